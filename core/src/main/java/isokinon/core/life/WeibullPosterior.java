@@ -1,0 +1,77 @@
+package isokinon.core.life;
+
+import java.util.List;
+
+/**
+ * Life of a wear part: Weibull with the shape of its failure mode and a Gamma posterior on λ =
+ * scale^-shape, so that few runs still give an honest answer.
+ *
+ * <p>With no runs the predictive mean is the library's mean life; every run, failed or taken out
+ * sound (right-censored), adds to it. Predictive survival S(t) = (b / (b + t^shape))^a. Conjugate
+ * Bayesian reliability, any textbook of it.
+ *
+ * @param shape Weibull shape, no unit
+ * @param a pseudo-failures plus failures
+ * @param b sum of age^shape, pseudo-age included
+ */
+public record WeibullPosterior(double shape, double a, double b) {
+
+  /** Strength of the library's word, in pseudo-failures. */
+  public static final double LIBRARY_STRENGTH = 2;
+
+  /** One run of one wear part: age at removal or now, and whether it failed. */
+  public record Run(double age, boolean failed) {}
+
+  /**
+   * From the library's mean life and this shop's runs.
+   *
+   * @param shape Weibull shape of the failure mode, over 0
+   * @param priorMean the library's mean life, in the unit of the ages
+   * @param strength pseudo-failures the library is worth; strength × shape over 1
+   * @param runs failed and sound runs
+   * @throws IllegalArgumentException where a value is out of range
+   */
+  public static WeibullPosterior of(
+      double shape, double priorMean, double strength, List<Run> runs) {
+    if (!(shape > 0) || !(priorMean > 0) || !(strength * shape > 1)) {
+      throw new IllegalArgumentException(
+          "Shape and mean must be over 0 and strength × shape over 1; got shape "
+              + shape
+              + ", mean "
+              + priorMean
+              + ", strength "
+              + strength
+              + ".");
+    }
+    double logB =
+        shape
+            * (Math.log(priorMean)
+                + Gamma.log(strength)
+                - Gamma.log(1 + 1 / shape)
+                - Gamma.log(strength - 1 / shape));
+    double failures = runs.stream().filter(Run::failed).count();
+    double ages = runs.stream().mapToDouble(r -> Math.pow(r.age(), shape)).sum();
+    return new WeibullPosterior(shape, strength + failures, Math.exp(logB) + ages);
+  }
+
+  /** Chance of lasting beyond {@code age}. */
+  public double survival(double age) {
+    return Math.pow(b / (b + Math.pow(Math.max(0, age), shape)), a);
+  }
+
+  /** Mean of the predictive distribution, in the unit of the ages. */
+  public double meanLife() {
+    return Math.exp(
+        Math.log(b) / shape + Gamma.log(1 + 1 / shape) + Gamma.log(a - 1 / shape) - Gamma.log(a));
+  }
+
+  /** The age by which the chance of having failed is {@code probability}. */
+  public double quantile(double probability) {
+    return Math.pow(b * (Math.pow(1 - probability, -1 / a) - 1), 1 / shape);
+  }
+
+  /** Chance of failing within {@code ahead} once {@code age} has been reached. */
+  public double risk(double age, double ahead) {
+    return 1 - survival(age + ahead) / survival(age);
+  }
+}

@@ -1,0 +1,33 @@
+package isokinon.core.material;
+
+import isokinon.core.shelf.ShelfLife;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A material of a wet end.
+ *
+ * @param code ISO 1629 or ISO 1043 abbreviation, or alloy number
+ * @param name in words
+ * @param kind elastomer, plastic, metal, ceramic or coating
+ * @param roles what it is used for
+ * @param minC lowest service temperature, degC
+ * @param maxC highest service temperature, degC
+ * @param shoreA hardness, Shore A; empty where it has none
+ * @param flexFactor life factor for flexing, 1 as the base life has it
+ * @param heavyAbrasionFactor life factor under heavy abrasion, over 0 to 1
+ * @param suctionM suction lift it stands without loss of life, m
+ * @param shelf shelf-life group
+ */
+public record Material(
+    String code,
+    String name,
+    String kind,
+    Set<String> roles,
+    double minC,
+    double maxC,
+    Optional<Double> shoreA,
+    double flexFactor,
+    double heavyAbrasionFactor,
+    double suctionM,
+    ShelfLife.Group shelf) {}

@@ -1,0 +1,45 @@
+package isokinon.core.material;
+
+import java.util.Optional;
+
+/**
+ * What a fluid in a band of concentrations does to a material.
+ *
+ * @param fluid fluid code
+ * @param fromPct lowest concentration, %
+ * @param toPct highest concentration, %
+ * @param material material code
+ * @param fullC no attack that matters up to here, degC; empty where it is attacked at once
+ * @param limitedC shortened life up to here, degC; empty where it is never fit
+ * @param effect what the attack looks like
+ * @param basis what kind of knowledge this is
+ * @param note a sentence; may be empty
+ */
+public record Resistance(
+    String fluid,
+    double fromPct,
+    double toPct,
+    String material,
+    Optional<Double> fullC,
+    Optional<Double> limitedC,
+    String effect,
+    String basis,
+    String note) {
+
+  /** Whether {@code pct} lies in this row's band. */
+  public boolean holds(double pct) {
+    return pct >= fromPct && pct <= toPct;
+  }
+
+  /**
+   * Life factor at a temperature: 1 up to full, halved for each 10 K above it up to limited, 0
+   * beyond.
+   */
+  public double factorAt(double temperatureC) {
+    if (limitedC.isEmpty() || temperatureC > limitedC.get()) {
+      return 0;
+    }
+    double full = fullC.orElse(-273.15);
+    return temperatureC <= full ? 1 : Math.pow(2, -(temperatureC - full) / 10);
+  }
+}

@@ -1,0 +1,327 @@
+package isokinon.core.plan;
+
+import isokinon.core.plan.OrderProblem.Item;
+import isokinon.core.plan.OrderProblem.Order;
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Step;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Plans a rebuild from a sheet: the cheapest set of strip steps that reaches every asked part, what
+ * is renewed by it, and the strip and build orders with fewest pose changes, then tool changes.
+ * Route and orders are exact within the limits of {@link RouteSearch} and {@link IdealOrder}; the
+ * plan says whether they were. Deterministic: ties go to the order of the sheet.
+ */
+public final class Planner {
+
+  /**
+   * Plans {@code request} on {@code sheet}.
+   *
+   * @throws PlanRefused where the request names unknown parts or steps, a part that never comes
+   *     off, or done steps that could not have been done
+   */
+  public Plan plan(Sheet sheet, PlanRequest request) {
+    RouteSearch search = new RouteSearch(sheet);
+    BitSet done = checked(sheet, request, search);
+    Set<String> asked = new LinkedHashSet<>(request.renew());
+    asked.addAll(request.inspect());
+    RouteSearch.Route route = search.cheapest(List.copyOf(asked), done);
+
+    List<Integer> members = route.steps().stream().boxed().toList();
+    List<Integer> toStrip = members.stream().filter(i -> !done.get(i)).toList();
+    Names poses = new Names();
+    Names tools = new Names();
+    Stance stance = Stance.after(sheet, request.done(), poses, tools);
+    Order strip = order(stripProblem(sheet, search, toStrip, done, stance, poses, tools));
+    List<Integer> sequence = new ArrayList<>();
+    request.done().forEach(id -> sequence.add(search.indexOf(id)));
+    strip.sequence().forEach(i -> sequence.add(toStrip.get(i)));
+
+    List<Plan.Renewal> renewals = renewals(sheet, request, members);
+    List<BuildOnlyStep> extras = extras(sheet, members, renewals);
+    int endPose = stance.pose();
+    for (int i : strip.sequence()) {
+      String pose = sheet.steps().get(toStrip.get(i)).how().pose();
+      endPose = pose.isEmpty() ? endPose : poses.of(pose);
+    }
+    Order build = order(buildProblem(sheet, search, members, sequence, extras, endPose, poses));
+
+    List<String> stripIds =
+        strip.sequence().stream().map(i -> sheet.steps().get(toStrip.get(i)).id()).toList();
+    List<String> buildIds =
+        build.sequence().stream()
+            .map(
+                i ->
+                    i < members.size()
+                        ? sheet.steps().get(members.get(i)).id()
+                        : extras.get(i - members.size()).id())
+            .toList();
+    List<Handling> way =
+        java.util.stream.Stream.concat(stripIds.stream(), buildIds.stream())
+            .flatMap(id -> sheet.handling(id).stream())
+            .toList();
+    return new Plan(
+        stripIds,
+        buildIds,
+        members.stream().mapToDouble(i -> sheet.steps().get(i).minutes()).sum(),
+        extras.stream().mapToDouble(BuildOnlyStep::buildMinutes).sum(),
+        extras.stream().mapToDouble(BuildOnlyStep::waitMinutes).sum(),
+        strip.poseChanges(),
+        strip.toolChanges(),
+        build.poseChanges(),
+        build.toolChanges(),
+        renewals,
+        freed(sheet, members),
+        way.stream().flatMap(h -> h.tools().stream()).distinct().toList(),
+        way.stream().flatMap(h -> h.apply().stream()).map(Handling.Apply::what).distinct().toList(),
+        way.stream().flatMap(h -> h.hazards().stream()).distinct().toList(),
+        route.exact() && strip.optimal() && build.optimal());
+  }
+
+  /** Parts that are off once the steps at {@code members} are stripped. */
+  private static List<String> freed(Sheet sheet, List<Integer> members) {
+    Set<String> off = new HashSet<>();
+    for (int i : members) {
+      off.addAll(sheet.steps().get(i).frees());
+      off.addAll(sheet.steps().get(i).disturbs());
+    }
+    return sheet.parts().stream().map(Part::id).filter(off::contains).toList();
+  }
+
+  private static BitSet checked(Sheet sheet, PlanRequest request, RouteSearch search) {
+    List<PlanRefused.Reason> reasons = new ArrayList<>();
+    checkParts(sheet, "renew", request.renew(), search, reasons);
+    checkParts(sheet, "inspect", request.inspect(), search, reasons);
+    BitSet done = new BitSet();
+    for (int i = 0; i < request.done().size(); i++) {
+      String id = request.done().get(i);
+      int step = search.indexOf(id);
+      if (step < 0) {
+        reasons.add(new PlanRefused.Reason("done[" + i + "]", "No step is called " + id + "."));
+      } else {
+        done.set(step);
+      }
+    }
+    if (reasons.isEmpty() && search.reachable(done).size() < done.cardinality()) {
+      reasons.add(
+          new PlanRefused.Reason(
+              "done",
+              "These steps cannot all have been done: one needs a step that is not there."));
+    }
+    if (!reasons.isEmpty()) {
+      throw new PlanRefused(reasons);
+    }
+    return done;
+  }
+
+  private static void checkParts(
+      Sheet sheet,
+      String field,
+      List<String> parts,
+      RouteSearch search,
+      List<PlanRefused.Reason> reasons) {
+    for (int i = 0; i < parts.size(); i++) {
+      String path = field + "[" + i + "]";
+      if (sheet.part(parts.get(i)).isEmpty()) {
+        reasons.add(new PlanRefused.Reason(path, "No part is called " + parts.get(i) + "."));
+      } else if (!search.frees(parts.get(i))) {
+        reasons.add(
+            new PlanRefused.Reason(path, "No step of this sheet takes off " + parts.get(i) + "."));
+      }
+    }
+  }
+
+  private static List<Plan.Renewal> renewals(
+      Sheet sheet, PlanRequest request, List<Integer> members) {
+    Map<String, String> because = new LinkedHashMap<>();
+    request.renew().forEach(part -> because.put(part, "asked for"));
+    for (int i : members) {
+      Step step = sheet.steps().get(i);
+      java.util.stream.Stream.concat(step.frees().stream(), step.disturbs().stream())
+          .filter(part -> sheet.part(part).map(Part::oneTime).orElse(false))
+          .forEach(
+              part ->
+                  because.putIfAbsent(part, "one-time part, its joint is opened by " + step.id()));
+    }
+    return sheet.parts().stream()
+        .filter(p -> because.containsKey(p.id()))
+        .map(p -> new Plan.Renewal(p.id(), p.count(), because.get(p.id())))
+        .toList();
+  }
+
+  private static List<BuildOnlyStep> extras(
+      Sheet sheet, List<Integer> members, List<Plan.Renewal> renewals) {
+    Set<String> built =
+        members.stream().map(i -> sheet.steps().get(i).id()).collect(Collectors.toSet());
+    Set<String> renewed = renewals.stream().map(Plan.Renewal::part).collect(Collectors.toSet());
+    return sheet.buildOnly().stream()
+        .filter(
+            b ->
+                b.with().isEmpty()
+                    ? b.after().stream().anyMatch(built::contains)
+                        || b.before().stream().anyMatch(built::contains)
+                    : b.with().stream().anyMatch(renewed::contains))
+        .toList();
+  }
+
+  private static OrderProblem stripProblem(
+      Sheet sheet,
+      RouteSearch search,
+      List<Integer> toStrip,
+      BitSet done,
+      Stance stance,
+      Names poses,
+      Names tools) {
+    Map<Integer, Integer> position = positions(toStrip);
+    List<Item> items = new ArrayList<>();
+    for (int i : toStrip) {
+      Step step = sheet.steps().get(i);
+      List<List<Integer>> any = new ArrayList<>();
+      boolean settled = step.afterAny().isEmpty();
+      for (List<String> group : step.afterAny()) {
+        List<Integer> left = new ArrayList<>();
+        boolean whole = true;
+        for (String id : group) {
+          int member = search.indexOf(id);
+          whole &= done.get(member) || position.containsKey(member);
+          if (position.containsKey(member)) {
+            left.add(position.get(member));
+          }
+        }
+        settled |= whole && left.isEmpty();
+        if (whole) {
+          any.add(left);
+        }
+      }
+      items.add(
+          new Item(
+              poses.of(step.how().pose()),
+              tools.of(step.how().toolInHand().orElse("")),
+              step.after().stream()
+                  .map(id -> position.get(search.indexOf(id)))
+                  .filter(java.util.Objects::nonNull)
+                  .toList(),
+              settled ? List.of() : any,
+              List.of()));
+    }
+    return new OrderProblem(items, stance.pose(), stance.tool());
+  }
+
+  private static OrderProblem buildProblem(
+      Sheet sheet,
+      RouteSearch search,
+      List<Integer> members,
+      List<Integer> stripSequence,
+      List<BuildOnlyStep> extras,
+      int startPose,
+      Names poses) {
+    Names tools = new Names();
+    Map<Integer, Integer> position = positions(members);
+    Map<Integer, Integer> strippedAt = positions(stripSequence);
+    Map<String, Integer> byId = new HashMap<>();
+    List<Set<Integer>> before = new ArrayList<>();
+    List<List<List<Integer>>> anyAfter = new ArrayList<>();
+    for (int i = 0; i < members.size() + extras.size(); i++) {
+      before.add(new LinkedHashSet<>());
+      anyAfter.add(List.of());
+      byId.put(
+          i < members.size()
+              ? sheet.steps().get(members.get(i)).id()
+              : extras.get(i - members.size()).id(),
+          i);
+    }
+    for (int i : members) {
+      Step step = sheet.steps().get(i);
+      int self = position.get(i);
+      step.after().forEach(id -> before.get(byId.get(id)).add(self));
+      List<List<Integer>> used =
+          step.afterAny().stream()
+              .map(g -> g.stream().map(search::indexOf).toList())
+              .filter(
+                  g ->
+                      g.stream()
+                          .allMatch(
+                              m ->
+                                  strippedAt.containsKey(m)
+                                      && strippedAt.get(m) < strippedAt.get(i)))
+              .map(g -> g.stream().map(position::get).toList())
+              .toList();
+      if (used.size() == 1) {
+        used.get(0).forEach(m -> before.get(m).add(self));
+      } else {
+        anyAfter.set(self, used);
+      }
+    }
+    for (int e = 0; e < extras.size(); e++) {
+      int self = members.size() + e;
+      extras.get(e).after().stream()
+          .filter(byId::containsKey)
+          .forEach(id -> before.get(self).add(byId.get(id)));
+      extras.get(e).before().stream()
+          .filter(byId::containsKey)
+          .forEach(id -> before.get(byId.get(id)).add(self));
+    }
+    List<Item> items = new ArrayList<>();
+    for (int i = 0; i < before.size(); i++) {
+      Handling how =
+          i < members.size()
+              ? sheet.steps().get(members.get(i)).how()
+              : extras.get(i - members.size()).how();
+      items.add(
+          new Item(
+              poses.of(how.pose()),
+              tools.of(how.toolInHand().orElse("")),
+              List.copyOf(before.get(i)),
+              List.of(),
+              anyAfter.get(i)));
+    }
+    return new OrderProblem(items, startPose, -1);
+  }
+
+  private static Order order(OrderProblem problem) {
+    return IdealOrder.solve(problem).orElseGet(() -> GreedyOrder.solve(problem));
+  }
+
+  private static Map<Integer, Integer> positions(List<Integer> values) {
+    Map<Integer, Integer> position = new HashMap<>();
+    for (int i = 0; i < values.size(); i++) {
+      position.put(values.get(i), i);
+    }
+    return position;
+  }
+
+  /** Numbers for names; the empty name is -1. */
+  private static final class Names {
+    private final Map<String, Integer> numbers = new HashMap<>();
+
+    int of(String name) {
+      return name.isEmpty() ? -1 : numbers.computeIfAbsent(name, n -> numbers.size());
+    }
+  }
+
+  /** How the pump stands and what is in the hand once {@code done} is done. */
+  private record Stance(int pose, int tool) {
+    static Stance after(Sheet sheet, List<String> done, Names poses, Names tools) {
+      int pose = poses.of(sheet.startPose());
+      int tool = -1;
+      for (String id : done) {
+        Handling how = sheet.handling(id).orElse(Handling.PLAIN);
+        pose = how.pose().isEmpty() ? pose : poses.of(how.pose());
+        tool = how.toolInHand().map(tools::of).orElse(tool);
+      }
+      return new Stance(pose, tool);
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** Planning: what must come off, in which order, and how it goes back. */
+package isokinon.core.plan;

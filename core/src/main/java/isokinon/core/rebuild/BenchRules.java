@@ -1,0 +1,388 @@
+package isokinon.core.rebuild;
+
+import isokinon.core.sheet.Code;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Handling.Check;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.torque.TorqueReading;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Which acts may be recorded in the state a rebuild is in, and the sentence for those that may not.
+ */
+final class BenchRules {
+
+  /** Longest note or reason, characters. */
+  static final int MOST_TEXT = 2_000;
+
+  private final Rebuild rebuild;
+  private final Sheet sheet;
+
+  BenchRules(Rebuild rebuild) {
+    this.rebuild = rebuild;
+    this.sheet = rebuild.sheet();
+  }
+
+  Optional<Refusal> refuse(Act act, boolean lead) {
+    if (act.text().length() > MOST_TEXT) {
+      return no(
+          "text", "That is " + act.text().length() + " characters; at most " + MOST_TEXT + " fit.");
+    }
+    if (rebuild.stage() == Stage.CLOSED && act.kind() != Act.Kind.NOTED) {
+      return no("", "This rebuild is handed back; only notes can be added.");
+    }
+    return switch (act.kind()) {
+      case TAKEN_IN -> takeIn(act);
+      case PROVED_SAFE -> provedSafe(act);
+      case CONFIRMED ->
+          in(Stage.MAKE_SAFE)
+              .or(
+                  () ->
+                      unless(
+                          Rebuild.CONFIRMATIONS.containsKey(act.subject()),
+                          "subject",
+                          "The gate does not ask for " + act.subject() + "."));
+      case CHECKED -> checked(act);
+      case TORQUE_READ -> torqueRead(act);
+      case PASS_DONE -> passDone(act);
+      case TORQUE_ACCEPTED -> accepted(act, lead);
+      case STEP_DONE -> stepDone(act);
+      case STEP_UNDONE -> undone(act);
+      case JUDGED -> judged(act);
+      case MATERIAL_CHOSEN ->
+          in(Stage.DECIDE)
+              .or(
+                  () ->
+                      unless(
+                          rebuild.rolesToChoose().contains(act.subject())
+                              && act.items().size() == 1,
+                          "subject",
+                          "No renewed part has the role " + act.subject() + "."));
+      case LOT_FITTED ->
+          in(Stage.DECIDE)
+              .or(
+                  () ->
+                      unless(
+                          !act.items().isEmpty() && rebuild.renewing().containsAll(act.items()),
+                          "items",
+                          "A lot goes into parts that are renewed."));
+      case PROVED -> proved(act);
+      case STAGE_DONE -> stageDone(act);
+      case NOTED -> unless(!act.text().isBlank(), "text", "The note is empty.");
+      case HANDED_BACK -> in(Stage.HAND_BACK);
+    };
+  }
+
+  private Optional<Refusal> takeIn(Act act) {
+    for (String item : act.items()) {
+      String part = item.substring(item.indexOf(':') + 1);
+      boolean comesOff =
+          sheet.steps().stream()
+              .anyMatch(s -> s.frees().contains(part) || s.disturbs().contains(part));
+      if (!comesOff) {
+        return no("items", "No step of the sheet takes off " + part + ".");
+      }
+    }
+    return in(Stage.TAKE_IN)
+        .or(() -> unless(!act.items().isEmpty(), "items", "Choose what to renew or look at."));
+  }
+
+  private Optional<Refusal> provedSafe(Act act) {
+    Optional<Sheet.Hazard> hazard =
+        sheet.hazards().stream().filter(h -> h.id().equals(act.subject())).findFirst();
+    if (hazard.isEmpty()) {
+      return no("subject", "The sheet knows no hazard called " + act.subject() + ".");
+    }
+    Optional<Refusal> early = in(Stage.MAKE_SAFE);
+    if (early.isPresent() || hazard.get().kind() == Handling.Answer.CONFIRM) {
+      return early;
+    }
+    if (act.value().isEmpty()) {
+      return no("value", "Read the gauge: " + hazard.get().ask() + ".");
+    }
+    double max = hazard.get().max().orElse(Double.MAX_VALUE);
+    return unless(
+        act.value().get() <= max,
+        "value",
+        say(
+            "%s %s is over the %s %s that counts as safe. It stays live until it reads under that.",
+            plain(act.value().get()), hazard.get().unit(), plain(max), hazard.get().unit()));
+  }
+
+  private Optional<Refusal> checked(Act act) {
+    Optional<Check> check =
+        rebuild.checks(act.step()).stream().filter(c -> c.id().equals(act.subject())).findFirst();
+    if (check.isEmpty()) {
+      return no("subject", "This step does not ask for " + act.subject() + ".");
+    }
+    return current(act.step())
+        .or(
+            () ->
+                unless(
+                    check.get().kind() == Handling.Answer.CONFIRM || act.value().isPresent(),
+                    "value",
+                    "A number in " + check.get().unit() + " is asked for."));
+  }
+
+  private Optional<Refusal> torqueRead(Act act) {
+    Optional<Refusal> no = joint(act);
+    if (no.isPresent()) {
+      return no;
+    }
+    TorqueRound round = rebuild.torque(act.step()).orElseThrow();
+    Handling.Fastening joint = fastening(act.step()).orElseThrow();
+    if (act.fastener() < 1 || act.fastener() > joint.count()) {
+      return no("fastener", "This joint has fasteners 1 to " + joint.count() + ".");
+    }
+    if (act.value().isEmpty()) {
+      return no("value", "Type what the wrench shows, in N·m.");
+    }
+    String absurd = TorqueReading.absurdity(joint, act.value().get());
+    if (!absurd.isEmpty()) {
+      return no("value", absurd);
+    }
+    return unless(
+        act.pass() == round.pass()
+            || (act.pass() == round.fullPass() && round.pass() >= act.pass()),
+        "pass",
+        "Pass " + round.pass() + " is in hand, not pass " + act.pass() + ".");
+  }
+
+  private Optional<Refusal> passDone(Act act) {
+    return joint(act)
+        .or(
+            () -> {
+              TorqueRound round = rebuild.torque(act.step()).orElseThrow();
+              return unless(
+                  act.pass() == round.pass() && act.pass() != round.fullPass(),
+                  "pass",
+                  "Pass "
+                      + act.pass()
+                      + " cannot be closed now: "
+                      + (round.finished()
+                          ? "the joint is finished"
+                          : round.missing() + " comes first")
+                      + ".");
+            });
+  }
+
+  private Optional<Refusal> accepted(Act act, boolean lead) {
+    Optional<Refusal> no = joint(act);
+    if (no.isPresent()) {
+      return no;
+    }
+    if (!lead) {
+      return no("who", "Only the lead can accept a reading out of range.");
+    }
+    if (act.text().isBlank()) {
+      return no("text", "Say why the reading is accepted.");
+    }
+    return unless(
+        rebuild.torque(act.step()).orElseThrow().fasteners().containsKey(act.fastener()),
+        "fastener",
+        "Bolt " + act.fastener() + " has no reading yet.");
+  }
+
+  private Optional<Refusal> joint(Act act) {
+    return in(Stage.BUILD)
+        .or(() -> current(act.step()))
+        .or(
+            () ->
+                unless(
+                    fastening(act.step()).isPresent(), "step", "This step has nothing to torque."));
+  }
+
+  private Optional<Handling.Fastening> fastening(String step) {
+    return sheet.handling(step).flatMap(Handling::fastening);
+  }
+
+  private Optional<Refusal> stepDone(Act act) {
+    Optional<Refusal> no = current(act.step());
+    if (no.isPresent()) {
+      return no;
+    }
+    for (Check check : rebuild.checks(act.step())) {
+      Optional<BenchEvent> answer = rebuild.answer(act.step(), check.id());
+      if (answer.isEmpty()) {
+        return no(check.id(), "Still to answer: " + check.ask() + ".");
+      }
+      if (check.kind() == Handling.Answer.NUMBER && !within(check, answer.get())) {
+        return no(check.id(), "The reading misses its limit: " + check.ask() + ".");
+      }
+    }
+    if (rebuild.stage() == Stage.BUILD) {
+      Optional<TorqueRound> round = rebuild.torque(act.step());
+      if (round.isPresent() && !round.get().finished()) {
+        return no("torque", "Torque is not finished: " + round.get().missing() + ".");
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static boolean within(Check check, BenchEvent answer) {
+    double value = answer.act().value().orElse(Double.NaN);
+    return check.min().map(m -> value >= m).orElse(true)
+        && check.max().map(m -> value <= m).orElse(true);
+  }
+
+  private Optional<Refusal> undone(Act act) {
+    List<String> done =
+        switch (rebuild.stage()) {
+          case STRIP, INSPECT, DECIDE -> rebuild.stripped();
+          case BUILD, PROVE -> rebuild.built();
+          default -> List.of();
+        };
+    return unless(
+        !done.isEmpty() && done.get(done.size() - 1).equals(act.step()),
+        "step",
+        "Only the last step can be taken back.");
+  }
+
+  private Optional<Refusal> judged(Act act) {
+    Optional<Part> part = sheet.part(act.subject());
+    boolean reached = rebuild.plan().map(p -> p.freed().contains(act.subject())).orElse(false);
+    if (part.isEmpty()) {
+      return no("subject", "The sheet knows no part called " + act.subject() + ".");
+    }
+    Optional<Part.Verdict> verdict =
+        act.items().stream().findFirst().flatMap(v -> Code.parse(Part.Verdict.class, v));
+    if (verdict.isEmpty()) {
+      return no("items", "A part is judged " + Code.all(Part.Verdict.class) + ".");
+    }
+    if (rebuild.stage() != Stage.STRIP
+        && rebuild.stage() != Stage.INSPECT
+        && rebuild.stage() != Stage.DECIDE) {
+      return no("", "Parts are judged between Strip and Build.");
+    }
+    if (!reached && verdict.get() != Part.Verdict.RENEW) {
+      return no("subject", part.get().name() + " is still in the pump.");
+    }
+    if (verdict.get() == Part.Verdict.WATCH && act.text().isBlank()) {
+      return no("text", "Watch needs a reason: what was seen?");
+    }
+    Optional<Part.Verdict> byLimit =
+        act.value()
+            .flatMap(
+                v ->
+                    part.get().limits().stream()
+                        .filter(l -> l.measure().equals(act.step()))
+                        .findFirst()
+                        .map(l -> l.judge(v)));
+    return unless(
+        byLimit.isEmpty() || byLimit.get().compareTo(verdict.get()) <= 0 || !act.text().isBlank(),
+        "text",
+        "The reading says "
+            + byLimit.map(Code::code).orElse("")
+            + "; to judge it better than that, give a reason.");
+  }
+
+  private Optional<Refusal> proved(Act act) {
+    Optional<Sheet.ProofTest> test =
+        sheet.proof().stream().filter(t -> t.id().equals(act.subject())).findFirst();
+    if (test.isEmpty()) {
+      return no("subject", "The sheet knows no test called " + act.subject() + ".");
+    }
+    return in(Stage.PROVE)
+        .or(
+            () ->
+                unless(
+                    test.get().kind() == Handling.Answer.CONFIRM || act.value().isPresent(),
+                    "value",
+                    "A number in " + test.get().unit() + " is asked for."));
+  }
+
+  private Optional<Refusal> stageDone(Act act) {
+    Stage stage = rebuild.stage();
+    if (!stage.name().equals(act.subject())) {
+      return no("subject", stage.title() + " is in hand.");
+    }
+    return switch (stage) {
+      case MAKE_SAFE ->
+          unless(
+              rebuild.openGates().isEmpty(),
+              "",
+              "Strip stays locked: " + rebuild.openGates().size() + " still to prove.");
+      case INSPECT -> firstUnjudged();
+      case DECIDE -> decided();
+      case PROVE -> firstUnproved();
+      default -> no("subject", stage.title() + " ends by itself.");
+    };
+  }
+
+  private Optional<Refusal> firstUnjudged() {
+    List<String> open =
+        rebuild.toInspect().stream().filter(p -> rebuild.verdict(p).isEmpty()).toList();
+    return unless(
+        open.isEmpty(),
+        "",
+        open.size()
+            + " to look at yet, next the "
+            + open.stream().findFirst().map(this::name).orElse("")
+            + ".");
+  }
+
+  private Optional<Refusal> decided() {
+    for (String role : rebuild.rolesToChoose()) {
+      if (rebuild.material(role).isEmpty()) {
+        return no("role", "Choose a material for the " + role + ".");
+      }
+    }
+    for (String part : rebuild.renewing()) {
+      if (rebuild.lot(part).isEmpty()) {
+        return no("lot", "Book a lot for the " + name(part) + ".");
+      }
+    }
+    return Optional.empty();
+  }
+
+  private Optional<Refusal> firstUnproved() {
+    return sheet.proof().stream()
+        .filter(t -> !rebuild.passed(t))
+        .findFirst()
+        .map(t -> new Refusal(t.id(), "Not proved yet: " + t.ask() + "."));
+  }
+
+  private String name(String part) {
+    return sheet.part(part).map(p -> p.name().toLowerCase(Locale.ROOT)).orElse(part);
+  }
+
+  private Optional<Refusal> current(String step) {
+    return unless(
+        rebuild.currentStep().equals(Optional.of(step)),
+        "step",
+        rebuild
+            .currentStep()
+            .map(s -> "Another step is in hand now.")
+            .orElse("No step is in hand in " + rebuild.stage().title() + "."));
+  }
+
+  private Optional<Refusal> in(Stage stage) {
+    return unless(
+        rebuild.stage() == stage,
+        "",
+        "This belongs to "
+            + stage.title()
+            + "; the rebuild is in "
+            + rebuild.stage().title()
+            + ".");
+  }
+
+  private static Optional<Refusal> unless(boolean holds, String path, String message) {
+    return holds ? Optional.empty() : no(path, message);
+  }
+
+  private static Optional<Refusal> no(String path, String message) {
+    return Optional.of(new Refusal(path, message));
+  }
+
+  private static String say(String format, Object... values) {
+    return String.format(Locale.ROOT, format, values);
+  }
+
+  private static String plain(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+  }
+}

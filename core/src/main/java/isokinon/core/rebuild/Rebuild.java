@@ -1,0 +1,403 @@
+package isokinon.core.rebuild;
+
+import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.sheet.Code;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The state of one rebuild, derived from its events by replaying them on its sheet. Nothing is
+ * stored but the events; the same events always give the same state. The plan is made again from
+ * what is already off, so a finding that widens the job simply puts the rebuild back into Strip.
+ */
+public final class Rebuild {
+
+  /** Confirmations that every make-safe gate asks for, besides the hazards of the sheet. */
+  public static final Map<String, String> CONFIRMATIONS =
+      orderedMap(
+          "papers",
+              "Maker's manual and site procedure read; where they differ from this, they hold",
+          "dressed", "Dressed for the fluid");
+
+  private final Sheet sheet;
+  private final List<BenchEvent> events = new ArrayList<>();
+  private final Set<String> renew = new LinkedHashSet<>();
+  private final Set<String> inspect = new LinkedHashSet<>();
+  private final Map<String, BenchEvent> safe = new LinkedHashMap<>();
+  private final List<String> stripped = new ArrayList<>();
+  private final List<String> built = new ArrayList<>();
+  private final Map<String, BenchEvent> answers = new HashMap<>();
+  private final Map<String, TorqueRound> rounds = new HashMap<>();
+  private final Map<String, BenchEvent> judged = new LinkedHashMap<>();
+  private final Map<String, BenchEvent> chosen = new LinkedHashMap<>();
+  private final Map<String, String> lots = new LinkedHashMap<>();
+  private final Map<String, BenchEvent> proofs = new LinkedHashMap<>();
+  private final Set<Stage> finished = new LinkedHashSet<>();
+  private boolean takenIn;
+  private boolean handedBack;
+  private Optional<Plan> plan = Optional.empty();
+
+  private Rebuild(Sheet sheet) {
+    this.sheet = sheet;
+  }
+
+  /** The rebuild after {@code events}, which are in order. */
+  public static Rebuild replay(Sheet sheet, List<BenchEvent> events) {
+    Rebuild rebuild = new Rebuild(sheet);
+    events.forEach(rebuild::apply);
+    rebuild.makePlan();
+    return rebuild;
+  }
+
+  private void makePlan() {
+    if (takenIn) {
+      plan =
+          Optional.of(
+              new Planner()
+                  .plan(
+                      sheet, new PlanRequest(List.copyOf(renew), List.copyOf(inspect), stripped)));
+    }
+  }
+
+  private void apply(BenchEvent event) {
+    events.add(event);
+    Act act = event.act();
+    switch (act.kind()) {
+      case TAKEN_IN -> {
+        takenIn = true;
+        act.items().forEach(this::ask);
+      }
+      case PROVED_SAFE, CONFIRMED -> safe.put(act.subject(), event);
+      case CHECKED -> answers.put(answerKey(act.step(), act.subject()), event);
+      case TORQUE_READ ->
+          round(act.step())
+              .ifPresent(
+                  r ->
+                      r.read(
+                          act.pass(),
+                          act.fastener(),
+                          act.value().orElseThrow(),
+                          act.text().equals("clicked")));
+      case PASS_DONE -> round(act.step()).ifPresent(r -> r.passDone(act.pass()));
+      case TORQUE_ACCEPTED ->
+          round(act.step()).ifPresent(r -> r.accept(act.fastener(), act.text()));
+      case STEP_DONE -> (building() ? built : stripped).add(act.step());
+      case STEP_UNDONE -> undo(act.step());
+      case JUDGED -> judge(event);
+      case MATERIAL_CHOSEN -> chosen.put(act.subject(), event);
+      case LOT_FITTED -> act.items().forEach(part -> lots.put(part, act.subject()));
+      case PROVED -> proofs.put(act.subject(), event);
+      case STAGE_DONE -> finished.add(Stage.valueOf(act.subject()));
+      case HANDED_BACK -> handedBack = true;
+      case NOTED -> {
+        // a note changes nothing but the record
+      }
+    }
+  }
+
+  private void ask(String item) {
+    String part = item.substring(item.indexOf(':') + 1);
+    (item.startsWith("renew:") ? renew : inspect).add(part);
+  }
+
+  private void undo(String step) {
+    (building() ? built : stripped).remove(step);
+    if (building()) {
+      rounds.remove(step);
+    }
+    answers.keySet().removeIf(k -> k.startsWith(answerKey(step, "")));
+  }
+
+  private void judge(BenchEvent event) {
+    String part = event.act().subject();
+    judged.put(part, event);
+    if (verdict(part).equals(Optional.of(Part.Verdict.RENEW))) {
+      renew.add(part);
+    } else if (!askedAtTakeIn(part)) {
+      renew.remove(part);
+    }
+  }
+
+  private boolean askedAtTakeIn(String part) {
+    return events.stream()
+        .filter(e -> e.act().kind() == Act.Kind.TAKEN_IN)
+        .anyMatch(e -> e.act().items().contains("renew:" + part));
+  }
+
+  private boolean building() {
+    return finished.contains(Stage.DECIDE);
+  }
+
+  private String answerKey(String step, String check) {
+    return (building() ? "build/" : "strip/") + step + "/" + check;
+  }
+
+  private Optional<TorqueRound> round(String step) {
+    return sheet
+        .handling(step)
+        .flatMap(Handling::fastening)
+        .map(f -> rounds.computeIfAbsent(step, s -> new TorqueRound(f)));
+  }
+
+  // ---- what the events mean -------------------------------------------------------------------
+
+  /** The sheet of this rebuild, at the revision it began with. */
+  public Sheet sheet() {
+    return sheet;
+  }
+
+  /** Every event, in order. */
+  public List<BenchEvent> events() {
+    return List.copyOf(events);
+  }
+
+  /** Number of the last event; 0 before the first. */
+  public long seq() {
+    return events.isEmpty() ? 0 : events.get(events.size() - 1).seq();
+  }
+
+  /** The plan from what is already off; empty before the pump is taken in. */
+  public Optional<Plan> plan() {
+    return plan;
+  }
+
+  /** The stage the rebuild is in. */
+  public Stage stage() {
+    if (handedBack) {
+      return Stage.CLOSED;
+    }
+    if (!takenIn) {
+      return Stage.TAKE_IN;
+    }
+    if (!openGates().isEmpty() || !finished.contains(Stage.MAKE_SAFE)) {
+      return Stage.MAKE_SAFE;
+    }
+    if (!stripLeft().isEmpty() && !building()) {
+      return Stage.STRIP;
+    }
+    if (!finished.contains(Stage.INSPECT)) {
+      return Stage.INSPECT;
+    }
+    if (!building()) {
+      return Stage.DECIDE;
+    }
+    if (!buildLeft().isEmpty()) {
+      return Stage.BUILD;
+    }
+    return finished.contains(Stage.PROVE) ? Stage.HAND_BACK : Stage.PROVE;
+  }
+
+  /** Hazards and confirmations not yet answered at the make-safe gate, by id. */
+  public List<String> openGates() {
+    List<String> open = new ArrayList<>();
+    sheet.hazards().stream()
+        .map(Sheet.Hazard::id)
+        .filter(h -> !safe.containsKey(h))
+        .forEach(open::add);
+    CONFIRMATIONS.keySet().stream().filter(c -> !safe.containsKey(c)).forEach(open::add);
+    return open;
+  }
+
+  /** Who answered a gate, and with what. */
+  public Optional<BenchEvent> gate(String id) {
+    return Optional.ofNullable(safe.get(id));
+  }
+
+  /** Strip steps done, in order. */
+  public List<String> stripped() {
+    return List.copyOf(stripped);
+  }
+
+  /** Strip steps still to do, in order. */
+  public List<String> stripLeft() {
+    return plan.map(Plan::strip).orElse(List.of());
+  }
+
+  /** Build steps done, in order. */
+  public List<String> built() {
+    return List.copyOf(built);
+  }
+
+  /** Build steps still to do, in order. */
+  public List<String> buildLeft() {
+    return plan.map(p -> p.build().stream().filter(s -> !built.contains(s)).toList())
+        .orElse(List.of());
+  }
+
+  /** The step in hand while stripping or building. */
+  public Optional<String> currentStep() {
+    return switch (stage()) {
+      case STRIP -> stripLeft().stream().findFirst();
+      case BUILD -> buildLeft().stream().findFirst();
+      default -> Optional.empty();
+    };
+  }
+
+  /** Checks of a step that are asked in the stage it is in. */
+  public List<Handling.Check> checks(String step) {
+    return sheet
+        .handling(step)
+        .map(h -> h.checks().stream().filter(c -> c.when().shown(!building())).toList())
+        .orElse(List.of());
+  }
+
+  /** The last answer to a check of a step. */
+  public Optional<BenchEvent> answer(String step, String check) {
+    return Optional.ofNullable(answers.get(answerKey(step, check)));
+  }
+
+  /** The tightening of a step's joint as recorded so far; empty where it has no joint. */
+  public Optional<TorqueRound> torque(String step) {
+    return sheet
+        .handling(step)
+        .flatMap(Handling::fastening)
+        .map(f -> rounds.getOrDefault(step, new TorqueRound(f)));
+  }
+
+  /** Parts off the pump now, ids. */
+  public Set<String> off() {
+    Set<String> off = new LinkedHashSet<>();
+    for (String step : stripped) {
+      if (!built.contains(step)) {
+        sheet
+            .step(step)
+            .ifPresent(
+                s -> {
+                  off.addAll(s.frees());
+                  off.addAll(s.disturbs());
+                });
+      }
+    }
+    return off;
+  }
+
+  /** Parts renewed by this rebuild, ids: asked for, found bad, or spoilt by opening. */
+  public List<String> renewing() {
+    return plan.map(p -> p.renew().stream().map(Plan.Renewal::part).toList()).orElse(List.of());
+  }
+
+  /** Parts to be judged at inspection: off, not one-time, not renewed anyway. */
+  public List<String> toInspect() {
+    List<String> freed = plan.map(Plan::freed).orElse(List.of());
+    return sheet.parts().stream()
+        .filter(p -> freed.contains(p.id()) && p.renew() == Part.Renew.INSPECT)
+        .map(Part::id)
+        .filter(p -> !askedAtTakeIn(p))
+        .toList();
+  }
+
+  /** How a part was judged. */
+  public Optional<Part.Verdict> verdict(String part) {
+    return Optional.ofNullable(judged.get(part))
+        .flatMap(e -> e.act().items().stream().findFirst())
+        .flatMap(v -> Code.parse(Part.Verdict.class, v));
+  }
+
+  /** The event that judged a part. */
+  public Optional<BenchEvent> judgement(String part) {
+    return Optional.ofNullable(judged.get(part));
+  }
+
+  /** Roles for which renewed parts ask for a material. */
+  public List<String> rolesToChoose() {
+    Set<String> renewing = Set.copyOf(renewing());
+    return sheet.parts().stream()
+        .filter(p -> renewing.contains(p.id()))
+        .flatMap(p -> p.role().stream())
+        .distinct()
+        .toList();
+  }
+
+  /** The material chosen for a role. */
+  public Optional<String> material(String role) {
+    return Optional.ofNullable(chosen.get(role)).flatMap(e -> e.act().items().stream().findFirst());
+  }
+
+  /** The lot that goes into a part. */
+  public Optional<String> lot(String part) {
+    return Optional.ofNullable(lots.get(part));
+  }
+
+  /** The last reading of a proof test. */
+  public Optional<BenchEvent> proof(String test) {
+    return Optional.ofNullable(proofs.get(test));
+  }
+
+  /** Whether a proof test has passed. */
+  public boolean passed(Sheet.ProofTest test) {
+    return proof(test.id())
+        .map(
+            e ->
+                test.kind() == Handling.Answer.CONFIRM
+                    || test.passes(e.act().value().orElse(Double.NaN)))
+        .orElse(false);
+  }
+
+  /** Joints to be tightened again after settling, with the hours to wait. */
+  public Map<String, Double> retorques() {
+    Map<String, Double> due = new LinkedHashMap<>();
+    for (String step : built) {
+      sheet
+          .handling(step)
+          .flatMap(Handling::fastening)
+          .filter(f -> f.retorqueHours() > 0 && !f.locked())
+          .ifPresent(f -> due.put(step, f.retorqueHours()));
+    }
+    return due;
+  }
+
+  /** Time spent in each stage so far, up to {@code now}. */
+  public Map<Stage, Duration> times(Instant now) {
+    Map<Stage, Duration> times = new EnumMap<>(Stage.class);
+    Rebuild walk = new Rebuild(sheet);
+    Stage stage = Stage.TAKE_IN;
+    Instant since = events.isEmpty() ? now : events.get(0).at();
+    for (BenchEvent event : events) {
+      times.merge(stage, Duration.between(since, event.at()), Duration::plus);
+      since = event.at();
+      walk.apply(event);
+      if (changesStage(event)) {
+        walk.makePlan();
+        stage = walk.stage();
+      }
+    }
+    if (stage != Stage.CLOSED) {
+      times.merge(stage, Duration.between(since, now), Duration::plus);
+    }
+    return times;
+  }
+
+  private static boolean changesStage(BenchEvent event) {
+    return switch (event.act().kind()) {
+      case TAKEN_IN, STEP_DONE, STEP_UNDONE, STAGE_DONE, HANDED_BACK, JUDGED -> true;
+      default -> false;
+    };
+  }
+
+  /** Why {@code act} cannot be recorded now; empty where it can. */
+  public Optional<Refusal> refuse(Act act, boolean lead) {
+    return new BenchRules(this).refuse(act, lead);
+  }
+
+  private static Map<String, String> orderedMap(String... pairs) {
+    Map<String, String> map = new LinkedHashMap<>();
+    for (int i = 0; i < pairs.length; i += 2) {
+      map.put(pairs[i], pairs[i + 1]);
+    }
+    return map;
+  }
+}

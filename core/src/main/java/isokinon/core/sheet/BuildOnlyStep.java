@@ -1,0 +1,25 @@
+package isokinon.core.sheet;
+
+import java.util.List;
+
+/**
+ * A step that only building has: a press-up, a fill, a wait.
+ *
+ * @param id kebab-case, unique among steps and build-only steps
+ * @param build the sentence
+ * @param after build steps that come before it, where they are in the plan
+ * @param before build steps that come after it, where they are in the plan
+ * @param with parts whose renewal calls for it; empty means whenever a step it names is built
+ * @param buildMinutes hands-on time, minutes
+ * @param waitMinutes time to leave it alone afterwards, minutes
+ * @param how pose, tools, fastening and checks
+ */
+public record BuildOnlyStep(
+    String id,
+    String build,
+    List<String> after,
+    List<String> before,
+    List<String> with,
+    double buildMinutes,
+    double waitMinutes,
+    Handling how) {}

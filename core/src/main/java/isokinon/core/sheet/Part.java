@@ -1,0 +1,105 @@
+package isokinon.core.sheet;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A part of the construction, or a set of like parts that come off together.
+ *
+ * @param id kebab-case, unique within the sheet
+ * @param name what the technician calls it
+ * @param count how many of it the pump holds, at least 1
+ * @param role what the wet-end chooser picks a material for; empty on dry parts
+ * @param section which side of the pump it belongs to
+ * @param renew what becomes of it at a rebuild
+ * @param glyph how the stack drawing shows it
+ * @param place where the stack drawing shows it; empty where it is not drawn
+ * @param facing which way round it goes, as one sentence; empty where it cannot go wrong
+ * @param care what to mind while handling it
+ * @param limits measured limits, each with the value to watch and the value to renew at
+ * @param look what wear looks like on it
+ * @param onlyFor materials of its role with which it is fitted at all; empty means always
+ */
+public record Part(
+    String id,
+    String name,
+    int count,
+    Optional<String> role,
+    Section section,
+    Renew renew,
+    String glyph,
+    Optional<Place> place,
+    String facing,
+    Set<Care> care,
+    List<Limit> limits,
+    List<String> look,
+    Set<String> onlyFor) {
+
+  /** Which side of the pump a part belongs to. */
+  public enum Section implements Code {
+    WET,
+    AIR,
+    DRIVE,
+    FRAME
+  }
+
+  /** What becomes of a part at a rebuild. */
+  public enum Renew implements Code {
+    ONE_TIME,
+    INSPECT,
+    KEEP
+  }
+
+  /** What to mind while handling a part. */
+  public enum Care implements Code {
+    FRAGILE,
+    LOOSE,
+    MAGNETIC,
+    HEAVY,
+    MATCHED,
+    INTERCHANGEABLE,
+    SHARP
+  }
+
+  /**
+   * A place in the stack drawing.
+   *
+   * @param line id of the centre line the part stands on
+   * @param at order along the line; parts with the same value share a column
+   * @param side A, B or empty
+   */
+  public record Place(String line, double at, String side) {}
+
+  /**
+   * A measured limit. Where {@code renew < watch}, smaller is worse.
+   *
+   * @param measure what is measured, kebab-case
+   * @param unit unit of both values
+   * @param watch from here on the part goes back only with a reason
+   * @param renew from here on it is renewed
+   */
+  public record Limit(String measure, String unit, double watch, double renew) {
+
+    /** Judges a reading in the limit's own unit. */
+    public Verdict judge(double value) {
+      boolean smallerIsWorse = renew < watch;
+      double v = smallerIsWorse ? -value : value;
+      double w = smallerIsWorse ? -watch : watch;
+      double r = smallerIsWorse ? -renew : renew;
+      return v >= r ? Verdict.RENEW : v >= w ? Verdict.WATCH : Verdict.SOUND;
+    }
+  }
+
+  /** The outcome of looking at a part. */
+  public enum Verdict implements Code {
+    SOUND,
+    WATCH,
+    RENEW
+  }
+
+  /** Whether opening its joint spoils this part. */
+  public boolean oneTime() {
+    return renew == Renew.ONE_TIME;
+  }
+}

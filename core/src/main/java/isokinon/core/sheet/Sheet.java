@@ -1,0 +1,142 @@
+package isokinon.core.sheet;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * One pump construction: parts, steps, kits, proof and hazards. A sheet that exists as a value has
+ * passed {@link SheetReader}: its ids resolve and its steps can be done.
+ *
+ * @param id kebab-case, unique
+ * @param title what the construction is called
+ * @param family which family of constructions it belongs to
+ * @param revision grows with each change; a rebuild keeps the revision it began with
+ * @param note where its values come from
+ * @param startPose how the pump stands when it comes to the bench
+ * @param lines centre lines of the stack drawing
+ * @param parts parts in the order a technician meets them
+ * @param steps strip steps with their build twins
+ * @param buildOnly steps without a strip twin
+ * @param kits parts sold together
+ * @param proof tests after building
+ * @param hazards what the make-safe gate asks for
+ */
+public record Sheet(
+    String id,
+    String title,
+    Family family,
+    int revision,
+    String note,
+    String startPose,
+    List<Line> lines,
+    List<Part> parts,
+    List<Step> steps,
+    List<BuildOnlyStep> buildOnly,
+    List<Kit> kits,
+    List<ProofTest> proof,
+    List<Hazard> hazards) {
+
+  /**
+   * A centre line of the stack drawing.
+   *
+   * @param id named by the places of parts
+   * @param rail lines with the same rail are drawn end to end
+   * @param axes 1, or 2 where the line forks into a branch for each side
+   * @param title what the rail is called
+   * @param note a word drawn beside it, for example which end is up
+   * @param mirrored whether its parts are drawn the other way round
+   */
+  public record Line(
+      String id, String rail, int axes, String title, String note, boolean mirrored) {}
+
+  /** Parts that are bought together: part id to quantity. */
+  public record Kit(String id, String title, Map<String, Integer> parts) {}
+
+  /**
+   * A test after building.
+   *
+   * @param id kebab-case, unique within the sheet
+   * @param ask what to do and what to read
+   * @param kind confirm or number
+   * @param unit unit of a number
+   * @param min least value that passes
+   * @param max greatest value that passes
+   * @param clockSeconds a clock to run beside it, seconds; 0 for none
+   * @param backTo the step a failed test points at; empty where it points at none
+   */
+  public record ProofTest(
+      String id,
+      String ask,
+      Handling.Answer kind,
+      String unit,
+      Optional<Double> min,
+      Optional<Double> max,
+      int clockSeconds,
+      String backTo) {
+
+    /** Whether a reading in the test's unit passes. */
+    public boolean passes(double value) {
+      return min.map(m -> value >= m).orElse(true) && max.map(m -> value <= m).orElse(true);
+    }
+  }
+
+  /**
+   * An energy or danger of the make-safe gate.
+   *
+   * @param id kebab-case, unique within the sheet
+   * @param energy what kind of energy it is
+   * @param title what it is called
+   * @param where where it comes from
+   * @param act what to do about it
+   * @param ask what is measured or confirmed to prove it gone
+   * @param kind confirm or number
+   * @param unit unit of a number
+   * @param max greatest value that counts as safe
+   * @param licensed whether the law reserves it to licensed people in many places
+   */
+  public record Hazard(
+      String id,
+      Energy energy,
+      String title,
+      String where,
+      String act,
+      String ask,
+      Handling.Answer kind,
+      String unit,
+      Optional<Double> max,
+      boolean licensed) {}
+
+  /** Kinds of energy and danger. */
+  public enum Energy implements Code {
+    MAINS,
+    AIR,
+    PRESSURE,
+    FLUID,
+    HEAT,
+    MAGNET,
+    WEIGHT,
+    SPRING,
+    STATIC
+  }
+
+  /** The part with this id; empty where there is none. */
+  public Optional<Part> part(String partId) {
+    return parts.stream().filter(p -> p.id().equals(partId)).findFirst();
+  }
+
+  /** The strip step with this id; empty where there is none. */
+  public Optional<Step> step(String stepId) {
+    return steps.stream().filter(s -> s.id().equals(stepId)).findFirst();
+  }
+
+  /** How a strip or build-only step is done; empty where the id is neither. */
+  public Optional<Handling> handling(String stepId) {
+    return step(stepId).map(Step::how).or(() -> buildOnlyStep(stepId).map(BuildOnlyStep::how));
+  }
+
+  /** The build-only step with this id; empty where there is none. */
+  public Optional<BuildOnlyStep> buildOnlyStep(String stepId) {
+    return buildOnly.stream().filter(s -> s.id().equals(stepId)).findFirst();
+  }
+}

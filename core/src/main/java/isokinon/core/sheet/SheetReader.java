@@ -1,0 +1,292 @@
+package isokinon.core.sheet;
+
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.yaml.snakeyaml.LoaderOptions;
+import org.yaml.snakeyaml.Yaml;
+import org.yaml.snakeyaml.error.MarkedYAMLException;
+import org.yaml.snakeyaml.error.YAMLException;
+import org.yaml.snakeyaml.nodes.MappingNode;
+import org.yaml.snakeyaml.nodes.Node;
+import org.yaml.snakeyaml.nodes.SequenceNode;
+
+/**
+ * Reads an assembly sheet from YAML, or from JSON, which YAML contains. All faults are told at
+ * once, each with path and line; a sheet comes out only where there is none.
+ *
+ * <p>For a sheet that is to be kept, every name, sentence and drawing must be there and no unknown
+ * field may stand in it. For a sheet that only comes to be computed with, ids and structure
+ * suffice. Refuses more than a million characters, nesting deeper than 40 and shared nodes
+ * (anchors), so that no input takes long.
+ */
+public final class SheetReader {
+
+  /** Longest sheet that is read, characters. */
+  public static final int MOST_CHARACTERS = 1_000_000;
+
+  private final boolean strict;
+
+  private SheetReader(boolean strict) {
+    this.strict = strict;
+  }
+
+  /** A reader for sheets of the library: complete, and without unknown fields. */
+  public static SheetReader forLibrary() {
+    return new SheetReader(true);
+  }
+
+  /** A reader for sheets that come with a question and go with its answer. */
+  public static SheetReader forComputing() {
+    return new SheetReader(false);
+  }
+
+  /** Reads {@code text}; never throws for bad input. */
+  public SheetReading read(String text) {
+    List<SheetFault> faults = new ArrayList<>();
+    if (text.length() > MOST_CHARACTERS) {
+      return refused(new SheetFault("", 1, "longer than " + MOST_CHARACTERS + " characters"));
+    }
+    Node root;
+    try {
+      root = new Yaml(limits()).compose(new StringReader(text));
+    } catch (MarkedYAMLException e) {
+      int line = e.getProblemMark() == null ? 1 : e.getProblemMark().getLine() + 1;
+      return refused(new SheetFault("", line, "not readable as YAML: " + e.getProblem()));
+    } catch (YAMLException | StackOverflowError e) {
+      return refused(new SheetFault("", 1, "not readable as YAML: " + firstLine(e)));
+    }
+    if (root == null) {
+      return refused(new SheetFault("", 1, "the sheet is empty"));
+    }
+    refuseShared(root, new IdentityHashMap<>(), faults);
+    if (!faults.isEmpty()) {
+      return new SheetReading(Optional.empty(), List.copyOf(faults));
+    }
+    Fields fields = new Fields("", root, strict, faults);
+    Sheet sheet = sheet(fields);
+    fields.refuseUnknown();
+    if (fields.has("parts") && fields.has("steps")) {
+      new SheetRules(sheet, fields, faults, strict).check();
+    }
+    faults.sort(Comparator.comparingInt(SheetFault::line));
+    return faults.isEmpty()
+        ? new SheetReading(Optional.of(sheet), List.of())
+        : new SheetReading(Optional.empty(), List.copyOf(faults));
+  }
+
+  private Sheet sheet(Fields f) {
+    String id = f.required("id");
+    if (!id.isEmpty() && !id.matches("[a-z0-9]+(-[a-z0-9]+)*")) {
+      f.fault("id", "\"" + id + "\" is not kebab-case: small letters, digits and single hyphens");
+    }
+    for (String key : List.of("parts", "steps")) {
+      if (!f.has(key)) {
+        f.fault(key, "missing: a sheet needs " + key);
+      }
+    }
+    return new Sheet(
+        id,
+        f.wanted("title", id),
+        f.code("family", Family.class, Family.AIR_DIAPHRAGM),
+        f.integer("revision", 1, 1, 1_000_000),
+        f.text("note"),
+        f.wanted("startPose", ""),
+        f.each("lines", this::line),
+        f.each("parts", this::part),
+        f.each("steps", this::step),
+        f.each("buildOnly", this::buildOnly),
+        f.each(
+            "kits", k -> new Sheet.Kit(k.required("id"), k.wanted("title", ""), k.counts("parts"))),
+        f.each("proof", this::proof),
+        f.each("hazards", this::hazard));
+  }
+
+  private Sheet.Line line(Fields f) {
+    return new Sheet.Line(
+        f.required("id"),
+        f.wanted("rail", ""),
+        f.integer("axes", 1, 1, 2),
+        f.text("title"),
+        f.text("note"),
+        f.flag("mirrored"));
+  }
+
+  private Part part(Fields f) {
+    String id = f.required("id");
+    EnumSet<Part.Care> care = EnumSet.noneOf(Part.Care.class);
+    for (String word : f.words("care")) {
+      Code.parse(Part.Care.class, word)
+          .ifPresentOrElse(
+              care::add,
+              () -> f.fault("care", "\"" + word + "\" is not one of " + Code.all(Part.Care.class)));
+    }
+    return new Part(
+        id,
+        f.wanted("name", id),
+        f.integer("count", 1, 1, 1000),
+        f.optional("role"),
+        f.code("section", Part.Section.class, Part.Section.WET),
+        f.code("renew", Part.Renew.class, Part.Renew.INSPECT),
+        f.wanted("glyph", ""),
+        f.inner("place")
+            .map(
+                p ->
+                    new Part.Place(
+                        p.required("line"), p.number("at", 0, -1000, 1000), p.text("side"))),
+        f.text("facing"),
+        Set.copyOf(care),
+        f.each(
+            "limits",
+            l ->
+                new Part.Limit(
+                    l.required("measure"),
+                    l.required("unit"),
+                    l.number("watch", 0, -1e6, 1e6),
+                    l.number("renew", 0, -1e6, 1e6))),
+        f.words("look"),
+        new TreeSet<>(f.words("onlyFor")));
+  }
+
+  private Step step(Fields f) {
+    String id = f.required("id");
+    return new Step(
+        id,
+        f.wanted("strip", id),
+        f.wanted("build", id),
+        f.words("frees"),
+        f.words("disturbs"),
+        f.words("after"),
+        f.wordLists("afterAny"),
+        f.number("stripMinutes", 0, 0, 100_000),
+        f.number("buildMinutes", 0, 0, 100_000),
+        handling(f));
+  }
+
+  private BuildOnlyStep buildOnly(Fields f) {
+    String id = f.required("id");
+    return new BuildOnlyStep(
+        id,
+        f.wanted("build", id),
+        f.words("after"),
+        f.words("before"),
+        f.words("with"),
+        f.number("buildMinutes", 0, 0, 100_000),
+        f.number("waitMinutes", 0, 0, 1_000_000),
+        handling(f));
+  }
+
+  private Handling handling(Fields f) {
+    return new Handling(
+        f.text("pose"),
+        f.words("tools"),
+        f.words("hazards"),
+        f.each(
+            "cautions",
+            c ->
+                new Handling.Caution(
+                    c.code("when", Handling.When.class, Handling.When.BOTH), c.required("say"))),
+        f.inner("fastening").map(this::fastening),
+        f.each("apply", a -> new Handling.Apply(a.required("what"), a.required("to"))),
+        f.each("checks", this::check));
+  }
+
+  private Handling.Check check(Fields f) {
+    return new Handling.Check(
+        f.required("id"),
+        f.wanted("ask", ""),
+        f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
+        f.code("when", Handling.When.class, Handling.When.BUILD),
+        f.flag("hold"),
+        f.text("unit"),
+        f.optionalNumber("min"),
+        f.optionalNumber("max"));
+  }
+
+  private Handling.Fastening fastening(Fields f) {
+    double min = f.number("minNm", 0, 0, 10_000);
+    double max = f.number("maxNm", min, 0, 10_000);
+    if (max < min) {
+      f.fault("maxNm", "torque max " + max + " N·m is under min " + min + " N·m");
+    }
+    return new Handling.Fastening(
+        f.integer("count", 1, 1, 200),
+        f.code("layout", Handling.Layout.class, Handling.Layout.CIRCLE),
+        f.text("thread"),
+        min,
+        max,
+        f.text("threads"),
+        f.text("locker"),
+        f.number("retorqueHours", 0, 0, 1000),
+        f.text("across"));
+  }
+
+  private Sheet.ProofTest proof(Fields f) {
+    return new Sheet.ProofTest(
+        f.required("id"),
+        f.wanted("ask", ""),
+        f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
+        f.text("unit"),
+        f.optionalNumber("min"),
+        f.optionalNumber("max"),
+        f.integer("clockSeconds", 0, 0, 1_000_000),
+        f.text("backTo"));
+  }
+
+  private Sheet.Hazard hazard(Fields f) {
+    return new Sheet.Hazard(
+        f.required("id"),
+        f.code("energy", Sheet.Energy.class, Sheet.Energy.PRESSURE),
+        f.wanted("title", ""),
+        f.text("where"),
+        f.wanted("act", ""),
+        f.wanted("ask", ""),
+        f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
+        f.text("unit"),
+        f.optionalNumber("max"),
+        f.flag("licensed"));
+  }
+
+  private static void refuseShared(
+      Node node, IdentityHashMap<Node, Boolean> seen, List<SheetFault> faults) {
+    if (seen.put(node, true) != null) {
+      faults.add(
+          new SheetFault("", Fields.lineOf(node), "anchors and aliases have no place in a sheet"));
+      return;
+    }
+    if (node instanceof SequenceNode sequence) {
+      sequence.getValue().forEach(n -> refuseShared(n, seen, faults));
+    } else if (node instanceof MappingNode mapping) {
+      mapping
+          .getValue()
+          .forEach(
+              t -> {
+                refuseShared(t.getKeyNode(), seen, faults);
+                refuseShared(t.getValueNode(), seen, faults);
+              });
+    }
+  }
+
+  private static LoaderOptions limits() {
+    LoaderOptions options = new LoaderOptions();
+    options.setCodePointLimit(MOST_CHARACTERS);
+    options.setNestingDepthLimit(40);
+    options.setMaxAliasesForCollections(1);
+    options.setAllowDuplicateKeys(true); // told by Fields, with path and line, like every fault
+    return options;
+  }
+
+  private static SheetReading refused(SheetFault fault) {
+    return new SheetReading(Optional.empty(), List.of(fault));
+  }
+
+  private static String firstLine(Throwable e) {
+    return String.valueOf(e.getMessage()).lines().findFirst().orElse("unknown fault");
+  }
+}

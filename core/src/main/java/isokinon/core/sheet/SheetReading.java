@@ -1,0 +1,18 @@
+package isokinon.core.sheet;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What came of reading a sheet: the sheet, or every fault found.
+ *
+ * @param sheet empty exactly where there are faults
+ * @param faults all faults in the order of the file
+ */
+public record SheetReading(Optional<Sheet> sheet, List<SheetFault> faults) {
+
+  /** The sheet, where reading it is known to succeed; else every fault in one exception. */
+  public Sheet orThrow() {
+    return sheet.orElseThrow(() -> new IllegalArgumentException("The sheet has faults: " + faults));
+  }
+}

@@ -1,0 +1,171 @@
+package isokinon.core.sheet;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What must hold across a sheet: ids are unique and known, every part that can be renewed comes
+ * off, every step can be reached. Reachability covers cycles in {@code after} and in {@code
+ * afterAny} alike: a step that can never be done waits for itself.
+ */
+final class SheetRules {
+
+  private final Sheet sheet;
+  private final Fields root;
+  private final List<SheetFault> faults;
+  private final boolean strict;
+  private final Map<String, Integer> lines = new HashMap<>();
+  private final Set<String> parts = new LinkedHashSet<>();
+  private final Set<String> steps = new LinkedHashSet<>();
+
+  SheetRules(Sheet sheet, Fields root, List<SheetFault> faults, boolean strict) {
+    this.sheet = sheet;
+    this.root = root;
+    this.faults = faults;
+    this.strict = strict;
+    for (String key : List.of("lines", "parts", "steps", "buildOnly", "kits", "proof", "hazards")) {
+      List<Integer> starts = root.linesOf(key);
+      for (int i = 0; i < starts.size(); i++) {
+        lines.put(key + "[" + i + "]", starts.get(i));
+      }
+    }
+  }
+
+  void check() {
+    unique("parts", sheet.parts().stream().map(Part::id).toList(), parts);
+    unique("steps", sheet.steps().stream().map(Step::id).toList(), steps);
+    Set<String> build = new LinkedHashSet<>(steps);
+    unique("buildOnly", sheet.buildOnly().stream().map(BuildOnlyStep::id).toList(), build);
+    Set<String> hazards = new HashSet<>();
+    unique("hazards", sheet.hazards().stream().map(Sheet.Hazard::id).toList(), hazards);
+    unique("proof", sheet.proof().stream().map(Sheet.ProofTest::id).toList(), new HashSet<>());
+    unique("kits", sheet.kits().stream().map(Sheet.Kit::id).toList(), new HashSet<>());
+    checkSteps(build, hazards);
+    checkParts();
+    for (int i = 0; i < sheet.kits().size(); i++) {
+      String path = "kits[" + i + "]";
+      sheet.kits().get(i).parts().keySet().forEach(p -> known(path + ".parts", p, parts, "part"));
+    }
+    for (int i = 0; i < sheet.proof().size(); i++) {
+      String back = sheet.proof().get(i).backTo();
+      if (!back.isEmpty()) {
+        known("proof[" + i + "].backTo", back, build, "step");
+      }
+    }
+    if (faults.isEmpty()) {
+      checkReachable();
+    }
+  }
+
+  private void checkSteps(Set<String> build, Set<String> hazards) {
+    Set<String> checkIds = new HashSet<>();
+    for (int i = 0; i < sheet.steps().size(); i++) {
+      Step step = sheet.steps().get(i);
+      String path = "steps[" + i + "]";
+      known(path + ".frees", step.frees(), parts, "part");
+      known(path + ".disturbs", step.disturbs(), parts, "part");
+      known(path + ".after", step.after(), steps, "step");
+      for (int g = 0; g < step.afterAny().size(); g++) {
+        known(path + ".afterAny[" + g + "]", step.afterAny().get(g), steps, "step");
+      }
+      for (String id : step.disturbs()) {
+        sheet
+            .part(id)
+            .filter(p -> !p.oneTime())
+            .ifPresent(p -> fault(path + ".disturbs", id + " is not a one-time part"));
+      }
+      handling(path, step.how(), hazards, checkIds);
+    }
+    for (int i = 0; i < sheet.buildOnly().size(); i++) {
+      BuildOnlyStep step = sheet.buildOnly().get(i);
+      String path = "buildOnly[" + i + "]";
+      known(path + ".after", step.after(), build, "step");
+      known(path + ".before", step.before(), build, "step");
+      known(path + ".with", step.with(), parts, "part");
+      handling(path, step.how(), hazards, checkIds);
+    }
+  }
+
+  private void handling(String path, Handling how, Set<String> hazards, Set<String> checkIds) {
+    if (strict) {
+      known(path + ".hazards", how.hazards(), hazards, "hazard");
+      how.apply().forEach(a -> known(path + ".apply", a.to(), parts, "part"));
+    }
+    for (Handling.Check check : how.checks()) {
+      if (!checkIds.add(check.id())) {
+        fault(path + ".checks", "two checks are called " + check.id());
+      }
+      if (check.kind() == Handling.Answer.NUMBER && check.unit().isEmpty()) {
+        fault(path + ".checks", "check " + check.id() + " asks for a number without a unit");
+      }
+    }
+  }
+
+  private void checkParts() {
+    Set<String> off = new HashSet<>();
+    sheet.steps().forEach(s -> off.addAll(s.frees()));
+    sheet.steps().forEach(s -> off.addAll(s.disturbs()));
+    Set<String> lineIds = new HashSet<>();
+    sheet.lines().forEach(l -> lineIds.add(l.id()));
+    for (int i = 0; i < sheet.parts().size(); i++) {
+      Part part = sheet.parts().get(i);
+      if (part.renew() != Part.Renew.KEEP && !off.contains(part.id())) {
+        fault("parts[" + i + "]", "no step frees " + part.id());
+      }
+      if (strict && part.place().isPresent() && !lineIds.contains(part.place().get().line())) {
+        fault("parts[" + i + "].place", "no line is called " + part.place().get().line());
+      }
+    }
+  }
+
+  private void checkReachable() {
+    Set<String> done = new HashSet<>();
+    boolean grew = true;
+    while (grew) {
+      grew = false;
+      for (Step step : sheet.steps()) {
+        if (!done.contains(step.id())
+            && done.containsAll(step.after())
+            && (step.afterAny().isEmpty()
+                || step.afterAny().stream().anyMatch(done::containsAll))) {
+          grew |= done.add(step.id());
+        }
+      }
+    }
+    for (int i = 0; i < sheet.steps().size(); i++) {
+      String id = sheet.steps().get(i).id();
+      if (!done.contains(id)) {
+        fault("steps[" + i + "].after", "cycle: " + id + " can never be done, it waits for itself");
+      }
+    }
+  }
+
+  private void unique(String key, List<String> ids, Set<String> into) {
+    for (int i = 0; i < ids.size(); i++) {
+      if (!ids.get(i).isEmpty() && !into.add(ids.get(i))) {
+        fault(key + "[" + i + "].id", "the id " + ids.get(i) + " is taken");
+      }
+    }
+  }
+
+  private void known(String path, List<String> ids, Set<String> all, String what) {
+    for (int i = 0; i < ids.size(); i++) {
+      known(path + "[" + i + "]", ids.get(i), all, what);
+    }
+  }
+
+  private void known(String path, String id, Set<String> all, String what) {
+    if (!all.contains(id)) {
+      fault(path, "unknown " + what + " \"" + id + "\"");
+    }
+  }
+
+  private void fault(String path, String message) {
+    String head = path.contains("]") ? path.substring(0, path.indexOf(']') + 1) : path;
+    faults.add(new SheetFault(path, lines.getOrDefault(head, root.line()), message));
+  }
+}

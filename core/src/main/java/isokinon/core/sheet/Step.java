@@ -1,0 +1,42 @@
+package isokinon.core.sheet;
+
+import java.util.List;
+
+/**
+ * A step of taking the pump apart, and its twin when putting it together.
+ *
+ * @param id kebab-case, unique among steps and build-only steps
+ * @param strip the sentence for taking apart
+ * @param build the sentence for putting together
+ * @param frees parts that are off after this step
+ * @param disturbs one-time parts whose joint this step opens
+ * @param after steps that must have been stripped before
+ * @param afterAny besides: at least one of these groups, whole
+ * @param stripMinutes time to strip, minutes
+ * @param buildMinutes time to build, minutes
+ * @param how pose, tools, fastening and checks
+ */
+public record Step(
+    String id,
+    String strip,
+    String build,
+    List<String> frees,
+    List<String> disturbs,
+    List<String> after,
+    List<List<String>> afterAny,
+    double stripMinutes,
+    double buildMinutes,
+    Handling how) {
+
+  /** A step needs minutes that are finite and not negative. */
+  public Step {
+    if (!(stripMinutes >= 0) || !(buildMinutes >= 0)) {
+      throw new IllegalArgumentException("step " + id + ": minutes must be 0 or more");
+    }
+  }
+
+  /** Strip and build together, minutes. */
+  public double minutes() {
+    return stripMinutes + buildMinutes;
+  }
+}

@@ -1,0 +1,2 @@
+/** The assembly sheet: one pump construction described as open data, read and checked. */
+package isokinon.core.sheet;

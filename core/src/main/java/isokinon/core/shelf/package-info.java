@@ -1,0 +1,2 @@
+/** Shelf life of elastomers by cure date. */
+package isokinon.core.shelf;

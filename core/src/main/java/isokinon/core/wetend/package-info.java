@@ -1,0 +1,2 @@
+/** Choosing the wet end: materials rated against all fluids of a duty. */
+package isokinon.core.wetend;
