@@ -33,6 +33,8 @@ public final class Rebuild {
               "Maker's manual and site procedure read; where they differ from this, they hold",
           "dressed", "Dressed for the fluid");
 
+  private static final Duration LONGEST_GAP = Duration.ofMinutes(30);
+
   private final Sheet sheet;
   private final List<BenchEvent> events = new ArrayList<>();
   private final Set<String> renew = new LinkedHashSet<>();
@@ -360,14 +362,17 @@ public final class Rebuild {
     return due;
   }
 
-  /** Time spent in each stage so far, up to {@code now}. */
+  /**
+   * Time at the bench in each stage so far, up to {@code now}. A gap between two acts counts for at
+   * most half an hour: beyond that nobody stood at the pump (shop rule).
+   */
   public Map<Stage, Duration> times(Instant now) {
     Map<Stage, Duration> times = new EnumMap<>(Stage.class);
     Rebuild walk = new Rebuild(sheet);
     Stage stage = Stage.TAKE_IN;
     Instant since = events.isEmpty() ? now : events.get(0).at();
     for (BenchEvent event : events) {
-      times.merge(stage, Duration.between(since, event.at()), Duration::plus);
+      times.merge(stage, atTheBench(since, event.at()), Duration::plus);
       since = event.at();
       walk.apply(event);
       if (changesStage(event)) {
@@ -376,9 +381,14 @@ public final class Rebuild {
       }
     }
     if (stage != Stage.CLOSED) {
-      times.merge(stage, Duration.between(since, now), Duration::plus);
+      times.merge(stage, atTheBench(since, now), Duration::plus);
     }
     return times;
+  }
+
+  private static Duration atTheBench(Instant from, Instant to) {
+    Duration gap = Duration.between(from, to);
+    return gap.compareTo(LONGEST_GAP) > 0 ? LONGEST_GAP : gap.isNegative() ? Duration.ZERO : gap;
   }
 
   private static boolean changesStage(BenchEvent event) {

@@ -1,0 +1,2 @@
+/** People and what they may do. */
+package isokinon.server.access;

@@ -1,0 +1,77 @@
+package isokinon.server.demo;
+
+import isokinon.server.store.RunRow;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+
+/**
+ * Three years of one pump's wear parts, drawn from a stated truth with a seed made from the tag:
+ * each set fails at a Weibull age, or is changed sound around its planned interval, whichever comes
+ * first. The set in the pump now is given the age that the demo wants it to have.
+ *
+ * @param runs finished runs, oldest first
+ * @param fittedOn day the present set went in
+ * @param ageNow its age, running hours
+ * @param hoursNow the pump's hour counter
+ */
+record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, double hoursNow) {
+
+  private static final int DAYS = 1095;
+  private static final long SEED = 20260301;
+
+  /** From some day on: a material with its true life, and the interval it is changed at. */
+  record Era(
+      int fromDaysAgo,
+      String material,
+      double shape,
+      double scale,
+      double interval,
+      String cause) {}
+
+  static SimulatedHistory of(
+      String tag,
+      String role,
+      String fluid,
+      List<Era> truth,
+      double hoursPerDay,
+      double ageNow,
+      LocalDate today) {
+    SplittableRandom random = new SplittableRandom(SEED * 31 + tag.hashCode());
+    int nowFitted = (int) Math.round(ageNow / hoursPerDay);
+    List<RunRow> runs = new ArrayList<>();
+    int day = Math.min(DAYS, truth.get(0).fromDaysAgo());
+    while (day > nowFitted) {
+      Era era = at(truth, day);
+      double fails = era.scale() * Math.pow(-Math.log(1 - random.nextDouble()), 1 / era.shape());
+      double changed = era.interval() * (0.86 + 0.2 * random.nextDouble());
+      boolean failed = fails < changed;
+      int lasted = (int) Math.max(3, Math.round(Math.min(fails, changed) / hoursPerDay));
+      int ended = Math.max(nowFitted, day - lasted);
+      boolean cutShort = day - lasted < nowFitted;
+      runs.add(
+          new RunRow(
+              tag,
+              role,
+              era.material(),
+              fluid,
+              today.minusDays(day),
+              today.minusDays(ended),
+              (day - ended) * hoursPerDay,
+              failed && !cutShort,
+              failed && !cutShort ? era.cause() : "changed sound"));
+      day = ended;
+    }
+    return new SimulatedHistory(
+        List.copyOf(runs), today.minusDays(nowFitted), ageNow, Math.round(DAYS * hoursPerDay));
+  }
+
+  private static Era at(List<Era> truth, int day) {
+    Era now = truth.get(0);
+    for (Era era : truth) {
+      now = era.fromDaysAgo() >= day ? era : now;
+    }
+    return now;
+  }
+}

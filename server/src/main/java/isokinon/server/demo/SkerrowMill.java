@@ -1,0 +1,185 @@
+package isokinon.server.demo;
+
+import isokinon.server.store.ExposureRow;
+import isokinon.server.store.LotRow;
+import isokinon.server.store.PersonRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.StoresMapper;
+import isokinon.server.store.WrenchRow;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Fills an empty database with Skerrow Mill, a made-up wool scour and dyehouse. Pumps, duties, lots
+ * and people stand in {@code library/demo}; the history is simulated by {@link SimulatedHistory}
+ * from the truth stated there. Dates count back from today, so that something is always due.
+ */
+@Component
+@ConditionalOnProperty(name = "isokinon.demo", havingValue = "true")
+public class SkerrowMill {
+
+  private static final List<String> AREAS = List.of("Scour", "Dye", "Bleach", "Effluent");
+
+  private final PumpMapper pumps;
+  private final StoresMapper stores;
+  private final Clock clock;
+
+  SkerrowMill(PumpMapper pumps, StoresMapper stores, Clock clock) {
+    this.pumps = pumps;
+    this.stores = stores;
+    this.clock = clock;
+  }
+
+  /** Loads the demo where the database holds no pump yet. */
+  @EventListener(ApplicationReadyEvent.class)
+  @Order(2)
+  @Transactional
+  public void load() {
+    if (pumps.count() > 0) {
+      return;
+    }
+    LocalDate today = LocalDate.now(clock);
+    rows("people")
+        .forEach(
+            r ->
+                stores.addPerson(
+                    new PersonRow(
+                        r.get("initials"),
+                        r.get("role"),
+                        Boolean.parseBoolean(r.get("licensed_electrical")))));
+    rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
+    rows("lots").forEach(r -> stores.addLot(lot(r, today)));
+    Map<String, List<SimulatedHistory.Era>> truth = new LinkedHashMap<>();
+    rows("truth")
+        .forEach(r -> truth.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(era(r)));
+    Map<String, List<CSVRecord>> exposures = new LinkedHashMap<>();
+    rows("exposures")
+        .forEach(r -> exposures.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(r));
+    for (CSVRecord row : rows("pumps")) {
+      String tag = row.get("tag");
+      add(row, truth.get(tag), exposures.getOrDefault(tag, List.of()), today);
+    }
+  }
+
+  private void add(
+      CSVRecord row, List<SimulatedHistory.Era> truth, List<CSVRecord> exposures, LocalDate today) {
+    String fluid = exposures.isEmpty() ? "" : exposures.get(0).get("fluid");
+    double interval = number(row, "interval_h");
+    SimulatedHistory history =
+        SimulatedHistory.of(
+            row.get("tag"),
+            row.get("role"),
+            fluid,
+            truth,
+            number(row, "hours_per_day"),
+            number(row, "age_share") * interval,
+            today);
+    pumps.add(
+        new PumpRow(
+            row.get("tag"),
+            row.get("area"),
+            AREAS.indexOf(row.get("area")),
+            row.get("family"),
+            row.get("series"),
+            row.get("serial"),
+            row.get("sheet").isEmpty() ? null : row.get("sheet"),
+            row.get("title"),
+            row.get("note"),
+            row.get("role"),
+            truth.get(truth.size() - 1).material(),
+            row.get("body"),
+            history.hoursNow(),
+            history.ageNow() * number(row, "strokes_per_h"),
+            number(row, "hours_per_day"),
+            interval,
+            row.get("abrasion"),
+            number(row, "suction_m"),
+            row.get("consequence"),
+            history.fittedOn(),
+            history.hoursNow() - history.ageNow(),
+            row.get("plan_days").isEmpty()
+                ? null
+                : today.plusDays(Long.parseLong(row.get("plan_days")))));
+    for (int i = 0; i < exposures.size(); i++) {
+      CSVRecord e = exposures.get(i);
+      pumps.addExposure(
+          new ExposureRow(
+              row.get("tag"),
+              i + 1,
+              e.get("fluid"),
+              number(e, "concentration_pct"),
+              number(e, "temperature_c"),
+              number(e, "share"),
+              e.get("note")));
+    }
+    history.runs().forEach(pumps::addRun);
+  }
+
+  private static SimulatedHistory.Era era(CSVRecord r) {
+    return new SimulatedHistory.Era(
+        Integer.parseInt(r.get("from_days_ago")),
+        r.get("material"),
+        number(r, "shape"),
+        number(r, "scale_h"),
+        number(r, "interval_h"),
+        r.get("cause"));
+  }
+
+  private static LotRow lot(CSVRecord r, LocalDate today) {
+    return new LotRow(
+        r.get("lot"),
+        r.get("sheet"),
+        r.get("kit"),
+        r.get("title"),
+        r.get("material"),
+        today.minusMonths(Long.parseLong(r.get("cured_months_ago"))),
+        Integer.parseInt(r.get("quantity")),
+        number(r, "price"),
+        r.get("place"));
+  }
+
+  private static WrenchRow wrench(CSVRecord r, LocalDate today) {
+    return new WrenchRow(
+        r.get("wrench"),
+        number(r, "min_nm"),
+        number(r, "max_nm"),
+        today.plusDays(Long.parseLong(r.get("calibrated_days"))),
+        Boolean.parseBoolean(r.get("clicks")));
+  }
+
+  private static double number(CSVRecord row, String column) {
+    return Double.parseDouble(row.get(column));
+  }
+
+  private static List<CSVRecord> rows(String name) {
+    CSVFormat format =
+        CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).get();
+    try (var in =
+            new InputStreamReader(
+                new ClassPathResource("library/demo/" + name + ".csv").getInputStream(),
+                StandardCharsets.UTF_8);
+        var parser = format.parse(in)) {
+      return parser.getRecords();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

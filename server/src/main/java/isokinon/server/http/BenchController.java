@@ -1,0 +1,70 @@
+package isokinon.server.http;
+
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.papers.HandBackRecord;
+import isokinon.server.work.ActRequest;
+import isokinon.server.work.Bench;
+import isokinon.server.work.BenchView;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Rebuilds at the bench. */
+@RestController
+@RequestMapping("/api/v1")
+@Tag(name = "bench", description = "Rebuilds in hand and what is done at them")
+class BenchController {
+
+  private final Bench bench;
+  private final HandBackRecord record;
+
+  BenchController(Bench bench, HandBackRecord record) {
+    this.bench = bench;
+    this.record = record;
+  }
+
+  record OpenRequest(
+      @NotBlank @Size(max = 4) String who, @NotNull @Size(max = 2000) String reason) {}
+
+  @GetMapping("/rebuilds")
+  List<Bench.Running> running() {
+    return bench.running();
+  }
+
+  @PostMapping("/pumps/{tag}/rebuilds")
+  BenchView open(@PathVariable String tag, @Valid @RequestBody OpenRequest request) {
+    return bench.open(tag, request.who(), request.reason());
+  }
+
+  @GetMapping("/rebuilds/{id}")
+  BenchView view(@PathVariable long id) {
+    return bench.view(id);
+  }
+
+  @PostMapping("/rebuilds/{id}/acts")
+  BenchView act(@PathVariable long id, @Valid @RequestBody ActRequest request) {
+    return bench.act(id, request);
+  }
+
+  @GetMapping(value = "/rebuilds/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> record(@PathVariable long id) {
+    BenchView view = bench.view(id);
+    return ResponseEntity.ok()
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            "inline; filename=\"" + view.pump().tag() + "-rebuild-" + id + ".pdf\"")
+        .contentType(MediaType.APPLICATION_PDF)
+        .body(record.pdf(view));
+  }
+}

@@ -1,0 +1,141 @@
+package isokinon.server.http;
+
+import com.fasterxml.jackson.databind.JsonMappingException;
+import isokinon.server.access.People;
+import isokinon.server.work.Refused;
+import isokinon.server.work.Stale;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.HttpMediaTypeNotSupportedException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+
+/** Everything that goes wrong, as {@code application/problem+json} with sentences. */
+@RestControllerAdvice
+class Problems {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> refused(Refused e) {
+    List<Map<String, Object>> errors =
+        e.faults().stream()
+            .map(
+                f ->
+                    f.line() == 0
+                        ? Map.<String, Object>of("path", f.path(), "message", f.message())
+                        : Map.<String, Object>of(
+                            "path", f.path(), "line", f.line(), "message", f.message()))
+            .toList();
+    return problem(HttpStatus.valueOf(e.status()), e.getMessage(), errors);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> stale(Stale e) {
+    ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+    detail.setTitle("Someone else acted first");
+    detail.setProperty("errors", List.of(Map.of("path", "seen", "message", e.getMessage())));
+    detail.setProperty("now", e.now());
+    return body(HttpStatus.CONFLICT, detail);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> unknownPerson(People.Unknown e) {
+    return one(HttpStatus.BAD_REQUEST, "who", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> notReadable(HttpMessageNotReadableException e) {
+    if (e.getCause() instanceof JsonMappingException mapping) {
+      String path =
+          mapping.getPath().stream()
+              .map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : r.getFieldName())
+              .collect(Collectors.joining("."))
+              .replace(".[", "[");
+      return one(
+          HttpStatus.BAD_REQUEST, path, path + " is not of the kind that is asked for here.");
+    }
+    return one(HttpStatus.BAD_REQUEST, "", "The request is not readable as JSON.");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> notValid(MethodArgumentNotValidException e) {
+    List<Map<String, Object>> errors =
+        e.getFieldErrors().stream()
+            .map(
+                f ->
+                    Map.<String, Object>of(
+                        "path",
+                        f.getField(),
+                        "message",
+                        f.getField() + " " + f.getDefaultMessage() + "."))
+            .toList();
+    return problem(
+        HttpStatus.BAD_REQUEST,
+        errors.isEmpty() ? "Not valid." : (String) errors.get(0).get("message"),
+        errors);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> wrongKind(MethodArgumentTypeMismatchException e) {
+    return one(HttpStatus.NOT_FOUND, e.getName(), "\"" + e.getValue() + "\" names nothing here.");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> wrongMethod(HttpRequestMethodNotSupportedException e) {
+    return one(
+        HttpStatus.METHOD_NOT_ALLOWED, "", "This address does not take " + e.getMethod() + ".");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> wrongMedia(HttpMediaTypeNotSupportedException e) {
+    return one(
+        HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+        "",
+        "This address does not take " + e.getContentType() + ".");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> noSuchAddress(NoResourceFoundException e, HttpServletRequest r) {
+    return one(HttpStatus.NOT_FOUND, "", "Nothing is at " + r.getRequestURI() + ".");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> anything(Exception e, HttpServletRequest request) {
+    LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), e);
+    return one(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "",
+        "Something went wrong on our side. Nothing was recorded; what you typed is still with you.");
+  }
+
+  private static ResponseEntity<ProblemDetail> one(HttpStatus status, String path, String message) {
+    return problem(status, message, List.of(Map.of("path", path, "message", message)));
+  }
+
+  private static ResponseEntity<ProblemDetail> problem(
+      HttpStatus status, String message, List<Map<String, Object>> errors) {
+    ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, message);
+    detail.setProperty("errors", errors);
+    return body(status, detail);
+  }
+
+  private static ResponseEntity<ProblemDetail> body(HttpStatus status, ProblemDetail detail) {
+    return ResponseEntity.status(status)
+        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+        .body(detail);
+  }
+}

@@ -1,0 +1,77 @@
+package isokinon.server.http;
+
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.People;
+import isokinon.server.work.Floor;
+import isokinon.server.work.Pumps;
+import isokinon.server.work.Refused;
+import isokinon.server.work.Sheets;
+import isokinon.server.work.WetEnds;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The floor, its pumps, their wet ends, the people and the sheets of the shop. */
+@RestController
+@RequestMapping("/api/v1")
+@Tag(name = "shop", description = "Floor, pumps, wet ends, people, sheets")
+class ShopController {
+
+  private final Floor floor;
+  private final Pumps pumps;
+  private final WetEnds wetEnds;
+  private final Sheets sheets;
+  private final People people;
+
+  ShopController(Floor floor, Pumps pumps, WetEnds wetEnds, Sheets sheets, People people) {
+    this.floor = floor;
+    this.pumps = pumps;
+    this.wetEnds = wetEnds;
+    this.sheets = sheets;
+    this.people = people;
+  }
+
+  @GetMapping("/floor")
+  Floor.FloorView floor() {
+    return floor.view();
+  }
+
+  @GetMapping("/people")
+  List<People.Person> people() {
+    return people.all();
+  }
+
+  @GetMapping("/pumps/{tag}")
+  Pumps.PumpView pump(@PathVariable String tag) {
+    return pumps.view(tag);
+  }
+
+  @GetMapping("/pumps/{tag}/wet-ends")
+  WetEnds.ChooserView wetEnds(@PathVariable String tag) {
+    return wetEnds.view(tag);
+  }
+
+  @GetMapping("/sheets")
+  List<Sheets.Listed> sheets() {
+    return sheets.all();
+  }
+
+  @GetMapping(value = "/sheets/{id}", produces = "application/yaml")
+  String sheet(@PathVariable String id) {
+    return sheets.source(id).orElseThrow(() -> Refused.missing("No sheet is called " + id + "."));
+  }
+
+  @PostMapping(value = "/sheets", consumes = "application/yaml")
+  @ResponseStatus(HttpStatus.CREATED)
+  Map<String, Object> store(@RequestBody String source) {
+    var sheet = sheets.store(source);
+    return Map.of("id", sheet.id(), "revision", sheet.revision());
+  }
+}

@@ -1,0 +1,2 @@
+/** HTTP: shapes, controllers, problem details. */
+package isokinon.server.http;

@@ -1,0 +1,2 @@
+/** Paper: what is printed. */
+package isokinon.server.papers;

@@ -1,0 +1,51 @@
+package isokinon.server.store;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Rebuilds and their events. Events are only ever added. */
+public interface BenchMapper {
+
+  @Select(
+      "select id from final table (insert into rebuild"
+          + " (pump, sheet_id, sheet_revision, opened_at, opened_by, reason, hours_then)"
+          + " values (#{pump}, #{sheetId}, #{sheetRevision}, #{openedAt}, #{openedBy}, #{reason},"
+          + " #{hoursThen}))")
+  long open(RebuildRow rebuild);
+
+  @Select("select * from rebuild where id = #{id}")
+  Optional<RebuildRow> rebuild(long id);
+
+  /** Reads the rebuild and keeps others from appending to it until the transaction ends. */
+  @Select("select * from rebuild where id = #{id} for update")
+  Optional<RebuildRow> lock(long id);
+
+  @Select("select * from rebuild where closed_at is null order by opened_at desc")
+  List<RebuildRow> running();
+
+  @Select("select * from rebuild where pump = #{pump} and closed_at is null limit 1")
+  Optional<RebuildRow> runningOn(String pump);
+
+  @Select("select * from rebuild where pump = #{pump} order by opened_at desc")
+  List<RebuildRow> of(String pump);
+
+  @Update("update rebuild set closed_at = #{at} where id = #{id}")
+  void close(@Param("id") long id, @Param("at") OffsetDateTime at);
+
+  @Select("select * from bench_event where rebuild = #{rebuild} order by seq")
+  List<EventRow> events(long rebuild);
+
+  @Select("select * from bench_event where act_key = #{key}")
+  Optional<EventRow> byKey(String key);
+
+  @Insert(
+      "insert into bench_event values (#{rebuild}, #{seq}, #{actKey}, #{at}, #{who}, #{lead},"
+          + " #{kind}, #{step}, #{subject}, #{pass}, #{fastener}, #{reading}, #{unit}, #{text},"
+          + " #{items})")
+  void append(EventRow event);
+}

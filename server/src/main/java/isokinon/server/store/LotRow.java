@@ -1,0 +1,15 @@
+package isokinon.server.store;
+
+import java.time.LocalDate;
+
+/** A lot on the shelf: a kit of a sheet, its leading material, cure date and price in pounds. */
+public record LotRow(
+    String id,
+    String sheetId,
+    String kit,
+    String title,
+    String material,
+    LocalDate cured,
+    int quantity,
+    double price,
+    String place) {}

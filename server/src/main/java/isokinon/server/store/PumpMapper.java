@@ -1,0 +1,62 @@
+package isokinon.server.store;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Pumps, their duties and the finished runs of their wear parts. */
+public interface PumpMapper {
+
+  @Select("select * from pump order by area_position, tag")
+  List<PumpRow> all();
+
+  @Select("select * from pump where tag = #{tag}")
+  Optional<PumpRow> byTag(String tag);
+
+  @Select("select count(*) from pump")
+  int count();
+
+  @Select("select * from exposure where pump = #{tag} order by position")
+  List<ExposureRow> exposures(String tag);
+
+  @Select("select * from exposure order by pump, position")
+  List<ExposureRow> allExposures();
+
+  @Select(
+      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
+          + " from run where pump = #{tag} order by fitted_on")
+  List<RunRow> runs(String tag);
+
+  @Select(
+      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
+          + " from run order by pump, fitted_on")
+  List<RunRow> allRuns();
+
+  @Insert(
+      "insert into pump values (#{tag}, #{area}, #{areaPosition}, #{family}, #{series}, #{serial},"
+          + " #{sheetId}, #{dutyTitle}, #{dutyNote}, #{role}, #{material}, #{bodyMaterial},"
+          + " #{runningHours}, #{strokes}, #{hoursPerDay}, #{intervalHours}, #{abrasion},"
+          + " #{suctionLiftM}, #{consequence}, #{fittedOn}, #{fittedAtHours}, #{planOn})")
+  void add(PumpRow pump);
+
+  @Insert(
+      "insert into exposure values (#{pump}, #{position}, #{fluid}, #{concentrationPct},"
+          + " #{temperatureC}, #{share}, #{note})")
+  void addExposure(ExposureRow exposure);
+
+  @Insert(
+      "insert into run (pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause)"
+          + " values (#{pump}, #{role}, #{material}, #{dutyGroup}, #{fittedOn}, #{endedOn},"
+          + " #{hours}, #{failed}, #{cause})")
+  void addRun(RunRow run);
+
+  @Update(
+      "update pump set material = #{material}, fitted_on = #{on}, fitted_at_hours = running_hours,"
+          + " plan_on = null where tag = #{tag}")
+  void refit(
+      @Param("tag") String tag, @Param("material") String material, @Param("on") LocalDate on);
+}

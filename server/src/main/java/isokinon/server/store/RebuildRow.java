@@ -1,0 +1,15 @@
+package isokinon.server.store;
+
+import java.time.OffsetDateTime;
+
+/** A rebuild: which pump, which sheet revision, who opened it and why. */
+public record RebuildRow(
+    long id,
+    String pump,
+    String sheetId,
+    int sheetRevision,
+    OffsetDateTime openedAt,
+    String openedBy,
+    String reason,
+    double hoursThen,
+    OffsetDateTime closedAt) {}

@@ -1,0 +1,40 @@
+package isokinon.server.store;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Lots on the shelf, torque wrenches in the crib, people of the shop. */
+public interface StoresMapper {
+
+  @Select("select * from lot where sheet_id = #{sheetId} order by kit, cured desc")
+  List<LotRow> lots(String sheetId);
+
+  @Select("select * from lot where id = #{id}")
+  Optional<LotRow> lot(String id);
+
+  @Insert(
+      "insert into lot values (#{id}, #{sheetId}, #{kit}, #{title}, #{material}, #{cured},"
+          + " #{quantity}, #{price}, #{place})")
+  void addLot(LotRow lot);
+
+  @Update("update lot set quantity = quantity - 1 where id = #{id} and quantity > 0")
+  int takeOne(String id);
+
+  @Select("select * from wrench order by max_nm")
+  List<WrenchRow> wrenches();
+
+  @Insert("insert into wrench values (#{id}, #{minNm}, #{maxNm}, #{calibratedUntil}, #{clicks})")
+  void addWrench(WrenchRow wrench);
+
+  @Select("select * from person order by role desc, initials")
+  List<PersonRow> people();
+
+  @Select("select * from person where initials = #{initials}")
+  Optional<PersonRow> person(String initials);
+
+  @Insert("insert into person values (#{initials}, #{role}, #{licensedElectrical})")
+  void addPerson(PersonRow person);
+}

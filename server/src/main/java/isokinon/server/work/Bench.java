@@ -1,0 +1,338 @@
+package isokinon.server.work;
+
+import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rebuild.Refusal;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.shelf.ShelfLife;
+import isokinon.server.access.People;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.EventRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RebuildRow;
+import isokinon.server.store.StoresMapper;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Rebuilds at the bench: opening one, recording what is done, showing where it stands. Recording is
+ * safe to repeat (an act's key is recorded once) and refuses to build on a state that has moved on.
+ */
+@Service
+public class Bench {
+
+  private static final String LINE = "\n";
+
+  private final BenchMapper store;
+  private final PumpMapper pumps;
+  private final StoresMapper stores;
+  private final Sheets sheets;
+  private final People people;
+  private final BenchViewer viewer;
+  private final Clock clock;
+
+  Bench(
+      BenchMapper store,
+      PumpMapper pumps,
+      StoresMapper stores,
+      Sheets sheets,
+      People people,
+      BenchViewer viewer,
+      Clock clock) {
+    this.store = store;
+    this.pumps = pumps;
+    this.stores = stores;
+    this.sheets = sheets;
+    this.people = people;
+    this.viewer = viewer;
+    this.clock = clock;
+  }
+
+  /** A rebuild with its pump and events. */
+  public record Job(RebuildRow row, PumpRow pump, Rebuild rebuild) {}
+
+  /** A rebuild on the list of those running. */
+  public record Running(long id, String pump, String stage, String reason, String openedAt) {}
+
+  /**
+   * Opens a rebuild of a pump, or gives the one that is open already.
+   *
+   * @throws Refused where the pump is unknown or has no sheet
+   */
+  @Transactional
+  public BenchView open(String tag, String who, String reason) {
+    PumpRow pump =
+        pumps.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+    people.known(who);
+    Optional<RebuildRow> open = store.runningOn(tag);
+    if (open.isPresent()) {
+      return view(open.get().id());
+    }
+    Sheet sheet =
+        pump.sheet()
+            .flatMap(sheets::find)
+            .orElseThrow(
+                () ->
+                    Refused.of(
+                        422,
+                        "sheet",
+                        tag + " has no sheet yet, so its rebuild cannot be planned."));
+    long id =
+        store.open(
+            new RebuildRow(
+                0,
+                tag,
+                sheet.id(),
+                sheet.revision(),
+                OffsetDateTime.now(clock),
+                who,
+                reason,
+                pump.runningHours(),
+                null));
+    return view(id);
+  }
+
+  /** Rebuilds not handed back yet. */
+  public List<Running> running() {
+    return store.running().stream()
+        .map(r -> job(r.id()))
+        .map(
+            j ->
+                new Running(
+                    j.row().id(),
+                    j.row().pump(),
+                    j.rebuild().stage().title(),
+                    j.row().reason(),
+                    j.row().openedAt().toString()))
+        .toList();
+  }
+
+  /** Where a rebuild stands. */
+  public BenchView view(long id) {
+    Job job = job(id);
+    return viewer.view(job.row(), job.pump(), job.rebuild());
+  }
+
+  /** A rebuild, replayed from its events. */
+  public Job job(long id) {
+    RebuildRow row = store.rebuild(id).orElseThrow(() -> Refused.missing("No rebuild " + id + "."));
+    return replay(row);
+  }
+
+  private Job replay(RebuildRow row) {
+    Sheet sheet = sheets.at(row.sheetId(), row.sheetRevision());
+    List<BenchEvent> events = store.events(row.id()).stream().map(Bench::event).toList();
+    return new Job(row, pumps.byTag(row.pump()).orElseThrow(), Rebuild.replay(sheet, events));
+  }
+
+  /**
+   * Records an act and gives the state after it.
+   *
+   * @throws Stale where the person saw an older state
+   * @throws Refused where the act does not fit, or its reading is no reading
+   */
+  @Transactional
+  public BenchView act(long id, ActRequest request) {
+    RebuildRow row = store.lock(id).orElseThrow(() -> Refused.missing("No rebuild " + id + "."));
+    Optional<EventRow> repeated = store.byKey(request.key().toString());
+    if (repeated.isPresent()) {
+      return view(repeated.get().rebuild());
+    }
+    boolean lead = people.leads(request.who());
+    Job job = replay(row);
+    Rebuild rebuild = job.rebuild();
+    if (request.seen() != rebuild.seq()) {
+      throw new Stale(
+          staleSentence(rebuild, request.seen()), viewer.view(row, job.pump(), rebuild));
+    }
+    Act act = read(request, rebuild);
+    Optional<Refusal> refusal = rebuild.refuse(act, lead).or(() -> shelfRefusal(act));
+    if (refusal.isPresent()) {
+      throw Refused.of(422, refusal.get().path(), refusal.get().message());
+    }
+    OffsetDateTime now = OffsetDateTime.now(clock);
+    store.append(row(id, rebuild.seq() + 1, request, now, lead, act));
+    if (act.kind() == Act.Kind.HANDED_BACK) {
+      close(job, now);
+    }
+    return view(id);
+  }
+
+  private static String staleSentence(Rebuild rebuild, long seen) {
+    BenchEvent last = rebuild.events().get(rebuild.events().size() - 1);
+    return last.who()
+        + " was here first: "
+        + Records.say(rebuild.sheet(), last.act())
+        + ". "
+        + Words.count(rebuild.seq() - seen, "entry").replace("entrys", "entries")
+        + " since you looked; nothing of theirs was changed. This is the state now.";
+  }
+
+  private Act read(ActRequest r, Rebuild rebuild) {
+    Optional<Double> value = Optional.empty();
+    String unit = "";
+    if (!r.typed().isBlank()) {
+      unit = askedUnit(r, rebuild.sheet());
+      value = Optional.of(Readings.parse(r.typed(), r.unit(), unit));
+    } else if (r.kind() == Act.Kind.TORQUE_READ && r.text().equals("clicked")) {
+      unit = "N·m";
+      value = fastening(r, rebuild.sheet()).map(f -> setting(f, r.pass(), rebuild));
+    }
+    return new Act(
+        r.kind(),
+        r.kind() == Act.Kind.JUDGED ? r.measure() : r.step(),
+        r.subject(),
+        r.pass(),
+        r.fastener(),
+        value,
+        unit,
+        r.text(),
+        r.items());
+  }
+
+  private static double setting(Handling.Fastening joint, int pass, Rebuild rebuild) {
+    int percent =
+        rebuild
+            .currentStep()
+            .flatMap(rebuild::torque)
+            .filter(t -> pass >= 1 && pass <= Math.max(t.fullPass(), t.lastRound()))
+            .map(t -> t.percent(pass))
+            .orElse(100);
+    return joint.targetNm() * percent / 100;
+  }
+
+  private static Optional<Handling.Fastening> fastening(ActRequest r, Sheet sheet) {
+    return sheet.handling(r.step()).flatMap(Handling::fastening);
+  }
+
+  private static String askedUnit(ActRequest r, Sheet sheet) {
+    return switch (r.kind()) {
+      case TORQUE_READ -> "N·m";
+      case CHECKED ->
+          sheet.handling(r.step()).stream()
+              .flatMap(h -> h.checks().stream())
+              .filter(c -> c.id().equals(r.subject()))
+              .map(Handling.Check::unit)
+              .findFirst()
+              .orElse("");
+      case PROVED_SAFE ->
+          sheet.hazards().stream()
+              .filter(h -> h.id().equals(r.subject()))
+              .map(Sheet.Hazard::unit)
+              .findFirst()
+              .orElse("");
+      case PROVED ->
+          sheet.proof().stream()
+              .filter(t -> t.id().equals(r.subject()))
+              .map(Sheet.ProofTest::unit)
+              .findFirst()
+              .orElse("");
+      case JUDGED ->
+          sheet.part(r.subject()).stream()
+              .flatMap(p -> p.limits().stream())
+              .filter(l -> l.measure().equals(r.measure()))
+              .map(l -> l.unit())
+              .findFirst()
+              .orElse("");
+      default -> "";
+    };
+  }
+
+  /**
+   * A lot must be on the shelf and in date; one past its first date needs a recorded inspection.
+   */
+  private Optional<Refusal> shelfRefusal(Act act) {
+    if (act.kind() != Act.Kind.LOT_FITTED) {
+      return Optional.empty();
+    }
+    if (act.subject().equals(BenchViewer.SINGLE_PARTS)) {
+      return act.text().isBlank()
+          ? Optional.of(
+              new Refusal("text", "Write the lot number from the bag of the single parts."))
+          : Optional.empty();
+    }
+    return stores
+        .lot(act.subject())
+        .map(
+            lot -> {
+              if (lot.quantity() < 1) {
+                return Optional.of(new Refusal("lot", "Lot " + lot.id() + " is used up."));
+              }
+              ShelfLife.Standing standing = viewer.shelfLife(lot).on(LocalDate.now(clock));
+              if (standing == ShelfLife.Standing.OVER_AGE) {
+                return Optional.of(
+                    new Refusal(
+                        "lot", "Lot " + lot.id() + " is over-age: it is not fitted, scrap it."));
+              }
+              if (standing == ShelfLife.Standing.NEEDS_INSPECTION && act.text().isBlank()) {
+                return Optional.of(
+                    new Refusal(
+                        "text",
+                        "Lot "
+                            + lot.id()
+                            + " is past its first date: write what its inspection showed."));
+              }
+              return Optional.<Refusal>empty();
+            })
+        .orElse(Optional.of(new Refusal("lot", "No lot is called " + act.subject() + ".")));
+  }
+
+  private void close(Job job, OffsetDateTime now) {
+    store.close(job.row().id(), now);
+    Rebuild rebuild = job.rebuild();
+    rebuild.renewing().stream()
+        .flatMap(p -> rebuild.lot(p).stream())
+        .distinct()
+        .forEach(stores::takeOne);
+    rebuild
+        .material(job.pump().role())
+        .ifPresent(m -> pumps.refit(job.pump().tag(), m, now.toLocalDate()));
+  }
+
+  private static EventRow row(
+      long id, long seq, ActRequest r, OffsetDateTime now, boolean lead, Act act) {
+    return new EventRow(
+        id,
+        seq,
+        r.key().toString(),
+        now,
+        r.who(),
+        lead,
+        act.kind().name(),
+        act.step(),
+        act.subject(),
+        act.pass(),
+        act.fastener(),
+        act.value().orElse(null),
+        act.unit(),
+        act.text(),
+        String.join(LINE, act.items()));
+  }
+
+  private static BenchEvent event(EventRow row) {
+    return new BenchEvent(
+        row.seq(),
+        row.at().toInstant(),
+        row.who(),
+        row.lead(),
+        new Act(
+            Act.Kind.valueOf(row.kind()),
+            row.step(),
+            row.subject(),
+            row.pass(),
+            row.fastener(),
+            Optional.ofNullable(row.reading()),
+            row.unit(),
+            row.text(),
+            row.items().isEmpty() ? List.of() : Arrays.asList(row.items().split(LINE))));
+  }
+}

@@ -1,0 +1,441 @@
+package isokinon.server.work;
+
+import isokinon.core.material.Material;
+import isokinon.core.plan.Plan;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rebuild.Stage;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.shelf.ShelfLife;
+import isokinon.server.store.ExposureRow;
+import isokinon.server.store.LotRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RebuildRow;
+import isokinon.server.store.StoresMapper;
+import isokinon.server.work.BenchView.DecideView;
+import isokinon.server.work.BenchView.FluidView;
+import isokinon.server.work.BenchView.Gate;
+import isokinon.server.work.BenchView.HandBackView;
+import isokinon.server.work.BenchView.InspectItem;
+import isokinon.server.work.BenchView.LimitView;
+import isokinon.server.work.BenchView.LogLine;
+import isokinon.server.work.BenchView.LotView;
+import isokinon.server.work.BenchView.NextStep;
+import isokinon.server.work.BenchView.PlanView;
+import isokinon.server.work.BenchView.ProofView;
+import isokinon.server.work.BenchView.PumpHead;
+import isokinon.server.work.BenchView.RenewItem;
+import isokinon.server.work.BenchView.RoleChoice;
+import isokinon.server.work.BenchView.SheetHead;
+import isokinon.server.work.BenchView.StageMark;
+import isokinon.server.work.BenchView.TrayItem;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Puts a rebuild into the shape the bench shows. Reads, never decides. */
+@Component
+public class BenchViewer {
+
+  /** Lot id under which parts are booked that come in no kit; their lot number is the text. */
+  public static final String SINGLE_PARTS = "single";
+
+  private static final DateTimeFormatter CLOCK_TIME = DateTimeFormatter.ofPattern("HH:mm");
+  private static final int STEPS_AHEAD = 4;
+
+  private final PumpMapper pumps;
+  private final StoresMapper stores;
+  private final ShopLibrary library;
+  private final StepViewer steps;
+  private final Clock clock;
+
+  BenchViewer(
+      PumpMapper pumps, StoresMapper stores, ShopLibrary library, StepViewer steps, Clock clock) {
+    this.pumps = pumps;
+    this.stores = stores;
+    this.library = library;
+    this.steps = steps;
+    this.clock = clock;
+  }
+
+  BenchView view(RebuildRow row, PumpRow pump, Rebuild rebuild) {
+    Sheet sheet = rebuild.sheet();
+    Map<Stage, Duration> times = rebuild.times(Instant.now(clock));
+    Optional<Plan> plan = rebuild.plan();
+    List<ExposureRow> exposures = pumps.exposures(pump.tag());
+    double elapsed = times.values().stream().mapToDouble(BenchViewer::minutes).sum();
+    return new BenchView(
+        row.id(),
+        head(pump, rebuild),
+        rebuild.seq(),
+        rebuild.stage().name(),
+        stages(rebuild, times),
+        elapsed,
+        plan.map(p -> p.minutes() + p.buildOnlyMinutes()).orElse(0.0),
+        new SheetHead(sheet.id(), sheet.title(), sheet.revision(), sheet.note()),
+        RailViewer.rails(pump, rebuild),
+        steps.current(rebuild),
+        next(rebuild),
+        tray(pump, rebuild),
+        gates(rebuild),
+        exposures.stream().flatMap(e -> fluid(e).stream()).toList(),
+        inspect(rebuild),
+        decide(pump, rebuild),
+        sheet.proof().stream().map(t -> proof(rebuild, t)).toList(),
+        handBack(pump, rebuild),
+        plan.map(BenchViewer::plan)
+            .orElse(new PlanView(List.of(), List.of(), 0, 0, 0, 0, List.of(), List.of(), true)),
+        rebuild.events().stream().map(e -> logLine(sheet, e)).toList(),
+        lastStep(rebuild));
+  }
+
+  private static PumpHead head(PumpRow pump, Rebuild rebuild) {
+    String chosen =
+        rebuild
+            .material(pump.role())
+            .map(m -> " " + pump.material() + " out, " + m + " in.")
+            .orElse("");
+    return new PumpHead(
+        pump.tag(),
+        pump.dutyTitle() + (pump.dutyNote().isEmpty() ? "" : "; " + pump.dutyNote()),
+        rebuild.sheet().title()
+            + (chosen.isEmpty() ? ". " + pump.material() + " in it." : "." + chosen),
+        pump.series(),
+        pump.family());
+  }
+
+  private static List<StageMark> stages(Rebuild rebuild, Map<Stage, Duration> times) {
+    return Arrays.stream(Stage.values())
+        .filter(s -> s != Stage.CLOSED)
+        .map(
+            s ->
+                new StageMark(
+                    s.name(),
+                    s.title(),
+                    s == rebuild.stage()
+                        ? "current"
+                        : s.compareTo(rebuild.stage()) < 0 ? "done" : "ahead",
+                    minutes(times.getOrDefault(s, Duration.ZERO))))
+        .toList();
+  }
+
+  private static double minutes(Duration d) {
+    return d.toSeconds() / 60.0;
+  }
+
+  private List<NextStep> next(Rebuild rebuild) {
+    boolean stripping = rebuild.stage().compareTo(Stage.BUILD) < 0;
+    List<String> left = stripping ? rebuild.stripLeft() : rebuild.buildLeft();
+    int done = stripping ? rebuild.stripped().size() : rebuild.built().size();
+    List<NextStep> next = new ArrayList<>();
+    for (int i = 1; i < left.size() && next.size() < STEPS_AHEAD; i++) {
+      String id = left.get(i);
+      String before = left.get(i - 1);
+      Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN);
+      Handling was = rebuild.sheet().handling(before).orElse(Handling.PLAIN);
+      next.add(
+          new NextStep(
+              done + i + 1,
+              id,
+              stripping
+                  ? rebuild.sheet().step(id).orElseThrow().strip()
+                  : Records.step(rebuild.sheet(), id),
+              how.fastening()
+                  .filter(f -> !stripping)
+                  .map(f -> Words.plain(f.minNm()) + " to " + Words.plain(f.maxNm()) + " N·m")
+                  .orElse(""),
+              !how.pose().isEmpty() && !how.pose().equals(was.pose()),
+              how.toolInHand()
+                  .filter(t -> !Optional.of(t).equals(was.toolInHand()))
+                  .map(Words::tool)));
+    }
+    return next;
+  }
+
+  private static List<TrayItem> tray(PumpRow pump, Rebuild rebuild) {
+    return rebuild.off().stream()
+        .flatMap(id -> rebuild.sheet().part(id).stream())
+        .filter(p -> RailViewer.fitted(p, pump, rebuild))
+        .map(
+            p -> {
+              RailViewer.Known known = RailViewer.known(p, rebuild);
+              return new TrayItem(
+                  p.id(), p.name(), p.glyph(), p.count(), known.state(), known.word());
+            })
+        .toList();
+  }
+
+  private List<Gate> gates(Rebuild rebuild) {
+    List<Gate> gates = new ArrayList<>();
+    for (Sheet.Hazard h : rebuild.sheet().hazards()) {
+      Optional<BenchEvent> answer = rebuild.gate(h.id());
+      gates.add(
+          new Gate(
+              h.id(),
+              h.energy().code(),
+              h.title(),
+              h.where(),
+              h.act(),
+              h.ask(),
+              h.kind().code(),
+              h.unit(),
+              h.max(),
+              h.licensed(),
+              false,
+              answer.isPresent(),
+              answer.flatMap(e -> e.act().value()),
+              answer.map(BenchEvent::who).orElse(""),
+              answer.map(e -> time(e.at())).orElse("")));
+    }
+    Rebuild.CONFIRMATIONS.forEach(
+        (id, ask) -> {
+          Optional<BenchEvent> answer = rebuild.gate(id);
+          gates.add(
+              new Gate(
+                  id,
+                  "",
+                  Words.sentence(id),
+                  "",
+                  "",
+                  ask,
+                  "confirm",
+                  "",
+                  Optional.empty(),
+                  false,
+                  true,
+                  answer.isPresent(),
+                  Optional.empty(),
+                  answer.map(BenchEvent::who).orElse(""),
+                  answer.map(e -> time(e.at())).orElse("")));
+        });
+    return gates;
+  }
+
+  private Optional<FluidView> fluid(ExposureRow e) {
+    return library
+        .materials()
+        .fluid(e.fluid())
+        .map(
+            f ->
+                new FluidView(
+                    f.name(),
+                    e.concentrationPct(),
+                    e.temperatureC(),
+                    f.hurts(),
+                    f.wear(),
+                    f.spilt()));
+  }
+
+  private static List<InspectItem> inspect(Rebuild rebuild) {
+    Map<String, String> because =
+        rebuild.plan().stream()
+            .flatMap(p -> p.renew().stream())
+            .collect(Collectors.toMap(Plan.Renewal::part, Plan.Renewal::because));
+    List<String> freed = rebuild.plan().map(Plan::freed).orElse(List.of());
+    List<String> toJudge = rebuild.toInspect();
+    return rebuild.sheet().parts().stream()
+        .filter(p -> freed.contains(p.id()) && p.renew() != Part.Renew.KEEP)
+        .filter(
+            p ->
+                p.onlyFor().isEmpty()
+                    || because.containsKey(p.id())
+                    || rebuild.verdict(p.id()).isPresent())
+        .map(
+            p ->
+                new InspectItem(
+                    p.id(),
+                    p.name(),
+                    p.glyph(),
+                    p.count(),
+                    p.look(),
+                    p.limits().stream()
+                        .map(
+                            l ->
+                                new LimitView(
+                                    l.measure(),
+                                    Words.sentence(Words.words(l.measure())),
+                                    l.unit(),
+                                    l.watch(),
+                                    l.renew()))
+                        .toList(),
+                    rebuild.off().contains(p.id()),
+                    RailViewer.known(p, rebuild).state(),
+                    !toJudge.contains(p.id()),
+                    because.getOrDefault(p.id(), ""),
+                    rebuild.judgement(p.id()).map(e -> measured(e)).orElse("")))
+        .toList();
+  }
+
+  private static String measured(BenchEvent e) {
+    String reading =
+        e.act()
+            .value()
+            .map(v -> Words.words(e.act().step()) + " " + Words.plain(v) + " " + e.act().unit())
+            .orElse("");
+    return reading + (reading.isEmpty() || e.act().text().isEmpty() ? "" : ", ") + e.act().text();
+  }
+
+  private DecideView decide(PumpRow pump, Rebuild rebuild) {
+    Sheet sheet = rebuild.sheet();
+    List<RoleChoice> roles =
+        rebuild.rolesToChoose().stream()
+            .map(r -> new RoleChoice(r, fittedMaterial(pump, r), rebuild.material(r)))
+            .toList();
+    List<RenewItem> parts =
+        rebuild.plan().stream()
+            .flatMap(p -> p.renew().stream())
+            .map(
+                r ->
+                    new RenewItem(
+                        r.part(),
+                        Records.part(sheet, r.part()),
+                        r.count(),
+                        r.because(),
+                        rebuild.lot(r.part())))
+            .toList();
+    List<LotView> lots = stores.lots(sheet.id()).stream().map(l -> lot(sheet, l)).toList();
+    return new DecideView(roles, parts, lots);
+  }
+
+  private static String fittedMaterial(PumpRow pump, String role) {
+    return switch (role) {
+      case "body", "seat", "plate" -> pump.bodyMaterial();
+      default -> pump.material();
+    };
+  }
+
+  private LotView lot(Sheet sheet, LotRow lot) {
+    ShelfLife life = shelfLife(lot);
+    LocalDate today = LocalDate.now(clock);
+    ShelfLife.Standing standing = lot.quantity() < 1 ? ShelfLife.Standing.OVER_AGE : life.on(today);
+    String says =
+        lot.quantity() < 1
+            ? "none left"
+            : switch (standing) {
+              case IN_DATE ->
+                  life.useBy().map(d -> "use by " + Words.day(d)).orElse("does not age");
+              case NEEDS_INSPECTION ->
+                  "first date passed "
+                      + life.useBy().map(Words::day).orElse("")
+                      + ", inspect and record";
+              case OVER_AGE ->
+                  "over-age since " + life.extendedBy().map(Words::day).orElse("") + ", scrap it";
+              case UNKNOWN -> "outside ISO 2230: the maker's date holds";
+            };
+    return new LotView(
+        lot.id(),
+        lot.kit(),
+        lot.title(),
+        lot.material(),
+        Words.day(lot.cured()),
+        life.useBy().map(LocalDate::toString),
+        standing.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+        says,
+        lot.quantity(),
+        lot.price(),
+        lot.place(),
+        sheet.kits().stream()
+            .filter(k -> k.id().equals(lot.kit()))
+            .flatMap(k -> k.parts().keySet().stream())
+            .toList());
+  }
+
+  /** Until when a lot may be fitted. */
+  ShelfLife shelfLife(LotRow lot) {
+    return ShelfLife.of(
+        library
+            .materials()
+            .material(lot.material())
+            .map(Material::shelf)
+            .orElse(ShelfLife.Group.MAKER),
+        lot.cured());
+  }
+
+  private static ProofView proof(Rebuild rebuild, Sheet.ProofTest t) {
+    Optional<BenchEvent> answer = rebuild.proof(t.id());
+    return new ProofView(
+        t.id(),
+        t.ask(),
+        t.kind().code(),
+        t.unit(),
+        t.min(),
+        t.max(),
+        t.clockSeconds(),
+        answer.isPresent(),
+        rebuild.passed(t),
+        answer.flatMap(e -> e.act().value()),
+        answer.map(BenchEvent::who).orElse(""),
+        t.backTo().isEmpty() ? "" : Records.step(rebuild.sheet(), t.backTo()));
+  }
+
+  private HandBackView handBack(PumpRow pump, Rebuild rebuild) {
+    Sheet sheet = rebuild.sheet();
+    long days = Math.round(pump.intervalHours() / pump.hoursPerDay());
+    return new HandBackView(
+        rebuild.renewing().stream().map(p -> Records.part(sheet, p)).toList(),
+        sheet.parts().stream()
+            .filter(p -> rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.WATCH)))
+            .map(p -> p.name() + ": " + rebuild.judgement(p.id()).map(e -> measured(e)).orElse(""))
+            .toList(),
+        rebuild.retorques().entrySet().stream()
+            .map(
+                e ->
+                    Records.step(sheet, e.getKey())
+                        + ": again after "
+                        + Words.plain(e.getValue())
+                        + " h, cold and unpressurised")
+            .toList(),
+        "at "
+            + Words.plain(pump.runningHours() + pump.intervalHours())
+            + " h, about "
+            + Words.day(LocalDate.now(clock).plusDays(days)));
+  }
+
+  private static PlanView plan(Plan p) {
+    return new PlanView(
+        p.strip(),
+        p.build(),
+        p.minutes(),
+        p.buildOnlyMinutes(),
+        p.poseChanges(),
+        p.toolChanges(),
+        p.tools().stream().map(Words::tool).toList(),
+        p.lubricants(),
+        p.optimal());
+  }
+
+  private LogLine logLine(Sheet sheet, BenchEvent e) {
+    return new LogLine(e.seq(), time(e.at()), e.who(), Records.say(sheet, e.act()));
+  }
+
+  private static Optional<String> lastStep(Rebuild rebuild) {
+    List<String> done =
+        switch (rebuild.stage()) {
+          case STRIP, INSPECT, DECIDE -> rebuild.stripped();
+          case BUILD, PROVE -> rebuild.built();
+          default -> List.of();
+        };
+    return done.isEmpty() ? Optional.empty() : Optional.of(done.get(done.size() - 1));
+  }
+
+  private String time(Instant at) {
+    return CLOCK_TIME.format(at.atZone(zone()));
+  }
+
+  private ZoneId zone() {
+    return clock.getZone();
+  }
+}

@@ -1,0 +1,153 @@
+package isokinon.server.work;
+
+import isokinon.core.material.Material;
+import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRefused;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.sheet.Code;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.SheetReading;
+import isokinon.core.shelf.ShelfLife;
+import isokinon.core.torque.TighteningOrder;
+import isokinon.core.torque.WrenchSetting;
+import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.Rating;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** The stateless compute interface: everything needed is in the question, nothing is stored. */
+@Service
+public class Compute {
+
+  private final Sheets sheets;
+  private final ShopLibrary library;
+
+  Compute(Sheets sheets, ShopLibrary library) {
+    this.sheets = sheets;
+    this.library = library;
+  }
+
+  /**
+   * Plans on a sheet that is given as JSON text, or on a stored one by id.
+   *
+   * @throws Refused with every fault of the sheet or the request
+   */
+  public Plan plan(Optional<String> sheetJson, Optional<String> sheetId, PlanRequest request) {
+    Sheet sheet = sheetJson.map(Compute::read).orElseGet(() -> stored(sheetId));
+    try {
+      return new Planner().plan(sheet, request);
+    } catch (PlanRefused e) {
+      throw new Refused(
+          400, e.reasons().stream().map(r -> new Refused.Fault(r.path(), r.message())).toList());
+    }
+  }
+
+  private static Sheet read(String json) {
+    SheetReading reading = SheetReader.forComputing().read(json);
+    return reading
+        .sheet()
+        .orElseThrow(
+            () ->
+                new Refused(
+                    400,
+                    reading.faults().stream()
+                        .map(
+                            f ->
+                                new Refused.Fault(
+                                    f.path().isEmpty() ? "sheet" : "sheet." + f.path(),
+                                    f.message()))
+                        .toList()));
+  }
+
+  private Sheet stored(Optional<String> id) {
+    String wanted =
+        id.orElseThrow(() -> Refused.of(400, "sheet", "Give a sheet, or the id of a stored one."));
+    return sheets
+        .find(wanted)
+        .orElseThrow(() -> Refused.of(400, "sheetId", "No sheet is called " + wanted + "."));
+  }
+
+  /** Tightening order and passes. */
+  public TighteningOrder torqueOrder(int count, String layout) {
+    Handling.Layout parsed =
+        Code.parse(Handling.Layout.class, layout)
+            .orElseThrow(
+                () ->
+                    Refused.of(
+                        400, "layout", "A layout is " + Code.all(Handling.Layout.class) + "."));
+    try {
+      return TighteningOrder.of(count, parsed);
+    } catch (IllegalArgumentException e) {
+      throw Refused.of(400, "count", e.getMessage());
+    }
+  }
+
+  /** Setting of a torque wrench with an adapter, N·m. */
+  public double torqueSetting(double targetNm, double handleMm, double adapterMm, double angleDeg) {
+    try {
+      return WrenchSetting.settingNm(targetNm, handleMm, adapterMm, angleDeg);
+    } catch (IllegalArgumentException e) {
+      throw Refused.of(400, "", e.getMessage());
+    }
+  }
+
+  /** Ratings of materials in a duty; all of the role where none is named. */
+  public List<Rating> rate(String role, Duty duty, Optional<List<String>> codes) {
+    List<Refused.Fault> faults = new ArrayList<>();
+    duty.faults().forEach(f -> faults.add(new Refused.Fault(f.path(), f.message())));
+    for (int i = 0; i < duty.exposures().size(); i++) {
+      String fluid = duty.exposures().get(i).fluid();
+      if (library.materials().fluid(fluid).isEmpty()) {
+        faults.add(
+            new Refused.Fault(
+                "exposures[" + i + "].fluid", "The library knows no fluid \"" + fluid + "\"."));
+      }
+    }
+    if (!library.materials().knowsRole(role)) {
+      faults.add(new Refused.Fault("role", "No material is used as \"" + role + "\"."));
+    }
+    List<Material> materials = new ArrayList<>();
+    if (codes.isEmpty()) {
+      library.materials().materials().stream()
+          .filter(m -> m.roles().contains(role))
+          .forEach(materials::add);
+    } else {
+      for (int i = 0; i < codes.get().size(); i++) {
+        String code = codes.get().get(i);
+        int at = i;
+        library
+            .materials()
+            .material(code)
+            .ifPresentOrElse(
+                materials::add,
+                () ->
+                    faults.add(
+                        new Refused.Fault(
+                            "materials[" + at + "]",
+                            "The library knows no material \"" + code + "\".")));
+      }
+    }
+    if (!faults.isEmpty()) {
+      throw new Refused(400, faults);
+    }
+    return library.rater().rate(duty, materials);
+  }
+
+  /** Shelf life of a material by cure date. */
+  public ShelfLife shelfLife(String code, LocalDate cured) {
+    Material material =
+        library
+            .materials()
+            .material(code)
+            .orElseThrow(
+                () ->
+                    Refused.of(400, "material", "The library knows no material \"" + code + "\"."));
+    return ShelfLife.of(material.shelf(), cured);
+  }
+}

@@ -1,0 +1,135 @@
+package isokinon.server.work;
+
+import isokinon.core.sheet.Sheet;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.ExposureRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** One pump's page: duty, what is fitted, its history, its rebuilds, what a rebuild can reach. */
+@Service
+public class Pumps {
+
+  /** A pump with everything its page shows. */
+  public record PumpView(
+      Floor.Strip strip,
+      String area,
+      String serial,
+      String bodyMaterial,
+      String abrasion,
+      double suctionLiftM,
+      String consequence,
+      double runningHours,
+      List<DutyLine> duty,
+      Optional<SheetParts> sheet,
+      List<PastRebuild> rebuilds) {}
+
+  /** A fluid of the duty. */
+  public record DutyLine(
+      String fluid,
+      String name,
+      double concentrationPct,
+      double temperatureC,
+      double share,
+      String note) {}
+
+  /** What the sheet offers to renew or look at. */
+  public record SheetParts(
+      String id, String title, int revision, List<PartLine> parts, List<KitLine> kits) {}
+
+  /** A part of the sheet. */
+  public record PartLine(String id, String name, String section, String renew, int count) {}
+
+  /** A kit of the sheet. */
+  public record KitLine(String id, String title, Map<String, Integer> parts) {}
+
+  /** An earlier rebuild. */
+  public record PastRebuild(long id, String opened, String by, String reason, boolean closed) {}
+
+  private final PumpMapper store;
+  private final BenchMapper bench;
+  private final Sheets sheets;
+  private final Floor floor;
+  private final ShopLibrary library;
+
+  Pumps(PumpMapper store, BenchMapper bench, Sheets sheets, Floor floor, ShopLibrary library) {
+    this.store = store;
+    this.bench = bench;
+    this.sheets = sheets;
+    this.floor = floor;
+    this.library = library;
+  }
+
+  /**
+   * The page of a pump.
+   *
+   * @throws Refused where no pump has this tag
+   */
+  @Transactional(readOnly = true)
+  public PumpView view(String tag) {
+    PumpRow pump = pump(tag);
+    return new PumpView(
+        floor.strip(pump),
+        pump.area(),
+        pump.serial(),
+        pump.bodyMaterial(),
+        pump.abrasion(),
+        pump.suctionLiftM(),
+        pump.consequence(),
+        pump.runningHours(),
+        duty(tag),
+        pump.sheet().flatMap(sheets::find).map(s -> sheetParts(s, pump)),
+        bench.of(tag).stream()
+            .map(
+                r ->
+                    new PastRebuild(
+                        r.id(),
+                        Words.day(r.openedAt().toLocalDate()),
+                        r.openedBy(),
+                        r.reason(),
+                        r.closedAt() != null))
+            .toList());
+  }
+
+  PumpRow pump(String tag) {
+    return store.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+  }
+
+  List<ExposureRow> exposures(String tag) {
+    return store.exposures(tag);
+  }
+
+  private List<DutyLine> duty(String tag) {
+    return store.exposures(tag).stream()
+        .map(
+            e ->
+                new DutyLine(
+                    e.fluid(),
+                    library.materials().fluid(e.fluid()).map(f -> f.name()).orElse(e.fluid()),
+                    e.concentrationPct(),
+                    e.temperatureC(),
+                    e.share(),
+                    e.note()))
+        .toList();
+  }
+
+  private static SheetParts sheetParts(Sheet s, PumpRow pump) {
+    return new SheetParts(
+        s.id(),
+        s.title(),
+        s.revision(),
+        s.parts().stream()
+            .filter(p -> p.renew() == isokinon.core.sheet.Part.Renew.INSPECT)
+            .filter(p -> p.onlyFor().isEmpty() || p.onlyFor().contains(pump.material()))
+            .map(
+                p ->
+                    new PartLine(p.id(), p.name(), p.section().code(), p.renew().code(), p.count()))
+            .toList(),
+        s.kits().stream().map(k -> new KitLine(k.id(), k.title(), k.parts())).toList());
+  }
+}

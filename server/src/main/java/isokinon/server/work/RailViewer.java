@@ -1,0 +1,130 @@
+package isokinon.server.work;
+
+import isokinon.core.plan.Plan;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rebuild.Stage;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Step;
+import isokinon.server.store.PumpRow;
+import isokinon.server.work.BenchView.Rail;
+import isokinon.server.work.BenchView.RailLine;
+import isokinon.server.work.BenchView.RailPart;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** The stack drawing as data: which part stands where, on the pump, in the hand or on the tray. */
+final class RailViewer {
+
+  private RailViewer() {}
+
+  /** What is known of a part: its state shape, a word and a second word. */
+  record Known(String state, String word, String subWord) {}
+
+  static List<Rail> rails(PumpRow pump, Rebuild rebuild) {
+    Sheet sheet = rebuild.sheet();
+    Set<String> inHand = inHand(rebuild);
+    Set<String> off = rebuild.off();
+    List<Rail> rails = new ArrayList<>();
+    for (String rail : sheet.lines().stream().map(Sheet.Line::rail).distinct().toList()) {
+      List<Sheet.Line> lines = sheet.lines().stream().filter(l -> l.rail().equals(rail)).toList();
+      Set<String> ids = new HashSet<>();
+      lines.forEach(l -> ids.add(l.id()));
+      List<String> freed = rebuild.plan().map(Plan::freed).orElse(List.of());
+      boolean inPlan =
+          sheet.parts().stream()
+              .filter(p -> p.place().map(pl -> ids.contains(pl.line())).orElse(false))
+              .anyMatch(p -> freed.contains(p.id()));
+      rails.add(
+          new Rail(
+              rail,
+              lines.get(0).title(),
+              inPlan,
+              lines.stream()
+                  .map(
+                      l ->
+                          new RailLine(
+                              l.id(),
+                              l.axes(),
+                              l.note(),
+                              l.mirrored(),
+                              parts(pump, rebuild, l, inHand, off)))
+                  .toList()));
+    }
+    return rails;
+  }
+
+  private static List<RailPart> parts(
+      PumpRow pump, Rebuild rebuild, Sheet.Line line, Set<String> inHand, Set<String> off) {
+    return rebuild.sheet().parts().stream()
+        .filter(p -> p.place().map(pl -> pl.line().equals(line.id())).orElse(false))
+        .filter(p -> fitted(p, pump, rebuild))
+        .sorted(Comparator.comparingDouble(p -> p.place().orElseThrow().at()))
+        .map(
+            p -> {
+              Part.Place place = p.place().orElseThrow();
+              Known known = known(p, rebuild);
+              String where =
+                  inHand.contains(p.id()) ? "in-hand" : off.contains(p.id()) ? "off" : "in-place";
+              return new RailPart(
+                  p.id(),
+                  p.name(),
+                  p.glyph(),
+                  place.at(),
+                  place.side(),
+                  p.count(),
+                  p.facing(),
+                  p.care().stream().map(Part.Care::code).sorted().toList(),
+                  where,
+                  known.state(),
+                  known.word(),
+                  known.subWord());
+            })
+        .toList();
+  }
+
+  /** Whether the pump has this part at all with the materials that go in or are in it. */
+  static boolean fitted(Part part, PumpRow pump, Rebuild rebuild) {
+    return part.onlyFor().isEmpty()
+        || part.onlyFor().contains(rebuild.material(pump.role()).orElse(pump.material()));
+  }
+
+  private static Set<String> inHand(Rebuild rebuild) {
+    Set<String> parts = new HashSet<>();
+    rebuild
+        .currentStep()
+        .flatMap(rebuild.sheet()::step)
+        .ifPresent(
+            (Step s) -> {
+              parts.addAll(s.frees());
+              parts.addAll(s.disturbs());
+            });
+    return parts;
+  }
+
+  static Known known(Part part, Rebuild rebuild) {
+    boolean building = rebuild.stage().compareTo(Stage.BUILD) >= 0;
+    Optional<Part.Verdict> verdict = rebuild.verdict(part.id());
+    if (rebuild.renewing().contains(part.id())) {
+      String material = part.role().flatMap(rebuild::material).orElse("");
+      String lot = rebuild.lot(part.id()).orElse("");
+      return building
+          ? new Known("renewed", ("new " + material).strip(), lot.isEmpty() ? "" : "lot " + lot)
+          : new Known("renew", "renew", verdict.isPresent() ? "by finding" : "");
+    }
+    if (verdict.isPresent()) {
+      String said = rebuild.judgement(part.id()).map(e -> e.act().text()).orElse("");
+      return switch (verdict.get()) {
+        case SOUND -> new Known("sound", building ? "kept" : "sound", "");
+        case WATCH -> new Known("watch", building ? "kept" : "watch", said);
+        case RENEW -> new Known("renew", "renew", said);
+      };
+    }
+    boolean reached = rebuild.plan().map(p -> p.freed().contains(part.id())).orElse(false);
+    return new Known("unknown", reached ? "to look at" : "left shut", "");
+  }
+}

@@ -1,0 +1,104 @@
+package isokinon.server.work;
+
+import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What was done, as one line of the record. */
+public final class Records {
+
+  private Records() {}
+
+  /** The act in words. */
+  public static String say(Sheet sheet, Act act) {
+    String reading = act.value().map(v -> Words.plain(v) + " " + act.unit()).orElse("");
+    return switch (act.kind()) {
+      case TAKEN_IN -> "taken in: " + act.text();
+      case PROVED_SAFE -> hazard(sheet, act.subject()) + " proved safe" + after(", ", reading);
+      case CONFIRMED -> Rebuild.CONFIRMATIONS.getOrDefault(act.subject(), act.subject());
+      case CHECKED -> check(sheet, act) + after(": ", reading);
+      case TORQUE_READ ->
+          step(sheet, act.step())
+              + ", bolt "
+              + act.fastener()
+              + ", pass "
+              + act.pass()
+              + ": "
+              + (act.text().equals("clicked") ? "clicked at " : "measured ")
+              + reading;
+      case PASS_DONE -> step(sheet, act.step()) + ", pass " + act.pass() + " done";
+      case TORQUE_ACCEPTED ->
+          step(sheet, act.step()) + ", bolt " + act.fastener() + " accepted: " + act.text();
+      case STEP_DONE -> "done: " + step(sheet, act.step());
+      case STEP_UNDONE -> "taken back: " + step(sheet, act.step());
+      case JUDGED ->
+          part(sheet, act.subject())
+              + " judged "
+              + String.join(", ", act.items())
+              + after(", ", act.step().isEmpty() ? "" : Words.words(act.step()) + " " + reading)
+              + after(": ", act.text());
+      case MATERIAL_CHOSEN ->
+          act.subject() + " in " + String.join(", ", act.items()) + after(": ", act.text());
+      case LOT_FITTED ->
+          "lot "
+              + act.subject()
+              + " booked for "
+              + Words.count(act.items().size(), "part")
+              + after(", ", act.text());
+      case PROVED -> proof(sheet, act.subject()) + after(": ", reading);
+      case STAGE_DONE ->
+          Words.sentence(
+                  Words.words(act.subject().toLowerCase(java.util.Locale.ROOT).replace('_', '-')))
+              + " finished";
+      case NOTED -> "note: " + act.text();
+      case HANDED_BACK -> "handed back" + after(": ", act.text());
+    };
+  }
+
+  /** The sentence of a step, as built where it has no strip twin. */
+  public static String step(Sheet sheet, String id) {
+    return sheet
+        .step(id)
+        .map(s -> s.build())
+        .or(() -> sheet.buildOnlyStep(id).map(BuildOnlyStep::build))
+        .orElse(id);
+  }
+
+  /** The name of a part. */
+  public static String part(Sheet sheet, String id) {
+    return sheet.part(id).map(Part::name).orElse(id);
+  }
+
+  private static String hazard(Sheet sheet, String id) {
+    return sheet.hazards().stream()
+        .filter(h -> h.id().equals(id))
+        .findFirst()
+        .map(Sheet.Hazard::title)
+        .orElse(id);
+  }
+
+  private static String check(Sheet sheet, Act act) {
+    return Stream.of(act.step())
+        .flatMap(s -> sheet.handling(s).stream())
+        .flatMap(h -> h.checks().stream())
+        .filter(c -> c.id().equals(act.subject()))
+        .findFirst()
+        .map(Handling.Check::ask)
+        .orElse(act.subject());
+  }
+
+  private static String proof(Sheet sheet, String id) {
+    Optional<Sheet.ProofTest> test =
+        sheet.proof().stream().filter(t -> t.id().equals(id)).findFirst();
+    return test.map(Sheet.ProofTest::ask).orElse(id);
+  }
+
+  private static String after(String mark, String text) {
+    return text.isBlank() ? "" : mark + text;
+  }
+}

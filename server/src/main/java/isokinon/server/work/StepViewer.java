@@ -1,0 +1,231 @@
+package isokinon.server.work;
+
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rebuild.Stage;
+import isokinon.core.rebuild.TorqueRound;
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Step;
+import isokinon.core.torque.ClampForce;
+import isokinon.core.torque.TorqueReading;
+import isokinon.core.torque.Wrench;
+import isokinon.server.store.StoresMapper;
+import isokinon.server.work.BenchView.CheckView;
+import isokinon.server.work.BenchView.FastenerView;
+import isokinon.server.work.BenchView.PassView;
+import isokinon.server.work.BenchView.Read;
+import isokinon.server.work.BenchView.StepView;
+import isokinon.server.work.BenchView.TorqueView;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** The step in hand: its sentence, what goes with it, what is still missing. */
+@Component
+class StepViewer {
+
+  private final StoresMapper stores;
+  private final Clock clock;
+
+  StepViewer(StoresMapper stores, Clock clock) {
+    this.stores = stores;
+    this.clock = clock;
+  }
+
+  Optional<StepView> current(Rebuild rebuild) {
+    return rebuild.currentStep().map(id -> view(rebuild, id));
+  }
+
+  private StepView view(Rebuild rebuild, String id) {
+    boolean stripping = rebuild.stage() == Stage.STRIP;
+    List<String> done = stripping ? rebuild.stripped() : rebuild.built();
+    int left = stripping ? rebuild.stripLeft().size() : rebuild.buildLeft().size();
+    Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN);
+    Optional<Step> step = rebuild.sheet().step(id);
+    List<Part> parts =
+        step.stream()
+            .flatMap(s -> s.frees().stream())
+            .flatMap(p -> rebuild.sheet().part(p).stream())
+            .toList();
+    List<CheckView> checks = rebuild.checks(id).stream().map(c -> check(rebuild, id, c)).toList();
+    Optional<TorqueView> torque =
+        stripping
+            ? Optional.empty()
+            : how.fastening().map(f -> torque(f, rebuild.torque(id).orElseThrow()));
+    return new StepView(
+        id,
+        done.size() + 1,
+        done.size() + left,
+        stripping,
+        stripping ? step.map(Step::strip).orElse(id) : Records.step(rebuild.sheet(), id),
+        turn(rebuild, how.pose(), stripping),
+        Words.words(how.pose()),
+        how.tools().stream().map(Words::tool).toList(),
+        how.toolInHand().isPresent() && !how.toolInHand().equals(toolBefore(rebuild, done)),
+        step.map(s -> stripping ? s.stripMinutes() : s.buildMinutes())
+            .or(() -> rebuild.sheet().buildOnlyStep(id).map(BuildOnlyStep::buildMinutes))
+            .orElse(0.0),
+        stripping
+            ? List.of()
+            : how.apply().stream()
+                .map(
+                    a ->
+                        Words.sentence(a.what())
+                            + ", "
+                            + Records.part(rebuild.sheet(), a.to()).toLowerCase(Locale.ROOT))
+                .toList(),
+        how.cautions().stream()
+            .filter(c -> c.when().shown(stripping))
+            .map(Handling.Caution::say)
+            .toList(),
+        stripping
+            ? List.of()
+            : parts.stream().map(Part::facing).filter(f -> !f.isEmpty()).distinct().toList(),
+        parts.stream().map(Part::id).toList(),
+        checks,
+        torque,
+        missing(checks, torque));
+  }
+
+  private static String missing(List<CheckView> checks, Optional<TorqueView> torque) {
+    List<String> missing = new ArrayList<>();
+    long open = checks.stream().filter(c -> !c.answered() || !c.passed()).count();
+    torque.map(TorqueView::missing).filter(m -> !m.isEmpty()).ifPresent(missing::add);
+    if (open > 0) {
+      missing.add(Words.count(open, "check") + " to answer");
+    }
+    return String.join(", ", missing);
+  }
+
+  private static Optional<String> turn(Rebuild rebuild, String pose, boolean stripping) {
+    if (pose.isEmpty()) {
+      return Optional.empty();
+    }
+    String now = rebuild.sheet().startPose();
+    List<String> done = new ArrayList<>(rebuild.stripped());
+    if (!stripping) {
+      done.addAll(rebuild.built());
+    }
+    for (String id : done) {
+      String was = rebuild.sheet().handling(id).map(Handling::pose).orElse("");
+      now = was.isEmpty() ? now : was;
+    }
+    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Words.words(pose));
+  }
+
+  private static Optional<String> toolBefore(Rebuild rebuild, List<String> done) {
+    Optional<String> tool = Optional.empty();
+    for (String id : done) {
+      tool = rebuild.sheet().handling(id).flatMap(Handling::toolInHand).or(lastOf(tool));
+    }
+    return tool;
+  }
+
+  private static java.util.function.Supplier<Optional<String>> lastOf(Optional<String> tool) {
+    return () -> tool;
+  }
+
+  private static CheckView check(Rebuild rebuild, String step, Handling.Check c) {
+    Optional<BenchEvent> answer = rebuild.answer(step, c.id());
+    Optional<Double> value = answer.flatMap(e -> e.act().value());
+    boolean passed =
+        answer.isPresent()
+            && (c.kind() == Handling.Answer.CONFIRM
+                || (value.isPresent()
+                    && c.min().map(m -> value.get() >= m).orElse(true)
+                    && c.max().map(m -> value.get() <= m).orElse(true)));
+    return new CheckView(
+        c.id(),
+        c.ask(),
+        c.kind().code(),
+        c.unit(),
+        c.min(),
+        c.max(),
+        c.hold(),
+        answer.isPresent(),
+        passed,
+        value,
+        answer.map(BenchEvent::who).orElse(""));
+  }
+
+  private TorqueView torque(Handling.Fastening f, TorqueRound round) {
+    List<PassView> passes = new ArrayList<>();
+    for (int pass = 1; pass <= round.fullPass(); pass++) {
+      int percent = round.percent(pass);
+      TorqueReading.Band band = TorqueReading.band(f, percent);
+      List<Read> readings = new ArrayList<>();
+      round.early(pass).forEach((n, nm) -> readings.add(new Read(n, nm)));
+      passes.add(
+          new PassView(
+              pass,
+              percent,
+              band.minNm(),
+              band.maxNm(),
+              round.pass() > pass,
+              List.copyOf(readings)));
+    }
+    List<FastenerView> fasteners =
+        round.fasteners().entrySet().stream()
+            .sorted(java.util.Map.Entry.comparingByKey())
+            .map(
+                e ->
+                    new FastenerView(
+                        e.getKey(),
+                        e.getValue().readings(),
+                        e.getValue().clicked(),
+                        e.getValue()
+                            .judgement()
+                            .lie()
+                            .name()
+                            .toLowerCase(Locale.ROOT)
+                            .replace('_', '-'),
+                        e.getValue().judgement().say(),
+                        e.getValue().acceptedBecause()))
+            .toList();
+    Wrench.Choice wrench =
+        Wrench.choose(
+            stores.wrenches().stream()
+                .map(w -> new Wrench(w.id(), w.minNm(), w.maxNm(), w.calibratedUntil(), w.clicks()))
+                .toList(),
+            f.targetNm(),
+            LocalDate.now(clock));
+    return new TorqueView(
+        f.count(),
+        f.layout().code(),
+        f.thread(),
+        f.minNm(),
+        f.maxNm(),
+        f.targetNm(),
+        f.threads(),
+        f.locker(),
+        f.across(),
+        f.retorqueHours(),
+        round.order().order(),
+        round.pass(),
+        round.fullPass(),
+        round.lastRound(),
+        passes,
+        fasteners,
+        round.nextFastener(),
+        round.finished(),
+        round.missing(),
+        wrench.wrench().map(Wrench::id),
+        wrench.because(),
+        clampKn(f));
+  }
+
+  /** Clamp force of one fastener at the target, kN, from the thread's nominal size. */
+  private static double clampKn(Handling.Fastening f) {
+    if (!f.thread().matches("M\\d+")) {
+      return 0;
+    }
+    double diameterMm = Double.parseDouble(f.thread().substring(1));
+    return ClampForce.newtons(f.targetNm(), diameterMm, ClampForce.Threads.DRY) / 1000;
+  }
+}

@@ -1,0 +1,51 @@
+package isokinon.server.work;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** The few turns of phrase that several sentences share. */
+public final class Words {
+
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
+
+  private Words() {}
+
+  /** A tool id in words: {@code socket-13} is a 13 mm socket. */
+  public static String tool(String id) {
+    int dash = id.lastIndexOf('-');
+    boolean sized = dash > 0 && id.substring(dash + 1).matches("\\d+");
+    String name = (sized ? id.substring(0, dash) : id).replace('-', ' ');
+    return sized
+        ? id.substring(dash + 1) + " mm " + name
+        : name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+  }
+
+  /** A number without needless decimals. */
+  public static String plain(double value) {
+    double rounded = Math.round(value * 1000) / 1000.0;
+    return rounded == Math.rint(rounded) ? Long.toString((long) rounded) : Double.toString(rounded);
+  }
+
+  /** A day as people write it. */
+  public static String day(LocalDate day) {
+    return DAY.format(day);
+  }
+
+  /** A kebab-case id as words. */
+  public static String words(String id) {
+    return id.replace('-', ' ');
+  }
+
+  /** The first letter raised. */
+  public static String sentence(String text) {
+    return text.isEmpty()
+        ? text
+        : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+  }
+
+  /** {@code 1 part}, {@code 2 parts}. */
+  public static String count(long n, String one) {
+    return n + " " + one + (n == 1 ? "" : "s");
+  }
+}
