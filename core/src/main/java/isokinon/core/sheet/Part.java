@@ -68,8 +68,16 @@ public record Part(
    * @param line id of the centre line the part stands on
    * @param at order along the line; parts with the same value share a column
    * @param side A, B or empty
+   * @param faces the face that must look one way, in a word; empty where it cannot go wrong
+   * @param toward which way that face looks: the middle of the stack or away from it
    */
-  public record Place(String line, double at, String side) {}
+  public record Place(String line, double at, String side, String faces, Toward toward) {}
+
+  /** Which way a face looks along its line. */
+  public enum Toward implements Code {
+    IN,
+    OUT
+  }
 
   /**
    * A measured limit. Where {@code renew < watch}, smaller is worse.

@@ -139,7 +139,11 @@ public final class SheetReader {
             .map(
                 p ->
                     new Part.Place(
-                        p.required("line"), p.number("at", 0, -1000, 1000), p.text("side"))),
+                        p.required("line"),
+                        p.number("at", 0, -1000, 1000),
+                        p.text("side"),
+                        p.text("faces"),
+                        p.code("toward", Part.Toward.class, Part.Toward.IN))),
         f.text("facing"),
         Set.copyOf(care),
         f.each(

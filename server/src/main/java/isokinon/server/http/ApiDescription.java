@@ -1,18 +1,20 @@
 package isokinon.server.http;
 
-import com.fasterxml.jackson.databind.JavaType;
-import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.Schema;
-import java.lang.reflect.ParameterizedType;
-import java.lang.reflect.Type;
+import isokinon.server.work.BenchView;
+import isokinon.server.work.Floor;
+import isokinon.server.work.Pumps;
+import isokinon.server.work.WetEnds;
+import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springdoc.core.customizers.OpenApiCustomizer;
-import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -23,36 +25,37 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDescription {
 
-  @Bean
-  PropertyCustomizer optionalIsNullable() {
-    return (property, type) -> isOptional(type) ? nullable(property) : property;
-  }
+  /** Classes whose nested records are answers. */
+  private static final List<Class<?>> ANSWERS =
+      List.of(BenchView.class, Floor.class, Pumps.class, WetEnds.class, ComputeController.class);
 
   @Bean
-  OpenApiCustomizer allFieldsRequired() {
+  OpenApiCustomizer requiredAndNullable() {
+    Map<String, Class<?>> records =
+        ANSWERS.stream()
+            .flatMap(c -> Stream.concat(Stream.of(c), Stream.of(c.getDeclaredClasses())))
+            .filter(Class::isRecord)
+            .collect(Collectors.toMap(Class::getSimpleName, c -> c));
     return api -> {
       api.setInfo(
           new Info().title("Isokinon").version("v1").description("Pump rebuilds, computed"));
       api.setServers(List.of());
-      for (Map.Entry<String, Schema> entry : api.getComponents().getSchemas().entrySet()) {
-        Schema<?> schema = entry.getValue();
-        if (schema.getProperties() != null && !isQuestion(entry.getKey())) {
-          schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
-        }
-      }
+      api.getComponents().getSchemas().forEach((name, schema) -> describe(name, schema, records));
     };
   }
 
-  private static boolean isQuestion(String name) {
-    return name.endsWith("Question") || name.endsWith("Request");
-  }
-
-  private static boolean isOptional(AnnotatedType type) {
-    Type t = type.getType();
-    if (t instanceof JavaType java) {
-      return java.getRawClass() == Optional.class;
+  private static void describe(String name, Schema<?> schema, Map<String, Class<?>> records) {
+    if (schema.getProperties() == null || name.endsWith("Question") || name.endsWith("Request")) {
+      return;
     }
-    return t instanceof ParameterizedType p && p.getRawType() == Optional.class;
+    schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
+    if (records.containsKey(name)) {
+      for (RecordComponent field : records.get(name).getRecordComponents()) {
+        if (field.getType() == Optional.class) {
+          schema.getProperties().computeIfPresent(field.getName(), (n, p) -> nullable(p));
+        }
+      }
+    }
   }
 
   private static Schema<?> nullable(Schema<?> property) {

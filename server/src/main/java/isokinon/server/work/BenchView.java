@@ -52,6 +52,8 @@ public record BenchView(
       String side,
       int count,
       String facing,
+      String faces,
+      String toward,
       List<String> care,
       String where,
       String state,

@@ -78,6 +78,8 @@ final class RailViewer {
                   place.side(),
                   p.count(),
                   p.facing(),
+                  place.faces(),
+                  place.toward().code(),
                   p.care().stream().map(Part.Care::code).sorted().toList(),
                   where,
                   known.state(),
