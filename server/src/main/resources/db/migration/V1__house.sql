@@ -84,6 +84,7 @@ create table rebuild (
   opened_at timestamp with time zone not null,
   opened_by varchar(4) not null,
   reason varchar(2000) not null,
+  fitted_material varchar(20) not null,
   hours_then double precision not null,
   closed_at timestamp with time zone
 );

@@ -153,7 +153,7 @@ public final class Planner {
           .filter(part -> sheet.part(part).map(Part::oneTime).orElse(false))
           .forEach(
               part ->
-                  because.putIfAbsent(part, "one-time part, its joint is opened by " + step.id()));
+                  because.putIfAbsent(part, "one-time part, its joint is opened: " + step.strip()));
     }
     return sheet.parts().stream()
         .filter(p -> because.containsKey(p.id()))

@@ -36,6 +36,7 @@ public final class Rebuild {
   private static final Duration LONGEST_GAP = Duration.ofMinutes(30);
 
   private final Sheet sheet;
+  private final Fitted fitted;
   private final List<BenchEvent> events = new ArrayList<>();
   private final Set<String> renew = new LinkedHashSet<>();
   private final Set<String> inspect = new LinkedHashSet<>();
@@ -53,13 +54,14 @@ public final class Rebuild {
   private boolean handedBack;
   private Optional<Plan> plan = Optional.empty();
 
-  private Rebuild(Sheet sheet) {
+  private Rebuild(Sheet sheet, Fitted fitted) {
     this.sheet = sheet;
+    this.fitted = fitted;
   }
 
-  /** The rebuild after {@code events}, which are in order. */
-  public static Rebuild replay(Sheet sheet, List<BenchEvent> events) {
-    Rebuild rebuild = new Rebuild(sheet);
+  /** The rebuild of a pump with {@code fitted} in it after {@code events}, which are in order. */
+  public static Rebuild replay(Sheet sheet, Fitted fitted, List<BenchEvent> events) {
+    Rebuild rebuild = new Rebuild(sheet, fitted);
     events.forEach(rebuild::apply);
     rebuild.makePlan();
     return rebuild;
@@ -160,6 +162,16 @@ public final class Rebuild {
   /** The sheet of this rebuild, at the revision it began with. */
   public Sheet sheet() {
     return sheet;
+  }
+
+  /** What was in the pump when it came. */
+  public Fitted fitted() {
+    return fitted;
+  }
+
+  /** The material that goes into the wearing role: the one chosen, else the one that was in it. */
+  public String goesIn() {
+    return material(fitted.role()).orElse(fitted.material());
   }
 
   /** Every event, in order. */
@@ -287,9 +299,42 @@ public final class Rebuild {
     return off;
   }
 
-  /** Parts renewed by this rebuild, ids: asked for, found bad, or spoilt by opening. */
+  /**
+   * Parts renewed by this rebuild: asked for, found bad, spoilt by opening, or called for by the
+   * material that goes in. A part that goes only with other materials is left out.
+   */
+  public List<Plan.Renewal> renewals() {
+    Map<String, Plan.Renewal> planned = new HashMap<>();
+    plan.ifPresent(p -> p.renew().forEach(r -> planned.put(r.part(), r)));
+    List<String> freed = plan.map(Plan::freed).orElse(List.of());
+    List<Plan.Renewal> renewals = new ArrayList<>();
+    for (Part part : sheet.parts()) {
+      if (!goesWith(part, goesIn())) {
+        continue;
+      }
+      if (planned.containsKey(part.id())) {
+        renewals.add(planned.get(part.id()));
+      } else if (freed.contains(part.id()) && !goesWith(part, fitted.material())) {
+        renewals.add(new Plan.Renewal(part.id(), part.count(), goesIn() + " goes in and needs it"));
+      }
+    }
+    return renewals;
+  }
+
+  /** Ids of {@link #renewals()}. */
   public List<String> renewing() {
-    return plan.map(p -> p.renew().stream().map(Plan.Renewal::part).toList()).orElse(List.of());
+    return renewals().stream().map(Plan.Renewal::part).toList();
+  }
+
+  private static boolean goesWith(Part part, String material) {
+    return part.onlyFor().isEmpty() || part.onlyFor().contains(material);
+  }
+
+  /**
+   * Whether the pump has this part at all: with the material that was in it until one is chosen.
+   */
+  public boolean present(Part part) {
+    return goesWith(part, goesIn());
   }
 
   /** Parts to be judged at inspection: off, not one-time, not renewed anyway. */
@@ -297,6 +342,7 @@ public final class Rebuild {
     List<String> freed = plan.map(Plan::freed).orElse(List.of());
     return sheet.parts().stream()
         .filter(p -> freed.contains(p.id()) && p.renew() == Part.Renew.INSPECT)
+        .filter(p -> goesWith(p, fitted.material()))
         .map(Part::id)
         .filter(p -> !askedAtTakeIn(p))
         .toList();
@@ -368,7 +414,7 @@ public final class Rebuild {
    */
   public Map<Stage, Duration> times(Instant now) {
     Map<Stage, Duration> times = new EnumMap<>(Stage.class);
-    Rebuild walk = new Rebuild(sheet);
+    Rebuild walk = new Rebuild(sheet, fitted);
     Stage stage = Stage.TAKE_IN;
     Instant since = events.isEmpty() ? now : events.get(0).at();
     for (BenchEvent event : events) {

@@ -9,7 +9,8 @@ import java.util.SplittableRandom;
 /**
  * Three years of one pump's wear parts, drawn from a stated truth with a seed made from the tag:
  * each set fails at a Weibull age, or is changed sound around its planned interval, whichever comes
- * first. The set in the pump now is given the age that the demo wants it to have.
+ * first. The set in the pump now has the age that the demo wants; earlier ones are laid back from
+ * it, each from the era that its end lies in.
  *
  * @param runs finished runs, oldest first
  * @param fittedOn day the present set went in
@@ -40,28 +41,32 @@ record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, do
       LocalDate today) {
     SplittableRandom random = new SplittableRandom(SEED * 31 + tag.hashCode());
     int nowFitted = (int) Math.round(ageNow / hoursPerDay);
+    int oldest = Math.min(DAYS, truth.get(0).fromDaysAgo());
     List<RunRow> runs = new ArrayList<>();
-    int day = Math.min(DAYS, truth.get(0).fromDaysAgo());
-    while (day > nowFitted) {
-      Era era = at(truth, day);
+    int ended = nowFitted;
+    while (true) {
+      Era era = at(truth, ended);
       double fails = era.scale() * Math.pow(-Math.log(1 - random.nextDouble()), 1 / era.shape());
       double changed = era.interval() * (0.86 + 0.2 * random.nextDouble());
       boolean failed = fails < changed;
       int lasted = (int) Math.max(3, Math.round(Math.min(fails, changed) / hoursPerDay));
-      int ended = Math.max(nowFitted, day - lasted);
-      boolean cutShort = day - lasted < nowFitted;
+      int fitted = ended + lasted;
+      if (fitted > oldest) {
+        break;
+      }
       runs.add(
+          0,
           new RunRow(
               tag,
               role,
               era.material(),
               fluid,
-              today.minusDays(day),
+              today.minusDays(fitted),
               today.minusDays(ended),
-              (day - ended) * hoursPerDay,
-              failed && !cutShort,
-              failed && !cutShort ? era.cause() : "changed sound"));
-      day = ended;
+              lasted * hoursPerDay,
+              failed,
+              failed ? era.cause() : "changed sound"));
+      ended = fitted;
     }
     return new SimulatedHistory(
         List.copyOf(runs), today.minusDays(nowFitted), ageNow, Math.round(DAYS * hoursPerDay));

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import isokinon.server.work.BenchView;
+import isokinon.server.work.Crib;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Pumps;
 import isokinon.server.work.WetEnds;
@@ -27,7 +28,13 @@ class ApiDescription {
 
   /** Classes whose nested records are answers. */
   private static final List<Class<?>> ANSWERS =
-      List.of(BenchView.class, Floor.class, Pumps.class, WetEnds.class, ComputeController.class);
+      List.of(
+          BenchView.class,
+          Crib.class,
+          Floor.class,
+          Pumps.class,
+          WetEnds.class,
+          ComputeController.class);
 
   @Bean
   OpenApiCustomizer requiredAndNullable() {

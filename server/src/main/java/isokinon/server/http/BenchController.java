@@ -5,6 +5,7 @@ import isokinon.server.papers.HandBackRecord;
 import isokinon.server.work.ActRequest;
 import isokinon.server.work.Bench;
 import isokinon.server.work.BenchView;
+import isokinon.server.work.Crib;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Rebuilds at the bench. */
@@ -28,10 +30,12 @@ class BenchController {
 
   private final Bench bench;
   private final HandBackRecord record;
+  private final Crib crib;
 
-  BenchController(Bench bench, HandBackRecord record) {
+  BenchController(Bench bench, HandBackRecord record, Crib crib) {
     this.bench = bench;
     this.record = record;
+    this.crib = crib;
   }
 
   record OpenRequest(
@@ -55,6 +59,15 @@ class BenchController {
   @PostMapping("/rebuilds/{id}/acts")
   BenchView act(@PathVariable long id, @Valid @RequestBody ActRequest request) {
     return bench.act(id, request);
+  }
+
+  @GetMapping("/wrenches/choice")
+  Crib.WrenchChoice wrench(
+      @RequestParam double targetNm,
+      @RequestParam String handleMm,
+      @RequestParam String adapterMm,
+      @RequestParam String angleDeg) {
+    return crib.choose(targetNm, handleMm, adapterMm, angleDeg);
   }
 
   @GetMapping(value = "/rebuilds/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)

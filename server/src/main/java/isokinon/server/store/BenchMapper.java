@@ -13,9 +13,10 @@ public interface BenchMapper {
 
   @Select(
       "select id from final table (insert into rebuild"
-          + " (pump, sheet_id, sheet_revision, opened_at, opened_by, reason, hours_then)"
+          + " (pump, sheet_id, sheet_revision, opened_at, opened_by, reason, fitted_material,"
+          + " hours_then)"
           + " values (#{pump}, #{sheetId}, #{sheetRevision}, #{openedAt}, #{openedBy}, #{reason},"
-          + " #{hoursThen}))")
+          + " #{fittedMaterial}, #{hoursThen}))")
   long open(RebuildRow rebuild);
 
   @Select("select * from rebuild where id = #{id}")

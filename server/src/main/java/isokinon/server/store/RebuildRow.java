@@ -2,7 +2,7 @@ package isokinon.server.store;
 
 import java.time.OffsetDateTime;
 
-/** A rebuild: which pump, which sheet revision, who opened it and why. */
+/** A rebuild: which pump, which sheet revision, who opened it and why, what was in the pump. */
 public record RebuildRow(
     long id,
     String pump,
@@ -11,5 +11,6 @@ public record RebuildRow(
     OffsetDateTime openedAt,
     String openedBy,
     String reason,
+    String fittedMaterial,
     double hoursThen,
     OffsetDateTime closedAt) {}

@@ -2,6 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Refusal;
 import isokinon.core.sheet.Handling;
@@ -96,6 +97,7 @@ public class Bench {
                 OffsetDateTime.now(clock),
                 who,
                 reason,
+                pump.material(),
                 pump.runningHours(),
                 null));
     return view(id);
@@ -131,7 +133,9 @@ public class Bench {
   private Job replay(RebuildRow row) {
     Sheet sheet = sheets.at(row.sheetId(), row.sheetRevision());
     List<BenchEvent> events = store.events(row.id()).stream().map(Bench::event).toList();
-    return new Job(row, pumps.byTag(row.pump()).orElseThrow(), Rebuild.replay(sheet, events));
+    PumpRow pump = pumps.byTag(row.pump()).orElseThrow();
+    Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
+    return new Job(row, pump, Rebuild.replay(sheet, fitted, events));
   }
 
   /**

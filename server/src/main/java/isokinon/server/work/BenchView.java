@@ -195,7 +195,12 @@ public record BenchView(
 
   /** A part that is renewed, why, and the lot booked for it. */
   public record RenewItem(
-      String part, String name, int count, String because, Optional<String> lot) {}
+      String part,
+      String name,
+      int count,
+      Optional<String> role,
+      String because,
+      Optional<String> lot) {}
 
   /** A lot on the shelf. */
   public record LotView(

@@ -86,10 +86,10 @@ public class BenchViewer {
         elapsed,
         plan.map(p -> p.minutes() + p.buildOnlyMinutes()).orElse(0.0),
         new SheetHead(sheet.id(), sheet.title(), sheet.revision(), sheet.note()),
-        RailViewer.rails(pump, rebuild),
+        RailViewer.rails(rebuild),
         steps.current(rebuild),
         next(rebuild),
-        tray(pump, rebuild),
+        tray(rebuild),
         gates(rebuild),
         exposures.stream().flatMap(e -> fluid(e).stream()).toList(),
         inspect(rebuild),
@@ -106,13 +106,13 @@ public class BenchViewer {
     String chosen =
         rebuild
             .material(pump.role())
-            .map(m -> " " + pump.material() + " out, " + m + " in.")
+            .map(m -> " " + rebuild.fitted().material() + " out, " + m + " in.")
             .orElse("");
     return new PumpHead(
         pump.tag(),
         pump.dutyTitle() + (pump.dutyNote().isEmpty() ? "" : "; " + pump.dutyNote()),
         rebuild.sheet().title()
-            + (chosen.isEmpty() ? ". " + pump.material() + " in it." : "." + chosen),
+            + (chosen.isEmpty() ? ". " + rebuild.fitted().material() + " in it." : "." + chosen),
         pump.series(),
         pump.family());
   }
@@ -165,10 +165,10 @@ public class BenchViewer {
     return next;
   }
 
-  private static List<TrayItem> tray(PumpRow pump, Rebuild rebuild) {
+  private static List<TrayItem> tray(Rebuild rebuild) {
     return rebuild.off().stream()
         .flatMap(id -> rebuild.sheet().part(id).stream())
-        .filter(p -> RailViewer.fitted(p, pump, rebuild))
+        .filter(rebuild::present)
         .map(
             p -> {
               RailViewer.Known known = RailViewer.known(p, rebuild);
@@ -241,18 +241,13 @@ public class BenchViewer {
 
   private static List<InspectItem> inspect(Rebuild rebuild) {
     Map<String, String> because =
-        rebuild.plan().stream()
-            .flatMap(p -> p.renew().stream())
+        rebuild.renewals().stream()
             .collect(Collectors.toMap(Plan.Renewal::part, Plan.Renewal::because));
     List<String> freed = rebuild.plan().map(Plan::freed).orElse(List.of());
     List<String> toJudge = rebuild.toInspect();
     return rebuild.sheet().parts().stream()
         .filter(p -> freed.contains(p.id()) && p.renew() != Part.Renew.KEEP)
-        .filter(
-            p ->
-                p.onlyFor().isEmpty()
-                    || because.containsKey(p.id())
-                    || rebuild.verdict(p.id()).isPresent())
+        .filter(rebuild::present)
         .map(
             p ->
                 new InspectItem(
@@ -292,17 +287,17 @@ public class BenchViewer {
     Sheet sheet = rebuild.sheet();
     List<RoleChoice> roles =
         rebuild.rolesToChoose().stream()
-            .map(r -> new RoleChoice(r, fittedMaterial(pump, r), rebuild.material(r)))
+            .map(r -> new RoleChoice(r, fittedMaterial(pump, rebuild, r), rebuild.material(r)))
             .toList();
     List<RenewItem> parts =
-        rebuild.plan().stream()
-            .flatMap(p -> p.renew().stream())
+        rebuild.renewals().stream()
             .map(
                 r ->
                     new RenewItem(
                         r.part(),
                         Records.part(sheet, r.part()),
                         r.count(),
+                        sheet.part(r.part()).flatMap(Part::role),
                         r.because(),
                         rebuild.lot(r.part())))
             .toList();
@@ -310,10 +305,10 @@ public class BenchViewer {
     return new DecideView(roles, parts, lots);
   }
 
-  private static String fittedMaterial(PumpRow pump, String role) {
+  private static String fittedMaterial(PumpRow pump, Rebuild rebuild, String role) {
     return switch (role) {
       case "body", "seat", "plate" -> pump.bodyMaterial();
-      default -> pump.material();
+      default -> rebuild.fitted().material();
     };
   }
 

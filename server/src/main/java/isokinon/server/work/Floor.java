@@ -67,7 +67,7 @@ public class Floor {
   /** The end of an earlier set. */
   public record Stop(double days, boolean failed, double hours, String material, String cause) {}
 
-  /** A point of the lens: days ahead and relative density, 0 to 1. */
+  /** A point of the lens: days ahead and the density of failing then, per day. */
   public record LensPoint(double days, double density) {}
 
   private final PumpMapper pumps;

@@ -54,22 +54,15 @@ final class Forecast {
     return (pump.intervalHours() - pump.age()) / pump.hoursPerDay();
   }
 
-  /** Density of the failure day over the days ahead, the highest scaled to 1. */
+  /** Density of the failure day over the days ahead, per day, given the age reached. */
   List<Floor.LensPoint> lens(int daysAhead, int points) {
-    List<Double> densities = new ArrayList<>();
     double step = (double) daysAhead / points;
     double now = life.survival(pump.age());
-    double most = 1e-12;
+    List<Floor.LensPoint> lens = new ArrayList<>();
     for (int i = 0; i <= points; i++) {
       double from = life.survival(pump.age() + i * step * pump.hoursPerDay());
       double to = life.survival(pump.age() + (i + 1) * step * pump.hoursPerDay());
-      double density = (from - to) / now;
-      densities.add(density);
-      most = Math.max(most, density);
-    }
-    List<Floor.LensPoint> lens = new ArrayList<>();
-    for (int i = 0; i <= points; i++) {
-      lens.add(new Floor.LensPoint(i * step, densities.get(i) / most));
+      lens.add(new Floor.LensPoint(i * step, (from - to) / now / step));
     }
     return lens;
   }
@@ -90,18 +83,23 @@ final class Forecast {
             ? "None of the "
                 + Words.count(runs.size(), pump.material() + " set")
                 + " finished here failed"
-            : Words.count(failed.size(), pump.material() + " set")
-                + " here gave out at "
-                + list(failed)
-                + " h";
+            : failed.size()
+                + " of "
+                + Words.count(runs.size(), pump.material() + " set")
+                + " here gave out, "
+                + ages(failed);
     return gaveOut + ". This one is at " + age + " h.";
   }
 
-  private static String list(List<RunRow> failed) {
+  private static String ages(List<RunRow> failed) {
     List<String> ages =
-        failed.stream().map(r -> Words.plain(Math.round(r.hours()))).limit(4).toList();
-    return ages.size() == 1
-        ? ages.get(0)
-        : String.join(", ", ages.subList(0, ages.size() - 1)) + " and " + ages.get(ages.size() - 1);
+        failed.stream()
+            .mapToLong(r -> Math.round(r.hours()))
+            .sorted()
+            .mapToObj(Words::plain)
+            .toList();
+    String first = ages.get(0);
+    String last = ages.get(ages.size() - 1);
+    return ages.size() == 1 ? "at " + last + " h" : "between " + first + " and " + last + " h";
   }
 }

@@ -1,5 +1,7 @@
 package isokinon.server.work;
 
+import isokinon.core.rebuild.Fitted;
+import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.store.BenchMapper;
 import isokinon.server.store.ExposureRow;
@@ -27,6 +29,7 @@ public class Pumps {
       double runningHours,
       List<DutyLine> duty,
       Optional<SheetParts> sheet,
+      List<BenchView.Rail> rails,
       List<PastRebuild> rebuilds) {}
 
   /** A fluid of the duty. */
@@ -73,6 +76,7 @@ public class Pumps {
   @Transactional(readOnly = true)
   public PumpView view(String tag) {
     PumpRow pump = pump(tag);
+    Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
     return new PumpView(
         floor.strip(pump),
         pump.area(),
@@ -83,7 +87,8 @@ public class Pumps {
         pump.consequence(),
         pump.runningHours(),
         duty(tag),
-        pump.sheet().flatMap(sheets::find).map(s -> sheetParts(s, pump)),
+        sheet.map(s -> sheetParts(s, pump)),
+        sheet.map(s -> RailViewer.rails(untouched(s, pump))).orElse(List.of()),
         bench.of(tag).stream()
             .map(
                 r ->
@@ -94,6 +99,10 @@ public class Pumps {
                         r.reason(),
                         r.closedAt() != null))
             .toList());
+  }
+
+  private static Rebuild untouched(Sheet sheet, PumpRow pump) {
+    return Rebuild.replay(sheet, new Fitted(pump.role(), pump.material()), List.of());
   }
 
   PumpRow pump(String tag) {

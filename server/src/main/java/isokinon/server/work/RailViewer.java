@@ -6,7 +6,6 @@ import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
-import isokinon.server.store.PumpRow;
 import isokinon.server.work.BenchView.Rail;
 import isokinon.server.work.BenchView.RailLine;
 import isokinon.server.work.BenchView.RailPart;
@@ -25,7 +24,7 @@ final class RailViewer {
   /** What is known of a part: its state shape, a word and a second word. */
   record Known(String state, String word, String subWord) {}
 
-  static List<Rail> rails(PumpRow pump, Rebuild rebuild) {
+  static List<Rail> rails(Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
     Set<String> inHand = inHand(rebuild);
     Set<String> off = rebuild.off();
@@ -52,17 +51,17 @@ final class RailViewer {
                               l.axes(),
                               l.note(),
                               l.mirrored(),
-                              parts(pump, rebuild, l, inHand, off)))
+                              parts(rebuild, l, inHand, off)))
                   .toList()));
     }
     return rails;
   }
 
   private static List<RailPart> parts(
-      PumpRow pump, Rebuild rebuild, Sheet.Line line, Set<String> inHand, Set<String> off) {
+      Rebuild rebuild, Sheet.Line line, Set<String> inHand, Set<String> off) {
     return rebuild.sheet().parts().stream()
         .filter(p -> p.place().map(pl -> pl.line().equals(line.id())).orElse(false))
-        .filter(p -> fitted(p, pump, rebuild))
+        .filter(rebuild::present)
         .sorted(Comparator.comparingDouble(p -> p.place().orElseThrow().at()))
         .map(
             p -> {
@@ -87,12 +86,6 @@ final class RailViewer {
                   known.subWord());
             })
         .toList();
-  }
-
-  /** Whether the pump has this part at all with the materials that go in or are in it. */
-  static boolean fitted(Part part, PumpRow pump, Rebuild rebuild) {
-    return part.onlyFor().isEmpty()
-        || part.onlyFor().contains(rebuild.material(pump.role()).orElse(pump.material()));
   }
 
   private static Set<String> inHand(Rebuild rebuild) {

@@ -10,16 +10,12 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Step;
 import isokinon.core.torque.ClampForce;
 import isokinon.core.torque.TorqueReading;
-import isokinon.core.torque.Wrench;
-import isokinon.server.store.StoresMapper;
 import isokinon.server.work.BenchView.CheckView;
 import isokinon.server.work.BenchView.FastenerView;
 import isokinon.server.work.BenchView.PassView;
 import isokinon.server.work.BenchView.Read;
 import isokinon.server.work.BenchView.StepView;
 import isokinon.server.work.BenchView.TorqueView;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -30,12 +26,10 @@ import org.springframework.stereotype.Component;
 @Component
 class StepViewer {
 
-  private final StoresMapper stores;
-  private final Clock clock;
+  private final Crib crib;
 
-  StepViewer(StoresMapper stores, Clock clock) {
-    this.stores = stores;
-    this.clock = clock;
+  StepViewer(Crib crib) {
+    this.crib = crib;
   }
 
   Optional<StepView> current(Rebuild rebuild) {
@@ -188,13 +182,7 @@ class StepViewer {
                         e.getValue().judgement().say(),
                         e.getValue().acceptedBecause()))
             .toList();
-    Wrench.Choice wrench =
-        Wrench.choose(
-            stores.wrenches().stream()
-                .map(w -> new Wrench(w.id(), w.minNm(), w.maxNm(), w.calibratedUntil(), w.clicks()))
-                .toList(),
-            f.targetNm(),
-            LocalDate.now(clock));
+    Crib.WrenchChoice wrench = crib.choose(f.targetNm());
     return new TorqueView(
         f.count(),
         f.layout().code(),
@@ -215,7 +203,7 @@ class StepViewer {
         round.nextFastener(),
         round.finished(),
         round.missing(),
-        wrench.wrench().map(Wrench::id),
+        wrench.wrench(),
         wrench.because(),
         clampKn(f));
   }

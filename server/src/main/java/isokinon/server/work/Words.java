@@ -3,11 +3,16 @@ package isokinon.server.work;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /** The few turns of phrase that several sentences share. */
 public final class Words {
 
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
+
+  /** Between two digits of the whole part, a multiple of three digits before its end. */
+  private static final Pattern THOUSANDS =
+      Pattern.compile("(?<=\\d)(?<!\\.\\d{0,3})(?=(?:\\d{3})+(?:\\.|$))");
 
   private Words() {}
 
@@ -21,10 +26,12 @@ public final class Words {
         : name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
   }
 
-  /** A number without needless decimals. */
+  /** A number without needless decimals, a thin space between its thousands. */
   public static String plain(double value) {
     double rounded = Math.round(value * 1000) / 1000.0;
-    return rounded == Math.rint(rounded) ? Long.toString((long) rounded) : Double.toString(rounded);
+    String digits =
+        rounded == Math.rint(rounded) ? Long.toString((long) rounded) : Double.toString(rounded);
+    return THOUSANDS.matcher(digits).replaceAll("\u2009");
   }
 
   /** A day as people write it. */

@@ -1,0 +1,22 @@
+import js from "@eslint/js";
+import hooks from "eslint-plugin-react-hooks";
+import ts from "typescript-eslint";
+
+export default ts.config(
+  { ignores: ["target", "node_modules", "src/api/schema.d.ts", "*.config.*"] },
+  js.configs.recommended,
+  ts.configs.strict,
+  hooks.configs.flat["recommended-latest"],
+  {
+    files: ["src/places/**", "src/parts/**"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "Literal[value=/^#[0-9a-fA-F]{3,8}$/]",
+          message: "Use a token, not a raw colour.",
+        },
+      ],
+    },
+  },
+);

@@ -1,0 +1,39 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { BrowserRouter, Route, Routes } from "react-router";
+import { Hatches } from "./drawing/Hatches";
+import { SettingsProvider } from "./parts/settings";
+import { TopBar } from "./parts/TopBar";
+import { Lost } from "./parts/States";
+import { Bench } from "./places/bench/Bench";
+import { BenchList } from "./places/bench/BenchList";
+import { Floor } from "./places/floor/Floor";
+import { Pump } from "./places/pump/Pump";
+import { WetEnds } from "./places/wetends/WetEnds";
+import { WetEndsList } from "./places/wetends/WetEndsList";
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, staleTime: 2_000, networkMode: "always" } },
+});
+
+export function App() {
+  return (
+    <QueryClientProvider client={queries}>
+      <SettingsProvider>
+        <BrowserRouter>
+          <Hatches />
+          <TopBar />
+          <Routes>
+            <Route path="/" element={<Floor />} />
+            <Route path="/floor" element={<Floor />} />
+            <Route path="/pumps/:tag" element={<Pump />} />
+            <Route path="/bench" element={<BenchList />} />
+            <Route path="/bench/:id" element={<Bench />} />
+            <Route path="/wet-ends" element={<WetEndsList />} />
+            <Route path="/wet-ends/:tag" element={<WetEnds />} />
+            <Route path="*" element={<Lost />} />
+          </Routes>
+        </BrowserRouter>
+      </SettingsProvider>
+    </QueryClientProvider>
+  );
+}

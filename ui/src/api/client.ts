@@ -1,0 +1,92 @@
+import type {
+  BenchView,
+  ChooserView,
+  Fault,
+  FloorView,
+  Person,
+  PlanAnswer,
+  PumpView,
+  RateAnswer,
+  WrenchChoice,
+  Running,
+  ActRequest,
+} from "./types";
+
+/** The server answered, and said no. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly faults: Fault[],
+    readonly now: BenchView | null,
+  ) {
+    super(message);
+  }
+}
+
+/** The server did not answer. */
+export class Away extends Error {}
+
+const GATEWAY_FAILURES = new Set([502, 503, 504]);
+
+async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/v1${path}`, init);
+  } catch {
+    throw new Away("The server does not answer.");
+  }
+  if (response.ok) return (await response.json()) as T;
+  if (GATEWAY_FAILURES.has(response.status)) throw new Away("The server does not answer.");
+  const problem = (await response.json().catch(() => ({}))) as {
+    detail?: string;
+    errors?: Fault[];
+    now?: BenchView;
+  };
+  throw new Refused(
+    response.status,
+    problem.detail ?? `The server answered ${response.status}.`,
+    problem.errors ?? [],
+    problem.now ?? null,
+  );
+}
+
+const post = <T>(path: string, body: unknown): Promise<T> =>
+  ask<T>(path, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(body),
+  });
+
+const at = encodeURIComponent;
+
+export const api = {
+  floor: () => ask<FloorView>("/floor"),
+  people: () => ask<Person[]>("/people"),
+  pump: (tag: string) => ask<PumpView>(`/pumps/${at(tag)}`),
+  wetEnds: (tag: string) => ask<ChooserView>(`/pumps/${at(tag)}/wet-ends`),
+  running: () => ask<Running[]>("/rebuilds"),
+  bench: (id: string) => ask<BenchView>(`/rebuilds/${at(id)}`),
+  open: (tag: string, who: string, reason: string) =>
+    post<BenchView>(`/pumps/${at(tag)}/rebuilds`, { who, reason }),
+  act: (id: string, act: ActRequest) => post<BenchView>(`/rebuilds/${at(id)}/acts`, act),
+  plan: (sheetId: string, renew: string[], inspect: string[]) =>
+    post<PlanAnswer>("/compute/plan", { sheetId, renew, inspect }),
+  rate: (role: string, chooser: ChooserView) =>
+    post<RateAnswer>("/compute/wet-end/rate", {
+      role,
+      exposures: chooser.duty.map(({ fluid, concentrationPct, temperatureC, share }) => ({
+        fluid,
+        concentrationPct,
+        temperatureC,
+        share,
+      })),
+      abrasion: chooser.abrasion,
+      suctionLiftM: chooser.suctionLiftM,
+    }),
+  wrench: (targetNm: number, typed: { handleMm: string; adapterMm: string; angleDeg: string }) =>
+    ask<WrenchChoice>(
+      `/wrenches/choice?${new URLSearchParams({ targetNm: String(targetNm), ...typed })}`,
+    ),
+  recordUrl: (id: number) => `/api/v1/rebuilds/${id}/record.pdf`,
+};

@@ -1,0 +1,42 @@
+import type { components } from "./schema";
+
+type Schemas = components["schemas"];
+
+export type FloorView = Schemas["FloorView"];
+export type Area = Schemas["Area"];
+export type Strip = Schemas["Strip"];
+export type PumpView = Schemas["PumpView"];
+export type ChooserView = Schemas["ChooserView"];
+export type RatedMaterial = Schemas["RatedMaterial"];
+export type KitChoice = Schemas["KitChoice"];
+export type Person = Schemas["Person"];
+export type Running = Schemas["Running"];
+export type PlanAnswer = Schemas["PlanAnswer"];
+
+export type RateAnswer = Schemas["RateAnswer"];
+export type WrenchChoice = Schemas["WrenchChoice"];
+export type RoleChoice = Schemas["RoleChoice"];
+
+export type BenchView = Schemas["BenchView"];
+export type StageMark = Schemas["StageMark"];
+export type Rail = Schemas["Rail"];
+export type RailLine = Schemas["RailLine"];
+export type RailPart = Schemas["RailPart"];
+export type StepView = Schemas["StepView"];
+export type CheckView = Schemas["CheckView"];
+export type TorqueView = Schemas["TorqueView"];
+export type Gate = Schemas["Gate"];
+export type InspectItem = Schemas["InspectItem"];
+export type LotView = Schemas["LotView"];
+export type ProofView = Schemas["ProofView"];
+export type ActRequest = Schemas["ActRequest"];
+export type ActKind = ActRequest["kind"];
+
+/** What a screen says of an act; key, seen and who are added when it is sent. */
+export type Act = Partial<Omit<ActRequest, "key" | "seen" | "who" | "kind">> & { kind: ActKind };
+
+/** A fault at a field. */
+export interface Fault {
+  path: string;
+  message: string;
+}

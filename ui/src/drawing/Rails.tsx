@@ -1,0 +1,45 @@
+import { useState } from "react";
+import type { Rail, RailPart } from "../api/types";
+import { Stack } from "./Stack";
+
+interface Props {
+  rails: Rail[];
+  onPress?: (parts: RailPart[]) => void;
+  bare?: boolean;
+}
+
+/** The stack drawing, one side of the pump at a time; the side with a part in hand shows first. */
+export function Rails({ rails, ...stack }: Props) {
+  const [chosen, setChosen] = useState("");
+  const busy = rails.find((r) => r.lines.some((l) => l.parts.some((p) => p.where === "in-hand")));
+  const shown = rails.find((r) => r.id === chosen) ?? busy ?? rails[0];
+  if (!shown) return null;
+  return (
+    <div className="relative">
+      {rails.length > 1 && (
+        <div
+          className="flex border-b border-line2 bg-card px-3"
+          role="group"
+          aria-label="Side of the pump"
+        >
+          {rails.map((r) => (
+            <button
+              key={r.id}
+              type="button"
+              aria-pressed={r.id === shown.id}
+              onClick={() => setChosen(r.id)}
+              className={`h-11 px-3 text-[14px] ${
+                r.id === shown.id
+                  ? "font-[720] underline decoration-2 underline-offset-[6px]"
+                  : "font-[560] text-muted"
+              }`}
+            >
+              {r.title}
+            </button>
+          ))}
+        </div>
+      )}
+      <Stack rail={shown} {...stack} />
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+/** How numbers are set on screen: thin spaces between thousands, no needless decimals. */
+
+const THIN = "\u2009";
+
+export function thousands(value: number): string {
+  const [whole = "", part] = String(Math.abs(value)).split(".");
+  const grouped = whole.length > 3 ? whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN) : whole;
+  return (value < 0 ? "−" : "") + grouped + (part ? `.${part}` : "");
+}
+
+export function rounded(value: number, decimals = 0): string {
+  return thousands(Number(value.toFixed(decimals)));
+}
+
+export function signed(value: number): string {
+  return (value >= 0 ? "+" : "") + rounded(value);
+}
+
+/** Minutes as hours and minutes, 112 as 1:52. */
+export function clock(minutes: number): string {
+  const whole = Math.floor(minutes);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+}
+
+export function percent(share: number): string {
+  return share > 0 && share < 0.01 ? "<1" : String(Math.round(share * 100));
+}
+
+const NM_PER_FT_LBF = 1.3558179483314;
+
+/** A torque in the unit the device is set to; only shown, never recorded from. */
+export function torque(nm: number, unit: "N·m" | "ft·lbf"): string {
+  return (unit === "N·m" ? nm : nm / NM_PER_FT_LBF).toFixed(1);
+}
+
+export function day(iso: string): string {
+  return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", {
+    day: "numeric",
+    month: "short",
+  });
+}
+
+/** A unit as it is shown; the sheet writes degrees without the sign. */
+export function unitWord(unit: string): string {
+  return unit === "degC" ? "°C" : unit;
+}
+
+/** A part role as people say it. */
+export function roleWord(role: string): string {
+  return role === "o-ring" ? "O-ring" : role.replaceAll("-", " ");
+}

@@ -1,0 +1,79 @@
+import { useParams } from "react-router";
+import type { BenchView } from "../../api/types";
+import { useBench, type BenchLink } from "../../api/useBench";
+import { useSettings } from "../../parts/settings";
+import { Failed, Loading } from "../../parts/States";
+import { Banners } from "./Banners";
+import { Closed, HandBack } from "./HandBack";
+import { Decide } from "./Decide";
+import { Inspect } from "./Inspect";
+import { JobHead } from "./JobHead";
+import { MakeSafe } from "./MakeSafe";
+import { Rails } from "../../drawing/Rails";
+import { Prove } from "./Prove";
+import { StepInHand } from "./StepInHand";
+import { TakeIn } from "./TakeIn";
+
+/** The rebuild in hand. */
+export function Bench() {
+  const { id = "" } = useParams();
+  const { who } = useSettings();
+  const link = useBench(id, who);
+  if (!link.view) {
+    return link.failure ? (
+      <Failed error={link.failure} what="this rebuild" />
+    ) : (
+      <Loading what="the rebuild" />
+    );
+  }
+  return (
+    <main className="flex min-h-[calc(100vh-49.5px)] flex-col">
+      <JobHead view={link.view} />
+      <Banners link={link} />
+      <StageInHand view={link.view} link={link} />
+    </main>
+  );
+}
+
+export interface StageProps {
+  view: BenchView;
+  link: BenchLink;
+}
+
+function StageInHand({ view, link }: StageProps) {
+  const props = { view, link };
+  switch (view.stage) {
+    case "TAKE_IN":
+      return <TakeIn {...props} />;
+    case "MAKE_SAFE":
+      return <MakeSafe {...props} />;
+    case "STRIP":
+    case "BUILD":
+      return (
+        <>
+          <Rails rails={view.rails.filter((r) => r.inPlan)} />
+          <StepInHand {...props} />
+        </>
+      );
+    case "INSPECT":
+      return (
+        <>
+          <Rails rails={view.rails.filter((r) => r.inPlan)} />
+          <Inspect {...props} />
+        </>
+      );
+    case "DECIDE":
+      return <Decide {...props} />;
+    case "PROVE":
+      return (
+        <>
+          <Rails rails={view.rails.filter((r) => r.inPlan)} />
+          <Prove {...props} />
+        </>
+      );
+    case "HAND_BACK":
+      return <HandBack {...props} />;
+    default:
+      return <Closed {...props} />;
+  }
+}

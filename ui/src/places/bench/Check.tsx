@@ -1,0 +1,90 @@
+import type { CheckView } from "../../api/types";
+import { Mark } from "../../parts/Mark";
+import { Sentence } from "../../parts/States";
+import { rounded, unitWord } from "../../parts/numbers";
+import { useDraft } from "../../parts/useDraft";
+import type { StageProps } from "./Bench";
+import { faultAt } from "./Foot";
+
+/** One question of the step: a confirmation to press, or a number to read. */
+export function Check({
+  check: c,
+  number,
+  step,
+  link,
+  view,
+}: { check: CheckView; number: number; step: string } & StageProps) {
+  const said = c.answered
+    ? `${c.value === null ? "confirmed" : `${rounded(c.value, 2)} ${unitWord(c.unit)}`}, ${c.by}`
+    : "";
+  return (
+    <li className="flex min-h-[56px] items-center gap-4 border-b border-line2 py-1.5">
+      <Mark state={c.answered ? (c.passed ? "sound" : "renew") : "unknown"} size={20} />
+      <span className="min-w-0 flex-1 text-[17px] leading-[21px] font-[600]">
+        {c.ask}
+        {c.hold && (
+          <span className="ml-2 text-[13px] font-[640] whitespace-nowrap text-accent">
+            hold point
+          </span>
+        )}
+        {limits(c) && <span className="m block text-[13px] text-muted">{limits(c)}</span>}
+      </span>
+      {c.kind === "number" && (!c.answered || !c.passed) ? (
+        <NumberCheck check={c} step={step} link={link} view={view} />
+      ) : c.answered ? (
+        <span className="text-[14px] text-muted">{said}</span>
+      ) : (
+        <button
+          type="button"
+          className="press call min-w-[132px]"
+          disabled={link.busy}
+          onClick={() => void link.act({ kind: "CHECKED", step, subject: c.id })}
+          aria-label={`Confirm: ${c.ask}`}
+        >
+          Confirm <span className="m pl-1 text-[12px] font-medium text-muted">alt {number}</span>
+        </button>
+      )}
+    </li>
+  );
+}
+
+function NumberCheck({
+  check: c,
+  step,
+  link,
+  view,
+}: { check: CheckView; step: string } & StageProps) {
+  const [typed, setTyped, clear] = useDraft(`${view.id}.${step}.${c.id}`);
+  const fault = faultAt(link.faults, "value", "typed", c.id);
+  return (
+    <form
+      className="flex items-start gap-2"
+      onSubmit={async (e) => {
+        e.preventDefault();
+        if (await link.act({ kind: "CHECKED", step, subject: c.id, typed })) clear();
+      }}
+    >
+      <div className="w-[170px]">
+        <input
+          className="field m w-full text-right"
+          inputMode="decimal"
+          aria-label={`${c.ask}, ${unitWord(c.unit)}`}
+          aria-invalid={fault !== undefined}
+          value={typed}
+          onChange={(e) => setTyped(e.target.value)}
+        />
+        {fault && <Sentence>{fault}</Sentence>}
+      </div>
+      <button type="submit" className="press call" disabled={!typed || link.busy}>
+        {unitWord(c.unit)}
+      </button>
+    </form>
+  );
+}
+
+function limits(c: CheckView): string {
+  const parts = [];
+  if (c.min !== null) parts.push(`at least ${rounded(c.min, 2)}`);
+  if (c.max !== null) parts.push(`at most ${rounded(c.max, 2)}`);
+  return parts.length > 0 ? `${parts.join(", ")} ${unitWord(c.unit)}` : "";
+}

@@ -1,0 +1,111 @@
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import type { BenchView } from "../../api/types";
+import type { StageProps } from "./Bench";
+import { Foot } from "./Foot";
+
+/** What goes back with the pump. */
+export function HandBack({ view, link }: StageProps) {
+  return (
+    <div className="flex flex-1 flex-col">
+      <section className="flex-1 px-5 pt-2.5" aria-label="Hand back">
+        <h2 className="text-[31px] leading-9 font-[680]">Proved. Hand it back with its record</h2>
+        <Summary view={view} />
+      </section>
+      <Foot
+        link={link}
+        view={view}
+        main="Hand it back"
+        missing="stock is booked out, the next due date set"
+        onMain={() => void link.act({ kind: "HANDED_BACK" })}
+      >
+        <RecordLink view={view} />
+      </Foot>
+    </div>
+  );
+}
+
+/** A rebuild that is over. */
+export function Closed({ view, link }: StageProps) {
+  return (
+    <div className="flex flex-1 flex-col">
+      <section className="flex-1 px-5 pt-2.5" aria-label="Handed back">
+        <h2 className="text-[31px] leading-9 font-[680]">Handed back</h2>
+        <Summary view={view} />
+        <h3 className="head border-b-[1.5px] border-ink pt-5 pb-1">
+          What was done, {view.log.length} entries
+        </h3>
+        <ol className="columns-2 gap-8 pt-1 max-[900px]:columns-1">
+          {view.log.map((l) => (
+            <li
+              key={l.seq}
+              className="flex break-inside-avoid gap-3 border-b border-line2 py-1 text-[13.5px] leading-[17px]"
+            >
+              <span className="m text-[12.5px] text-muted">{l.at}</span>
+              <b className="m text-[12.5px]">{l.who}</b>
+              <span className="min-w-0 break-words">{l.say}</span>
+            </li>
+          ))}
+        </ol>
+      </section>
+      <Foot link={link} view={view}>
+        <RecordLink view={view} />
+        <Link
+          to="/"
+          className="press go inline-flex h-[60px] flex-1 items-center justify-center text-[23px]"
+        >
+          Back to the floor
+        </Link>
+      </Foot>
+    </div>
+  );
+}
+
+function RecordLink({ view }: { view: BenchView }) {
+  return (
+    <a
+      className="press call inline-flex h-[60px] items-center"
+      href={api.recordUrl(view.id)}
+      target="_blank"
+      rel="noreferrer"
+    >
+      Record as PDF
+    </a>
+  );
+}
+
+function Summary({ view }: { view: BenchView }) {
+  const h = view.handBack;
+  return (
+    <div className="grid grid-cols-3 gap-8 pt-3 max-[900px]:grid-cols-1">
+      <Block
+        title="Next due"
+        lines={[`${h.nextDue.charAt(0).toUpperCase()}${h.nextDue.slice(1)}`]}
+        none=""
+      />
+      <Block title="Renewed" lines={h.renewed} none="Nothing was renewed." />
+      <div>
+        <Block title="On watch" lines={h.watched} none="No part went back on watch." />
+        <div className="pt-4">
+          <Block title="Retorque after settling" lines={h.retorques} none="Nothing to retorque." />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Block({ title, lines, none }: { title: string; lines: string[]; none: string }) {
+  return (
+    <div>
+      <h3 className="head border-b-[1.5px] border-ink pb-1">{title}</h3>
+      <ul>
+        {lines.map((l) => (
+          <li key={l} className="border-b border-line2 py-1.5 text-[15px] leading-[19px]">
+            {l}
+          </li>
+        ))}
+      </ul>
+      {lines.length === 0 && <p className="py-2 text-[15px] text-soft">{none}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,187 @@
+import { scaleLinear } from "d3-scale";
+import { Link } from "react-router";
+import type { Strip } from "../../api/types";
+import { Failure } from "../../drawing/eventMarks";
+import { PumpKind } from "../../drawing/PumpKind";
+import { asState, Mark, MarkAt, STATE_WORDS } from "../../parts/Mark";
+import { day, percent, rounded } from "../../parts/numbers";
+import { ToTheBench } from "./ToTheBench";
+
+/** One pump's summary beside the floor: the chance, why, and what to do about it. */
+export function PumpSummary({ pump }: { pump: Strip }) {
+  const onBench = pump.rebuild !== null;
+  return (
+    <aside
+      aria-label={`${pump.tag} in short`}
+      className="sticky top-0 h-[calc(100vh-48px)] min-h-[640px] self-start overflow-y-auto border-l-[1.5px] border-ink bg-card px-5 pt-3.5 pb-5 max-[1000px]:static max-[1000px]:h-auto max-[1000px]:border-t-[1.5px] max-[1000px]:border-l-0"
+    >
+      <div className="flex items-center justify-between">
+        <h2 className="tag text-[40px] leading-[42px]">{pump.tag}</h2>
+        <PumpKind family={pump.family} scale={1.5} />
+      </div>
+      <p className="pt-1 text-[14.5px] leading-[18px]">
+        <b className="font-[640]">{pump.dutyTitle}</b>
+        <br />
+        <span className="text-muted">{pump.dutyNote}</span>
+      </p>
+      <hr className="my-3 border-line" />
+      {onBench ? (
+        <p className="text-[27px] leading-8 font-[680] text-accent">
+          On the bench: {pump.rebuildStage}
+        </p>
+      ) : (
+        <Chance pump={pump} />
+      )}
+      <p className="pt-2 text-[16px] leading-[22px]">{pump.because}</p>
+      <Lives pump={pump} />
+      <dl className="grid grid-cols-3 gap-2 border-t border-line pt-3">
+        <Figure name="Run" value={rounded(pump.hours)} unit="h" />
+        {pump.strokes > 0 && <Figure name="Strokes" value={millions(pump.strokes)} unit="M" />}
+        <Figure
+          name="Fitted"
+          value={day(pump.fittedOn).split(" ")[0] ?? ""}
+          unit={day(pump.fittedOn).split(" ")[1] ?? ""}
+        />
+      </dl>
+      <p className="mt-3 border-t border-line pt-3 text-[14px] leading-[19px]">
+        <b className="font-[640]">{due(pump)}</b>
+        <br />
+        <span className="text-soft">
+          Fixed interval {rounded(pump.intervalHours)} h, {rounded(pump.hoursPerDay)} h a day.{" "}
+          {pump.planDays === null ? "No plan." : `Planned in ${rounded(pump.planDays)} days.`}
+        </span>
+      </p>
+      <ToTheBench
+        tag={pump.tag}
+        hasSheet={pump.hasSheet}
+        rebuild={pump.rebuild}
+        reason={due(pump)}
+      />
+      <p className="flex justify-between pt-3 text-[15px] font-[620]">
+        <Link className="under" to={`/pumps/${pump.tag}`}>
+          This pump's page
+        </Link>
+        <Link className="under" to={`/wet-ends/${pump.tag}`}>
+          Wet ends for its duty
+        </Link>
+      </p>
+    </aside>
+  );
+}
+
+function Chance({ pump }: { pump: Strip }) {
+  const fifths = Math.round(pump.risk30 * 5);
+  return (
+    <div>
+      <div className="flex items-end justify-between">
+        <p className="m text-[66px] leading-[58px] font-semibold tracking-[-.05em]">
+          {percent(pump.risk30)}
+          <span className="ml-1 text-[24px] font-medium tracking-normal text-muted">%</span>
+        </p>
+        {fifths > 0 && (
+          <div className="text-right text-[13.5px] leading-5 font-[640]">
+            <svg width="96" height="18" aria-hidden className="block">
+              {Array.from({ length: 5 }, (_, i) =>
+                i < fifths ? (
+                  <MarkAt key={i} state="renew" x={9 + i * 19} y={9} r={8} />
+                ) : (
+                  <circle
+                    key={i}
+                    cx={9 + i * 19}
+                    cy={9}
+                    r={7.2}
+                    fill="none"
+                    stroke="var(--ink)"
+                    strokeWidth={1.5}
+                  />
+                ),
+              )}
+            </svg>
+            about {fifths} in 5
+          </div>
+        )}
+      </div>
+      <p className="flex items-center gap-2 pt-2 text-[15px] font-[640]">
+        <Mark state={asState(pump.state)} size={17} />
+        {pump.state === "unknown"
+          ? "chance in 30 days, no history"
+          : "chance of failing in the next 30 days"}
+        <span className="sr-only">, {STATE_WORDS[asState(pump.state)]}</span>
+      </p>
+    </div>
+  );
+}
+
+const RULER = 258;
+
+/** How long sets of this material lasted here, and where this one is. */
+function Lives({ pump }: { pump: Strip }) {
+  const longest = Math.max(pump.hours, pump.intervalHours, ...pump.failedAt) * 1.1;
+  const x = scaleLinear()
+    .domain([0, longest])
+    .nice()
+    .range([1, RULER + 1]);
+  const ticks = x.ticks(4);
+  const at = x(pump.hours);
+  return (
+    <svg
+      viewBox="0 0 260 76"
+      className="mt-2 block w-full max-w-[300px]"
+      role="img"
+      aria-label={`This set is at ${Math.round(pump.hours)} hours; failures here at ${pump.failedAt.map(Math.round).join(", ") || "none"}`}
+    >
+      <text
+        x={Math.min(200, Math.max(44, at))}
+        y={12}
+        textAnchor="middle"
+        fontSize={13.5}
+        fontWeight={680}
+        fill="var(--ink)"
+      >
+        this set, {rounded(pump.hours)} h
+      </text>
+      <path d={`M1,37L${at},45V50H1Z`} fill="var(--soft)" />
+      <path d={`M1,50H${RULER + 1}`} stroke="var(--ink)" strokeWidth={1.2} />
+      {ticks.map((t) => (
+        <g key={t}>
+          <path d={`M${x(t)},50V57`} stroke="var(--ink)" />
+          <text
+            className="m"
+            x={x(t)}
+            y={71}
+            fontSize={12}
+            textAnchor={t === 0 ? "start" : x(t) > 240 ? "end" : "middle"}
+            fill="var(--muted)"
+          >
+            {rounded(t)}
+          </text>
+        </g>
+      ))}
+      {pump.failedAt.map((h, i) => (
+        <Failure key={i} x={x(h)} y={38} h={11} />
+      ))}
+      <path d={`M${at},18V58`} stroke="var(--ink)" strokeWidth={2} />
+    </svg>
+  );
+}
+
+function Figure({ name, value, unit }: { name: string; value: string; unit: string }) {
+  return (
+    <div>
+      <dt className="text-[12.5px] text-muted">{name}</dt>
+      <dd className="m text-[21px] leading-6 font-semibold tracking-[-.02em]">
+        {value}
+        <span className="ml-1 text-[12.5px] font-medium tracking-normal text-muted">{unit}</span>
+      </dd>
+    </div>
+  );
+}
+
+const millions = (strokes: number) => (strokes / 1e6).toFixed(1);
+
+/** How the pump stands to its interval, in words. */
+function due(pump: Strip): string {
+  const days = Math.round(Math.abs(pump.dueDays));
+  const word = days === 1 ? "day" : "days";
+  return pump.dueDays < 0 ? `${days} ${word} past its interval` : `Due in ${days} ${word}`;
+}

@@ -1,0 +1,190 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams } from "react-router";
+import { api } from "../../api/client";
+import type { PumpView } from "../../api/types";
+import { Rails } from "../../drawing/Rails";
+import { kindName, PumpKind } from "../../drawing/PumpKind";
+import { asState, Mark } from "../../parts/Mark";
+import { percent, rounded } from "../../parts/numbers";
+import { Failed, Loading } from "../../parts/States";
+import { ToTheBench } from "../floor/ToTheBench";
+import { HistoryLine } from "./HistoryLine";
+
+/** One pump's life: its duty, what is fitted, what happened to it, what is next. */
+export function Pump() {
+  const { tag = "" } = useParams();
+  const pump = useQuery({ queryKey: ["pump", tag], queryFn: () => api.pump(tag) });
+  if (pump.error && !pump.data) return <Failed error={pump.error} what={`pump ${tag}`} />;
+  if (!pump.data) return <Loading what={tag} />;
+  const p = pump.data;
+  return (
+    <main>
+      <header className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">
+        <h1 className="tag text-[44px] leading-[46px]">{p.strip.tag}</h1>
+        <PumpKind family={p.strip.family} scale={1.5} />
+        <div className="min-w-0 flex-1 leading-5">
+          <p className="truncate text-[16px] font-[600]">
+            {p.strip.dutyTitle}
+            {p.strip.dutyNote && `; ${p.strip.dutyNote}`}
+          </p>
+          <p className="truncate text-[14px] text-muted">
+            {p.area}. {kindName(p.strip.family)}, {p.strip.series}, unit {p.serial}
+          </p>
+        </div>
+      </header>
+      {p.rails.length > 0 && <Rails rails={p.rails} bare />}
+      <div className="grid min-h-[420px] grid-cols-[minmax(0,1fr)_320px] max-[1000px]:grid-cols-1">
+        <div className="min-w-0 px-5 pb-8">
+          <h2 className="head pt-3 pb-1">Three years, and what is ahead</h2>
+          <HistoryLine pump={p.strip} />
+          <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-8 pt-4 max-[860px]:grid-cols-1">
+            <Duty pump={p} />
+            <Sets pump={p} />
+          </div>
+        </div>
+        <aside
+          className="border-l-[1.5px] border-ink bg-card px-5 pt-3 pb-6 max-[1000px]:border-t max-[1000px]:border-l-0"
+          aria-label="Now"
+        >
+          <Now pump={p} />
+          <Papers pump={p} />
+        </aside>
+      </div>
+    </main>
+  );
+}
+
+function Now({ pump: p }: { pump: PumpView }) {
+  const s = p.strip;
+  const days = Math.round(Math.abs(s.dueDays));
+  const due = s.dueDays < 0 ? `${days} days past its interval` : `due in ${days} days`;
+  return (
+    <>
+      <p className="flex items-center gap-2.5 text-[18px] font-[680]">
+        <Mark state={asState(s.state)} size={20} />
+        {s.rebuild === null
+          ? `${percent(s.risk30)} % in 30 days, ${due}`
+          : `On the bench: ${s.rebuildStage}`}
+      </p>
+      <p className="pt-2 text-[15px] leading-5">{s.because}</p>
+      <dl className="grid grid-cols-2 gap-x-4 gap-y-2 pt-3">
+        <Figure name="In it" value={s.material} unit="" />
+        <Figure name="Since" value={s.fittedOn} unit="" />
+        <Figure name="This set" value={rounded(s.hours)} unit="h" />
+        <Figure name="Counter" value={rounded(p.runningHours)} unit="h" />
+        {s.strokes > 0 && (
+          <Figure name="Strokes" value={(s.strokes / 1e6).toFixed(1)} unit="million" />
+        )}
+        <Figure name="Interval" value={rounded(s.intervalHours)} unit="h" />
+      </dl>
+      <ToTheBench tag={s.tag} hasSheet={s.hasSheet} rebuild={s.rebuild} reason={due} />
+      <Link className="press mt-2 flex items-center justify-center" to={`/wet-ends/${s.tag}`}>
+        Wet ends for this duty
+      </Link>
+    </>
+  );
+}
+
+function Figure({ name, value, unit }: { name: string; value: string; unit: string }) {
+  return (
+    <div>
+      <dt className="text-[12.5px] text-muted">{name}</dt>
+      <dd className="m text-[18px] leading-6 font-semibold tracking-[-.02em]">
+        {value} <span className="text-[12.5px] font-medium text-muted">{unit}</span>
+      </dd>
+    </div>
+  );
+}
+
+function Duty({ pump: p }: { pump: PumpView }) {
+  return (
+    <section aria-label="Duty">
+      <h2 className="head border-b-[1.5px] border-ink pb-1">Duty</h2>
+      {p.duty.length === 0 && <p className="py-2 text-[15px] text-soft">It moves air, no fluid.</p>}
+      {p.duty.map((d) => (
+        <div
+          key={d.fluid}
+          className="flex items-baseline justify-between gap-3 border-b border-line2 py-1.5"
+        >
+          <span className="min-w-0">
+            <b className="text-[15px] font-[640]">{d.name}</b>
+            {d.note && <span className="block text-[13px] text-muted">{d.note}</span>}
+          </span>
+          <span className="m text-[14px] whitespace-nowrap">
+            {rounded(d.concentrationPct, 1)} %, {rounded(d.temperatureC)} °C,{" "}
+            {rounded(d.share * 100)} % of time
+          </span>
+        </div>
+      ))}
+      <p className="pt-2 text-[14px] text-soft">
+        Solids wear {p.abrasion}. Suction lift {rounded(p.suctionLiftM, 1)} m.{" "}
+        {rounded(p.strip.hoursPerDay)} h a day. Body {p.bodyMaterial}.{" "}
+        {p.consequence === "high"
+          ? "A failure harms people or the place."
+          : "A failure stops the line."}
+      </p>
+    </section>
+  );
+}
+
+function Sets({ pump: p }: { pump: PumpView }) {
+  const stops = [...p.strip.stops].reverse();
+  return (
+    <section aria-label="Sets that ran">
+      <h2 className="head border-b-[1.5px] border-ink pb-1">Sets that ran, latest first</h2>
+      {stops.length === 0 && (
+        <p className="py-2 text-[15px] text-soft">This is the first set on record.</p>
+      )}
+      <ul>
+        {stops.map((s) => (
+          <li
+            key={s.days}
+            className="flex items-center gap-3 border-b border-line2 py-1.5 text-[14.5px]"
+          >
+            <Mark state={s.failed ? "renew" : "sound"} size={15} />
+            <span className="w-20 font-[660]">{s.material}</span>
+            <span className="m w-20 text-right text-[14px]">{rounded(s.hours)} h</span>
+            <span className="min-w-0 flex-1 truncate text-soft">{s.cause}</span>
+            <span className="text-[13px] whitespace-nowrap text-muted">
+              {rounded(-s.days)} days ago
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Papers({ pump: p }: { pump: PumpView }) {
+  return (
+    <section className="pt-5" aria-label="Rebuilds here">
+      <h2 className="head border-b-[1.5px] border-ink pb-1">Rebuilds here</h2>
+      {p.rebuilds.length === 0 && (
+        <p className="py-2 text-[14.5px] text-soft">None recorded at this bench yet.</p>
+      )}
+      <ul>
+        {p.rebuilds.map((r) => (
+          <li
+            key={r.id}
+            className="flex min-h-12 items-center justify-between border-b border-line2 text-[14.5px]"
+          >
+            <Link to={`/bench/${r.id}`} className="py-3 font-[640]">
+              {r.opened}, {r.by}
+              <span className="pl-2 font-normal text-muted">
+                {r.closed ? "handed back" : "in hand"}
+              </span>
+            </Link>
+            <a
+              className="border-b border-ink py-1"
+              href={api.recordUrl(r.id)}
+              target="_blank"
+              rel="noreferrer"
+            >
+              Record
+            </a>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
