@@ -67,8 +67,7 @@ export const api = {
   wetEnds: (tag: string) => ask<ChooserView>(`/pumps/${at(tag)}/wet-ends`),
   running: () => ask<Running[]>("/rebuilds"),
   bench: (id: string) => ask<BenchView>(`/rebuilds/${at(id)}`),
-  open: (tag: string, who: string, reason: string) =>
-    post<BenchView>(`/pumps/${at(tag)}/rebuilds`, { who, reason }),
+  open: (tag: string, who: string, reason: string) => post<BenchView>(`/pumps/${at(tag)}/rebuilds`, { who, reason }),
   act: (id: string, act: ActRequest) => post<BenchView>(`/rebuilds/${at(id)}/acts`, act),
   plan: (sheetId: string, renew: string[], inspect: string[]) =>
     post<PlanAnswer>("/compute/plan", { sheetId, renew, inspect }),
@@ -85,8 +84,6 @@ export const api = {
       suctionLiftM: chooser.suctionLiftM,
     }),
   wrench: (targetNm: number, typed: { handleMm: string; adapterMm: string; angleDeg: string }) =>
-    ask<WrenchChoice>(
-      `/wrenches/choice?${new URLSearchParams({ targetNm: String(targetNm), ...typed })}`,
-    ),
+    ask<WrenchChoice>(`/wrenches/choice?${new URLSearchParams({ targetNm: String(targetNm), ...typed })}`),
   recordUrl: (id: number) => `/api/v1/rebuilds/${id}/record.pdf`,
 };

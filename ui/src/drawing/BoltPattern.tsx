@@ -14,8 +14,7 @@ export function boltPlaces(count: number, layout: string): Point[] {
   if (count === 1) return [[C, C]];
   if (layout === "rectangle") {
     const top = Math.ceil(count / 2);
-    const at = (i: number, of: number) =>
-      C + (of === 1 ? 0 : (i / (of - 1) - 0.5) * 2 * (PITCH - 6));
+    const at = (i: number, of: number) => C + (of === 1 ? 0 : (i / (of - 1) - 0.5) * 2 * (PITCH - 6));
     return Array.from({ length: count }, (_, i): Point =>
       i < top ? [at(i, top), C - 44] : [at(count - 1 - i, count - top), C + 44],
     );
@@ -53,26 +52,11 @@ export function BoltPattern({ torque, current, onChoose }: Props) {
           key={n}
           from={place(n)}
           to={place(order[i + 1] ?? n)}
-          state={
-            currentAt < 0
-              ? "order"
-              : i + 1 < currentAt
-                ? "done"
-                : i + 1 === currentAt
-                  ? "now"
-                  : "order"
-          }
+          state={currentAt < 0 ? "order" : i + 1 < currentAt ? "done" : i + 1 === currentAt ? "now" : "order"}
         />
       ))}
       {order.map((n) => (
-        <Bolt
-          key={n}
-          n={n}
-          at={place(n)}
-          torque={torque}
-          current={n === current}
-          onChoose={onChoose}
-        />
+        <Bolt key={n} n={n} at={place(n)} torque={torque} current={n === current} onChoose={onChoose} />
       ))}
     </svg>
   );
@@ -82,14 +66,7 @@ function Joint({ layout, count }: { layout: string; count: number }) {
   if (layout === "rectangle" && count > 1) {
     return (
       <g fill="none" stroke="var(--ink)">
-        <rect
-          x={8}
-          y={C - 70}
-          width={SIZE - 16}
-          height={140}
-          fill="var(--card)"
-          strokeWidth={1.4}
-        />
+        <rect x={8} y={C - 70} width={SIZE - 16} height={140} fill="var(--card)" strokeWidth={1.4} />
         <rect x={30} y={C - 20} width={SIZE - 60} height={40} strokeWidth={0.9} />
         <path
           d={`M2,${C}H${SIZE - 2}M${C},${C - 80}V${C + 80}`}
@@ -104,14 +81,7 @@ function Joint({ layout, count }: { layout: string; count: number }) {
     <g fill="none" stroke="var(--ink)">
       <circle cx={C} cy={C} r={94} fill="var(--card)" strokeWidth={1.4} />
       <circle cx={C} cy={C} r={56} strokeWidth={0.9} />
-      <circle
-        cx={C}
-        cy={C}
-        r={PITCH}
-        stroke="var(--muted)"
-        strokeWidth={0.8}
-        strokeDasharray="12 3 2 3"
-      />
+      <circle cx={C} cy={C} r={PITCH} stroke="var(--muted)" strokeWidth={0.8} strokeDasharray="12 3 2 3" />
       <path
         d={`M2,${C}H${SIZE - 2}M${C},2V${SIZE - 2}`}
         stroke="var(--muted)"
@@ -157,9 +127,7 @@ interface BoltProps extends Omit<Props, "current"> {
 function Bolt({ n, at: [x, y], torque, current, onChoose }: BoltProps) {
   const read = torque.fasteners.find((f) => f.number === n);
   const missed = read !== undefined && read.lie !== "in-range" && read.acceptedBecause === null;
-  const say = read
-    ? `${read.readings.at(-1)} N·m, ${missed ? read.say : "answered"}`
-    : "not read yet";
+  const say = read ? `${read.readings.at(-1)} N·m, ${missed ? read.say : "answered"}` : "not read yet";
   const press = onChoose ? () => onChoose(n) : undefined;
   return (
     <g
@@ -175,9 +143,7 @@ function Bolt({ n, at: [x, y], torque, current, onChoose }: BoltProps) {
       aria-label={`Bolt ${n}, ${say}`}
     >
       {press && <circle cx={x} cy={y} r={TOUCH} fill="transparent" />}
-      {current && (
-        <circle cx={x} cy={y} r={20} fill="none" stroke="var(--accent)" strokeWidth={2} />
-      )}
+      {current && <circle cx={x} cy={y} r={20} fill="none" stroke="var(--accent)" strokeWidth={2} />}
       <path
         d={hexagon(x, y, current ? 16 : HEX)}
         fill={current ? "var(--accent)" : "var(--card)"}

@@ -48,27 +48,14 @@ export function DrawDown({ torque, current }: { torque: TorqueView; current: num
             <text x={0} y={at + 5} fontSize={14} fontWeight={580} fill="var(--ink)">
               {p.percent} %
             </text>
-            <text
-              className="m"
-              x={LEFT - 8}
-              y={at + 5}
-              textAnchor="end"
-              fontSize={12.5}
-              fill="var(--muted)"
-            >
+            <text className="m" x={LEFT - 8} y={at + 5} textAnchor="end" fontSize={12.5} fill="var(--muted)">
               {shown((torque.targetNm * p.percent) / 100, unit)}
             </text>
           </g>
         );
       })}
       <path d={`M${LEFT},${BASE}H${WIDTH - 8}`} stroke="var(--ink)" strokeWidth={1.2} />
-      <text
-        x={0}
-        y={(y(torque.minNm) + y(torque.maxNm)) / 2 + 5}
-        fontSize={15}
-        fontWeight={740}
-        fill="var(--accent)"
-      >
+      <text x={0} y={(y(torque.minNm) + y(torque.maxNm)) / 2 + 5} fontSize={15} fontWeight={740} fill="var(--accent)">
         100 %
       </text>
       <g className="m" fontSize={12.5} fontWeight={600} textAnchor="end" fill="var(--accent)">
@@ -80,15 +67,7 @@ export function DrawDown({ torque, current }: { torque: TorqueView; current: num
         </text>
       </g>
       {Array.from({ length: torque.count }, (_, i) => i + 1).map((n) => (
-        <Stem
-          key={n}
-          n={n}
-          x={x(n)}
-          y={y}
-          torque={torque}
-          current={n === current}
-          narrow={gap < 30}
-        />
+        <Stem key={n} n={n} x={x(n)} y={y} torque={torque} current={n === current} narrow={gap < 30} />
       ))}
     </svg>
   );
@@ -116,12 +95,7 @@ function Stem({ n, x, y, torque, current, narrow }: StemProps) {
     <g>
       <path d={`M${x},${BASE}V${y(top)}`} stroke={colour} strokeWidth={current ? 2 : 1.4} />
       {passed.map((p) => (
-        <path
-          key={p.number}
-          d={`M${x - 5},${y(reached(p))}H${x + 5}`}
-          stroke={colour}
-          strokeWidth={1.6}
-        />
+        <path key={p.number} d={`M${x - 5},${y(reached(p))}H${x + 5}`} stroke={colour} strokeWidth={1.6} />
       ))}
       {last !== undefined ? (
         <g>

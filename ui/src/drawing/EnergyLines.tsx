@@ -63,8 +63,7 @@ export function EnergyLines({ gates, rails }: { gates: Gate[]; rails: Rail[] }) 
 function Closed({ rails, x, y }: { rails: Rail[]; x: number; y: number }) {
   const line = rails[0]?.lines.find((l) => l.axes === 1) ?? rails[0]?.lines[0];
   if (!line) return null;
-  const middle =
-    line.parts.find((p) => p.side === "" && glyph(p.glyph).radius > 20) ?? line.parts[0];
+  const middle = line.parts.find((p) => p.side === "" && glyph(p.glyph).radius > 20) ?? line.parts[0];
   if (!middle) return null;
   const half = glyph(middle.glyph).right;
   const ends = line.parts.filter((p) => p.side !== "" && glyph(p.glyph).radius >= 55);
@@ -73,15 +72,7 @@ function Closed({ rails, x, y }: { rails: Rail[]; x: number; y: number }) {
       <path d="M-190,0H190" stroke="var(--ink)" strokeWidth={1.4} strokeDasharray="22 4 5 4" />
       {ends.map((p) => {
         const right = p.side === "B";
-        return (
-          <PartGlyph
-            key={p.id}
-            name={p.glyph}
-            x={right ? half + 2 : -half - 2}
-            y={0}
-            mirrored={right}
-          />
-        );
+        return <PartGlyph key={p.id} name={p.glyph} x={right ? half + 2 : -half - 2} y={0} mirrored={right} />;
       })}
       <PartGlyph name={middle.glyph} x={0} y={0} />
     </g>
@@ -125,11 +116,7 @@ function Source({ energy, x, y, cut }: { energy: string; x: number; y: number; c
         return (
           <path
             {...stroke}
-            d={
-              cut
-                ? "M-26,0H-18L-14,-9L-10,9L-6,-9L-2,9L2,0H8"
-                : "M-26,0H-20L-14,-9L-6,9L2,-9L10,9L16,0H26"
-            }
+            d={cut ? "M-26,0H-18L-14,-9L-10,9L-6,-9L-2,9L2,0H8" : "M-26,0H-20L-14,-9L-6,9L2,-9L10,9L16,0H26"}
           />
         );
       case "static":
@@ -140,13 +127,7 @@ function Source({ energy, x, y, cut }: { energy: string; x: number; y: number; c
           </g>
         );
       case "magnet":
-        return (
-          <path
-            {...stroke}
-            d="M14,-12H-8A12,12 0 0 0 -8,12H14V5H-8A5,5 0 0 1 -8,-5H14Z"
-            fill="var(--card)"
-          />
-        );
+        return <path {...stroke} d="M14,-12H-8A12,12 0 0 0 -8,12H14V5H-8A5,5 0 0 1 -8,-5H14Z" fill="var(--card)" />;
       case "mains":
         return (
           <g {...stroke}>
@@ -167,15 +148,7 @@ function Tag({ x, y, word }: { x: number; y: number; word: string }) {
     <g transform={`translate(${x} ${y})`}>
       <path d="M-7,6V2A7,7 0 0 1 7,2V6" fill="none" stroke="var(--ink)" strokeWidth={3} />
       <path d="M-16,6H16V24L12,28H-12L-16,24Z" fill="var(--ink)" />
-      <text
-        className="m"
-        x={0}
-        y={21}
-        textAnchor="middle"
-        fontSize={13}
-        fontWeight={700}
-        fill="var(--card)"
-      >
+      <text className="m" x={0} y={21} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--card)">
         {word}
       </text>
     </g>

@@ -6,10 +6,7 @@ const KINDS = [
   ["fine", 2.6, 45, 0.8],
 ] as const;
 
-const MATERIALS: Record<
-  string,
-  [width: number, height: number, angle: number, path: string, stroke: number]
-> = {
+const MATERIALS: Record<string, [width: number, height: number, angle: number, path: string, stroke: number]> = {
   NBR: [4, 4, 45, "M0,0V4", 2],
   EPDM: [4, 4, -45, "M0,0V4", 2],
   FKM: [4, 4, 45, "M0,0V4M0,0H4", 1.6],
@@ -35,31 +32,15 @@ export function Hatches() {
               patternUnits="userSpaceOnUse"
               patternTransform={`rotate(${angle})`}
             >
-              <path
-                d={`M0,0V${gap}`}
-                stroke={hand ? "var(--accent)" : "var(--hatch)"}
-                strokeWidth={width}
-              />
+              <path d={`M0,0V${gap}`} stroke={hand ? "var(--accent)" : "var(--hatch)"} strokeWidth={width} />
             </pattern>
           )),
         )}
-        <pattern
-          id="rubber"
-          width="3.4"
-          height="3.4"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
+        <pattern id="rubber" width="3.4" height="3.4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="3.4" height="3.4" fill="var(--soft)" />
           <path d="M0,0V3.4" stroke="var(--card)" strokeWidth="1" opacity=".7" />
         </pattern>
-        <pattern
-          id="limited"
-          width="4.4"
-          height="4.4"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
+        <pattern id="limited" width="4.4" height="4.4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0,0V4.4" stroke="var(--soft)" strokeWidth="2" />
         </pattern>
         {Object.entries(MATERIALS).map(([code, [w, h, angle, d, stroke]]) => (
@@ -89,15 +70,7 @@ export function Swatch({ material, x, y }: { material: string; x: number; y: num
   return (
     <g>
       <rect x={x} y={y} width={9} height={18} fill="var(--card)" />
-      <rect
-        x={x}
-        y={y}
-        width={9}
-        height={18}
-        fill={materialFill(material)}
-        stroke="var(--ink)"
-        strokeWidth={1}
-      />
+      <rect x={x} y={y} width={9} height={18} fill={materialFill(material)} stroke="var(--ink)" strokeWidth={1} />
     </g>
   );
 }

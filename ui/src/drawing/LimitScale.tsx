@@ -5,13 +5,7 @@ import { rounded } from "../parts/numbers";
 const WIDTH = 200;
 
 /** A measured quantity against its limits: solid good, hatched watch, dashes out. */
-export function LimitScale({
-  limit: l,
-  typed,
-}: {
-  limit: InspectItem["limits"][number];
-  typed: string;
-}) {
+export function LimitScale({ limit: l, typed }: { limit: InspectItem["limits"][number]; typed: string }) {
   const falling = l.renew < l.watch;
   const span = Math.abs(l.renew - l.watch) || Math.abs(l.renew) || 1;
   const good = falling ? l.watch + span * 1.5 : Math.max(0, l.watch - span * 1.5);
@@ -39,26 +33,14 @@ export function LimitScale({
         fill="url(#limited)"
         stroke="var(--soft)"
       />
-      <path
-        d={`M${x(l.renew)},32H${x(bad)}`}
-        stroke="var(--renew)"
-        strokeWidth={2}
-        strokeDasharray="4 3"
-      />
+      <path d={`M${x(l.renew)},32H${x(bad)}`} stroke="var(--renew)" strokeWidth={2} strokeDasharray="4 3" />
       {[
         [l.watch, "watch"],
         [l.renew, "renew"],
       ].map(([v, word]) => (
         <g key={word} textAnchor="middle">
           <path d={`M${x(Number(v))},22V44`} stroke="var(--ink)" strokeWidth={1.2} />
-          <text
-            className="m"
-            x={x(Number(v))}
-            y={58}
-            fontSize={12.5}
-            fontWeight={600}
-            fill="var(--ink)"
-          >
+          <text className="m" x={x(Number(v))} y={58} fontSize={12.5} fontWeight={600} fill="var(--ink)">
             {rounded(Number(v), 2)}
           </text>
           <text x={x(Number(v))} y={17} fontSize={12} fill="var(--muted)">

@@ -23,10 +23,7 @@ interface Placed {
 export function PartGlyph({ name, x, y, ink = "place", mirrored = false, scale = 1 }: Placed) {
   const id = useId();
   return (
-    <g
-      transform={`translate(${x} ${y}) scale(${mirrored ? -scale : scale} ${scale})`}
-      strokeLinejoin="round"
-    >
+    <g transform={`translate(${x} ${y}) scale(${mirrored ? -scale : scale} ${scale})`} strokeLinejoin="round">
       {glyph(name).strokes.map((s, i) => (
         <Inked key={i} stroke={s} ink={ink} clip={`${id}-${i}`} />
       ))}
@@ -55,26 +52,13 @@ function Inked({ stroke: s, ink, clip }: { stroke: Stroke; ink: Ink; clip: strin
     case "hollow":
       return <path d={s.d} fill="var(--paper)" />;
     case "hair":
-      return (
-        <path
-          d={s.d}
-          fill="none"
-          stroke={k.stroke}
-          strokeWidth={k.hair}
-          opacity={s.faint ? 0.6 : 1}
-        />
-      );
+      return <path d={s.d} fill="none" stroke={k.stroke} strokeWidth={k.hair} opacity={s.faint ? 0.6 : 1} />;
     case "solid":
       return <path d={s.d} fill={k.stroke} />;
     case "rubber":
       return (
         <>
-          <path
-            d={s.d}
-            fill={ink === "hand" ? k.stroke : "var(--elastomer)"}
-            stroke={k.stroke}
-            strokeWidth={k.width}
-          />
+          <path d={s.d} fill={ink === "hand" ? k.stroke : "var(--elastomer)"} stroke={k.stroke} strokeWidth={k.width} />
         </>
       );
     case "roll":

@@ -2,8 +2,7 @@
 const KINDS: Record<string, { name: string; lines: string; thick?: string; solid?: string }> = {
   "air-diaphragm": {
     name: "air-operated double-diaphragm",
-    lines:
-      "M10.5,2.5C4,3 2,7 2,11C2,15 4,19 10.5,19.5M19.5,2.5C26,3 28,7 28,11C28,15 26,19 19.5,19.5M6.6,11H23.4",
+    lines: "M10.5,2.5C4,3 2,7 2,11C2,15 4,19 10.5,19.5M19.5,2.5C26,3 28,7 28,11C28,15 26,19 19.5,19.5M6.6,11H23.4",
     thick:
       "M10.5,1V5C10.5,7.6 6.6,7.8 6.6,11C6.6,14.2 10.5,14.4 10.5,17V21M19.5,1V5C19.5,7.6 23.4,7.8 23.4,11C23.4,14.2 19.5,14.4 19.5,17V21",
   },
@@ -20,8 +19,7 @@ const KINDS: Record<string, { name: string; lines: string; thick?: string; solid
   },
   peristaltic: {
     name: "peristaltic",
-    lines:
-      "M10,11.6H20M6.3,11.6a3,3 0 1 0 6,0a3,3 0 1 0 -6,0M17.7,11.6a3,3 0 1 0 6,0a3,3 0 1 0 -6,0",
+    lines: "M10,11.6H20M6.3,11.6a3,3 0 1 0 6,0a3,3 0 1 0 -6,0M17.7,11.6a3,3 0 1 0 6,0a3,3 0 1 0 -6,0",
     thick: "M4.5,22V11.5A10.5,9.6 0 0 1 25.5,11.5V22",
     solid: "M13.5,11.6a1.5,1.5 0 1 0 3,0a1.5,1.5 0 1 0 -3,0Z",
   },
@@ -49,17 +47,7 @@ const KINDS: Record<string, { name: string; lines: string; thick?: string; solid
 };
 
 /** The glyph inside an SVG, its top left corner at x, y. */
-export function PumpKindAt({
-  family,
-  x,
-  y,
-  w = 1.5,
-}: {
-  family: string;
-  x: number;
-  y: number;
-  w?: number;
-}) {
+export function PumpKindAt({ family, x, y, w = 1.5 }: { family: string; x: number; y: number; w?: number }) {
   const k = KINDS[family];
   if (!k) return null;
   return (

@@ -17,11 +17,7 @@ export function Rails({ rails, ...stack }: Props) {
   return (
     <div className="relative">
       {rails.length > 1 && (
-        <div
-          className="flex border-b border-line2 bg-card px-3"
-          role="group"
-          aria-label="Side of the pump"
-        >
+        <div className="flex border-b border-line2 bg-card px-3" role="group" aria-label="Side of the pump">
           {rails.map((r) => (
             <button
               key={r.id}
@@ -29,9 +25,7 @@ export function Rails({ rails, ...stack }: Props) {
               aria-pressed={r.id === shown.id}
               onClick={() => setChosen(r.id)}
               className={`h-11 px-3 text-[14px] ${
-                r.id === shown.id
-                  ? "font-[720] underline decoration-2 underline-offset-[6px]"
-                  : "font-[560] text-muted"
+                r.id === shown.id ? "font-[720] underline decoration-2 underline-offset-[6px]" : "font-[560] text-muted"
               }`}
             >
               {r.title}

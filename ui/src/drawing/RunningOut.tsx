@@ -16,35 +16,19 @@ const SOON_DAYS = 30;
  * now thinning toward its expected end, the lens of when it will fail (red: within 30 days), the due
  * mark and the plan. Days count from today; {@code x} places them.
  */
-export function RunningOut({
-  pump,
-  x,
-  y,
-}: {
-  pump: Strip;
-  x: ScaleLinear<number, number>;
-  y: number;
-}) {
+export function RunningOut({ pump, x, y }: { pump: Strip; x: ScaleLinear<number, number>; y: number }) {
   const [first = 0, last = 0] = x.domain();
   const onBench = pump.rebuild !== null;
   return (
     <g>
-      <path
-        d={`M${x(first)},${y}H${x(onBench ? 0 : last)}`}
-        stroke="var(--line)"
-        strokeDasharray="14 3 3 3"
-      />
+      <path d={`M${x(first)},${y}H${x(onBench ? 0 : last)}`} stroke="var(--line)" strokeDasharray="14 3 3 3" />
       <PastSets pump={pump} x={x} y={y} />
       {!onBench && <SetNow pump={pump} x={x} y={y} />}
       {!onBench && <Lens pump={pump} x={x} y={y} />}
       {pump.stops
         .filter((s) => s.days >= first)
         .map((s) =>
-          s.failed ? (
-            <Failure key={s.days} x={x(s.days)} y={y} />
-          ) : (
-            <Planned key={s.days} x={x(s.days)} y={y} />
-          ),
+          s.failed ? <Failure key={s.days} x={x(s.days)} y={y} /> : <Planned key={s.days} x={x(s.days)} y={y} />,
         )}
       {!onBench && <Ahead pump={pump} x={x} y={y} />}
     </g>
@@ -140,9 +124,7 @@ function Lens({ pump, x, y }: Drawn) {
       <path d={lens} fill="var(--card)" opacity={0.6} />
       <g clipPath={`url(#${clip})`}>
         <path d={hatch} stroke="var(--soft)" strokeWidth={0.95} />
-        {known && (
-          <rect x={x(0)} y={y - 16} width={x(SOON_DAYS) - x(0)} height={32} fill="var(--renew)" />
-        )}
+        {known && <rect x={x(0)} y={y - 16} width={x(SOON_DAYS) - x(0)} height={32} fill="var(--renew)" />}
       </g>
       <path
         d={lens}
@@ -162,18 +144,12 @@ function Ahead({ pump, x, y }: Drawn) {
   const due = x(Math.min(last - 2, Math.max(-12, pump.dueDays)));
   const plan = pump.planDays === null ? null : x(Math.min(last - 2, pump.planDays));
   const late = pump.planDays !== null && pump.planDays > pump.dueDays;
-  const nudged =
-    plan !== null && Math.abs(plan - due) < NUDGE ? due + (late ? NUDGE : -NUDGE) : plan;
+  const nudged = plan !== null && Math.abs(plan - due) < NUDGE ? due + (late ? NUDGE : -NUDGE) : plan;
   return (
     <g>
       {pump.dueDays < last && <Due x={due} y={y} />}
       {nudged !== null && late && (
-        <path
-          d={`M${due},${y + 14}H${nudged}V${y + 7}`}
-          fill="none"
-          stroke="var(--renew)"
-          strokeWidth={2}
-        />
+        <path d={`M${due},${y + 14}H${nudged}V${y + 7}`} fill="none" stroke="var(--renew)" strokeWidth={2} />
       )}
       {nudged !== null && <Plan x={nudged} y={y} late={late} />}
     </g>

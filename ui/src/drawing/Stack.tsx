@@ -44,11 +44,7 @@ export function Stack({ rail, onPress, bare = false }: Props) {
         {columns.filter(isInHand).map((c) => (
           <g key={key(c)}>
             <path d={`M${c.from},0H${c.to}V${HEIGHT}H${c.from}Z`} fill="var(--wash)" />
-            <path
-              d={`M${c.from},0V${HEIGHT}M${c.to},0V${HEIGHT}`}
-              stroke="var(--accent)"
-              opacity={0.5}
-            />
+            <path d={`M${c.from},0V${HEIGHT}M${c.to},0V${HEIGHT}`} stroke="var(--accent)" opacity={0.5} />
           </g>
         ))}
         <Axes columns={columns} turns={turns} />
@@ -62,12 +58,7 @@ export function Stack({ rail, onPress, bare = false }: Props) {
             />
             <g transform={`translate(${t.x} ${AXIS}) scale(${t.forkLeft ? 1 : -1} 1)`}>
               <circle r={9} fill="var(--card)" stroke="var(--muted)" strokeWidth={0.9} />
-              <path
-                d="M-4.4,2.4A4.8,4.8 0 1 1 2.4,4.2"
-                fill="none"
-                stroke="var(--ink)"
-                strokeWidth={1.3}
-              />
+              <path d="M-4.4,2.4A4.8,4.8 0 1 1 2.4,4.2" fill="none" stroke="var(--ink)" strokeWidth={1.3} />
               <path d="M4.6,1.4L2.2,6.8L-0.8,2.6Z" fill="var(--ink)" />
             </g>
             <text x={t.x} y={AXIS + 48} textAnchor="middle" fontSize={12} fill="var(--muted)">
@@ -103,14 +94,7 @@ function Tray({ columns, from, to }: { columns: Column[]; from: number; to: numb
   return (
     <g>
       {columns.filter(isOff).map((c) => (
-        <rect
-          key={key(c)}
-          x={c.from}
-          y={TRAY}
-          width={c.to - c.from}
-          height={TRAY_FLOOR - TRAY}
-          fill="var(--tray)"
-        />
+        <rect key={key(c)} x={c.from} y={TRAY} width={c.to - c.from} height={TRAY_FLOOR - TRAY} fill="var(--tray)" />
       ))}
       {columns.map((c) => (
         <path key={key(c)} d={`M${c.to},${TRAY}V${TRAY_FLOOR}`} stroke="var(--line)" />
@@ -126,13 +110,7 @@ function Tray({ columns, from, to }: { columns: Column[]; from: number; to: numb
 }
 
 /** The centre line, forked where a line has an axis for each side. */
-function Axes({
-  columns,
-  turns,
-}: {
-  columns: Column[];
-  turns: { x: number; forkLeft: boolean }[];
-}) {
+function Axes({ columns, turns }: { columns: Column[]; turns: { x: number; forkLeft: boolean }[] }) {
   const runs: { from: number; to: number; forked: boolean }[] = [];
   for (const c of columns) {
     const run = runs.at(-1);
@@ -157,12 +135,7 @@ function Axes({
             />
           ))
         ) : (
-          <path
-            key={r.from}
-            d={`M${r.from},${AXIS}H${r.to}`}
-            stroke="var(--ink)"
-            strokeWidth={0.9}
-          />
+          <path key={r.from} d={`M${r.from},${AXIS}H${r.to}`} stroke="var(--ink)" strokeWidth={0.9} />
         ),
       )}
     </g>
@@ -183,8 +156,7 @@ function ColumnDrawing({ column: c, bare, onPress }: ColumnProps) {
   const press = onPress ? () => onPress(c.parts) : undefined;
   const spoken = c.parts
     .map(
-      (p) =>
-        `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[asState(p.state)]}${p.word ? `, ${p.word}` : ""}`,
+      (p) => `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[asState(p.state)]}${p.word ? `, ${p.word}` : ""}`,
     )
     .join("; ");
   return (
@@ -330,12 +302,7 @@ function Standing({ column: c, hand }: { column: Column; hand: boolean }) {
               </text>
             )}
             {!small && (
-              <text
-                x={x}
-                y={TRAY + 47}
-                fontSize={12}
-                fill={hand ? "var(--accent)" : "var(--muted)"}
-              >
+              <text x={x} y={TRAY + 47} fontSize={12} fill={hand ? "var(--accent)" : "var(--muted)"}>
                 {clip(c.parts.length > 1 && !p.subWord ? shortName(p) : p.subWord, step)}
               </text>
             )}

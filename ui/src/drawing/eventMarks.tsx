@@ -7,17 +7,7 @@ interface At {
 
 /** Planned service: an open upright tick. */
 export function Planned({ x, y }: At) {
-  return (
-    <rect
-      x={x - 2.5}
-      y={y - 11}
-      width={5}
-      height={22}
-      fill="var(--card)"
-      stroke="var(--ink)"
-      strokeWidth={1.4}
-    />
-  );
+  return <rect x={x - 2.5} y={y - 11} width={5} height={22} fill="var(--card)" stroke="var(--ink)" strokeWidth={1.4} />;
 }
 
 /** Failure: a filled notch from both sides. */

@@ -43,13 +43,7 @@ const disc = (x: number, y: number, r: number) =>
   `M${x + r},${y}A${r},${r} 0 1 1 ${x - r},${y}A${r},${r} 0 1 1 ${x + r},${y}Z`;
 
 /** A turned sleeve: cut wall above, outside below. */
-function sleeve(
-  left: number,
-  right: number,
-  outer: number,
-  inner: number,
-  grooves: number[] = [],
-): Glyph {
+function sleeve(left: number, right: number, outer: number, inner: number, grooves: number[] = []): Glyph {
   const outside = box(left, 0, right, outer);
   return {
     left,
@@ -95,9 +89,7 @@ const fluidCap: Glyph = {
     turned(CAP_OUTSIDE, 57, 11),
     hair("M-15,0V48M-47,61H-19M-43,39C-36,45 -30,46 -23,47.5"),
     hair("M-15,17C-30,16.5 -42,14 -49.6,10M-15,33C-28,32.5 -40,28 -47.5,22"),
-    hollow(
-      "M0,0L0,-44L-7,-41C-14,-41 -22,-42.4 -28,-44L-28,-66L-38,-66L-38,-36C-41,-30 -42.5,-20 -42.5,-9L-42.5,0Z",
-    ),
+    hollow("M0,0L0,-44L-7,-41C-14,-41 -22,-42.4 -28,-44L-28,-66L-38,-66L-38,-36C-41,-30 -42.5,-20 -42.5,-9L-42.5,0Z"),
     hollow(box(-15, -52.8, 0, -47.2)),
     hair("M0,0V-44M-28,-44C-31,-44 -35,-41 -38,-36"),
     cut(
@@ -128,16 +120,13 @@ const outerPlate: Glyph = {
     turned(PLATE_OUTSIDE, 36),
     hair("M-11,0V11M-20,5.5H-11M3,36V0"),
     hollow(box(-9, -4.6, 8, 0)),
-    cut(
-      "M8,-4.6L8,-31Q8,-36 3,-36Q-2,-36 -4,-32C-8,-23 -11,-17 -11,-11L-20,-11L-20,0L-9,0L-9,-4.6Z",
-    ),
+    cut("M8,-4.6L8,-31Q8,-36 3,-36Q-2,-36 -4,-32C-8,-23 -11,-17 -11,-11L-20,-11L-20,0L-9,0L-9,-4.6Z"),
     hair("M8,-4.6V0M-9,-3.2H8"),
   ],
 };
 
 const ROLL = "M0,-4.8L0,-24C0,-31.5 -16,-27.5 -16,-35.5C-16,-43 0,-39.5 0,-45";
-const ROLL_OUTSIDE =
-  "M6,0L6,48Q6,50 4,50L-4,50Q-6,50 -6,48L-6,43.6C-13,44 -19.5,41 -19.5,35L-19.5,0Z";
+const ROLL_OUTSIDE = "M6,0L6,48Q6,50 4,50L-4,50Q-6,50 -6,48L-6,43.6C-13,44 -19.5,41 -19.5,35L-19.5,0Z";
 const diaphragm: Glyph = {
   left: -20,
   right: 6,
@@ -170,8 +159,7 @@ const innerPlate: Glyph = {
   left: -6,
   right: 14,
   radius: 34,
-  outline:
-    "M-6,-29Q-6,-34 -1,-34L2,-34Q5,-34 5,-30L5,-13L14,-13L14,13L5,13L5,30Q5,34 2,34L-1,34Q-6,34 -6,29Z",
+  outline: "M-6,-29Q-6,-34 -1,-34L2,-34Q5,-34 5,-30L5,-13L14,-13L14,13L5,13L5,30Q5,34 2,34L-1,34Q-6,34 -6,29Z",
   strokes: [
     body(INNER_OUTSIDE),
     turned(INNER_OUTSIDE, 34),
@@ -182,21 +170,16 @@ const innerPlate: Glyph = {
 
 const SHAFT_END = 144;
 const shaftHalf = (s: 1 | -1): Stroke[] => [
-  hair(
-    `M${s * 124},-3.1H${s * 142}M${s * 124},3.1H${s * 142}M${s * 142},-4.4V4.4M${s * 124},-4.4V4.4`,
-  ),
+  hair(`M${s * 124},-3.1H${s * 142}M${s * 124},3.1H${s * 142}M${s * 142},-4.4V4.4M${s * 124},-4.4V4.4`),
 ];
-const flats = (x: number) =>
-  hair(`M${x},-6V6M${x + 11},-6V6M${x},-6L${x + 11},6M${x},6L${x + 11},-6`);
+const flats = (x: number) => hair(`M${x},-6V6M${x + 11},-6V6M${x},-6L${x + 11},6M${x},6L${x + 11},-6`);
 const shaft: Glyph = {
   left: -SHAFT_END,
   right: SHAFT_END,
   radius: 6,
   outline: `M-124,-6H124V-4.4H142L144,-2.6V2.6L142,4.4H124V6H-124V4.4H-142L-144,2.6V-2.6L-142,-4.4H-124Z`,
   strokes: [
-    body(
-      "M-124,-6H124V-4.4H142L144,-2.6V2.6L142,4.4H124V6H-124V4.4H-142L-144,2.6V-2.6L-142,-4.4H-124Z",
-    ),
+    body("M-124,-6H124V-4.4H142L144,-2.6V2.6L142,4.4H124V6H-124V4.4H-142L-144,2.6V-2.6L-142,-4.4H-124Z"),
     hair("M-124,2.6H124M-124,4H124", true),
     ...shaftHalf(1),
     ...shaftHalf(-1),
@@ -214,16 +197,13 @@ const centreBlock: Glyph = {
   left: -84,
   right: 84,
   radius: 74,
-  outline:
-    "M-84,-57H-69V-46L-60,-42H-56V-74H56V-42H60L69,-46V-57H84V57H69V46L60,42H-60L-69,46V57H-84Z",
+  outline: "M-84,-57H-69V-46L-60,-42H-56V-74H56V-42H60L69,-46V-57H84V57H69V46L60,42H-60L-69,46V57H-84Z",
   strokes: [
     body(BLOCK_OUTSIDE),
     turned(BLOCK_OUTSIDE, 57, 12),
     hair("M69,0V46M-69,0V46M60,0V42M-60,0V42"),
     body(disc(0, 23, 13)),
-    hair(
-      `${disc(0, 23, 9.4)}M-7.5,17.5H7.5M-9.2,20.5H9.2M-9.4,23.5H9.4M-8.6,26.5H8.6M-6.4,29.5H6.4`,
-    ),
+    hair(`${disc(0, 23, 9.4)}M-7.5,17.5H7.5M-9.2,20.5H9.2M-9.4,23.5H9.4M-8.6,26.5H8.6M-6.4,29.5H6.4`),
     body(disc(-38, 23, 8.5)),
     solid(disc(-38, 23, 5.2)),
     body(box(30, 15, 50, 30)),
@@ -418,11 +398,7 @@ const gasket: Glyph = {
   right: 4,
   radius: 34,
   outline: box(-4, -34, 4, 34),
-  strokes: [
-    rubber(box(-2.4, -34, 2.4, 0)),
-    body(box(-4, 0, 4, 34)),
-    hair("M-4,8H4M-4,16H4M-4,24H4"),
-  ],
+  strokes: [rubber(box(-2.4, -34, 2.4, 0)), body(box(-4, 0, 4, 34)), hair("M-4,8H4M-4,16H4M-4,24H4")],
 };
 
 const slidePlate: Glyph = {
@@ -430,12 +406,7 @@ const slidePlate: Glyph = {
   right: 5,
   radius: 22,
   outline: box(-7, -22, 5, 22),
-  strokes: [
-    body(box(-7, 0, 5, 22)),
-    hair("M5,0V22M1,0V22"),
-    cut(box(-7, -22, 5, 0), "fine"),
-    hair("M1,-22V22"),
-  ],
+  strokes: [body(box(-7, 0, 5, 22)), hair("M5,0V22M1,0V22"), cut(box(-7, -22, 5, 0), "fine"), hair("M1,-22V22")],
 };
 
 const slideInsert: Glyph = {
@@ -457,9 +428,7 @@ const spring: Glyph = {
   outline: box(-18, -15, 18, 15),
   strokes: [
     hair("M-18,-13V13M18,-13V13"),
-    body(
-      "M-18,13L-12,-13L-6,13L0,-13L6,13L12,-13L18,13L16,14L12,-9L6,14L0,-9L-6,14L-12,-9L-17,14Z",
-    ),
+    body("M-18,13L-12,-13L-6,13L0,-13L6,13L12,-13L18,13L16,14L12,-9L6,14L0,-9L-6,14L-12,-9L-17,14Z"),
   ],
 };
 

@@ -29,11 +29,7 @@ const rail: Rail = {
       axes: 2,
       note: "on top",
       mirrored: false,
-      parts: [
-        part("manifold", "manifold", 1),
-        part("seals", "o-rings", 1),
-        part("balls", "balls", 2),
-      ],
+      parts: [part("manifold", "manifold", 1), part("seals", "o-rings", 1), part("balls", "balls", 2)],
     },
     {
       id: "main",

@@ -59,8 +59,7 @@ export function stackLayout(rail: Rail, width: number, margin: number): StackLay
     };
   });
   const forks = raw.map((c, i) => i > 0 && raw[i - 1]?.line.axes !== c.line.axes);
-  const taken =
-    needs.reduce((sum, n) => sum + n.wide, 0) + forks.filter(Boolean).length * TURN_WIDTH;
+  const taken = needs.reduce((sum, n) => sum + n.wide, 0) + forks.filter(Boolean).length * TURN_WIDTH;
   const spare = Math.max(0, width - 2 * margin - taken) / Math.max(1, raw.length);
   const squeeze = Math.min(1, (width - 2 * margin) / taken);
   const columns: Column[] = [];

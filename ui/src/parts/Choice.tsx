@@ -20,9 +20,7 @@ export function Choice({ label, value, onChange, all, of, say = (v) => v, then =
         aria-label={`${label}: ${value ? say(value) : all}`}
         className="flex h-12 items-center gap-1.5 px-0.5"
       >
-        <span className="border-b-[1.5px] border-ink pb-px font-[660]">
-          {value ? say(value) : all}
-        </span>
+        <span className="border-b-[1.5px] border-ink pb-px font-[660]">{value ? say(value) : all}</span>
         <svg width="9" height="6" aria-hidden>
           <path d="M0,0H9L4.5,6Z" fill="var(--ink)" />
         </svg>

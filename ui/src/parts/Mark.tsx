@@ -34,25 +34,15 @@ const CUT_TO = (-12 * Math.PI) / 180;
 /** The mark inside an SVG, centred on x, y. */
 export function MarkAt({ state, x, y, r = 6 }: { state: State; x: number; y: number; r?: number }) {
   const w = Math.max(1.6, r * 0.3);
-  const at = (a: number) =>
-    `${(x + r * Math.cos(a)).toFixed(2)},${(y + r * Math.sin(a)).toFixed(2)}`;
+  const at = (a: number) => `${(x + r * Math.cos(a)).toFixed(2)},${(y + r * Math.sin(a)).toFixed(2)}`;
   const notched = `M${x},${y} L${at(CUT_TO)} A${r},${r} 0 1 1 ${at(CUT_FROM)} Z`;
   switch (state) {
     case "sound":
-      return (
-        <circle cx={x} cy={y} r={r - w / 2} fill="none" stroke="var(--sound)" strokeWidth={w} />
-      );
+      return <circle cx={x} cy={y} r={r - w / 2} fill="none" stroke="var(--sound)" strokeWidth={w} />;
     case "watch":
       return (
         <g>
-          <circle
-            cx={x}
-            cy={y}
-            r={r - w * 0.4}
-            fill="var(--card)"
-            stroke="var(--watch)"
-            strokeWidth={w * 0.8}
-          />
+          <circle cx={x} cy={y} r={r - w * 0.4} fill="var(--card)" stroke="var(--watch)" strokeWidth={w * 0.8} />
           <path d={`M${x},${y - r} A${r},${r} 0 0 0 ${x},${y + r} Z`} fill="var(--watch)" />
         </g>
       );

@@ -15,25 +15,11 @@ export function TopBar() {
   const { unit, setUnit, night, setNight } = useSettings();
   const path = useLocation().pathname;
   const here = (to: string) =>
-    to === "/"
-      ? path === "/" || path.startsWith("/floor") || path.startsWith("/pumps")
-      : path.startsWith(to);
+    to === "/" ? path === "/" || path.startsWith("/floor") || path.startsWith("/pumps") : path.startsWith(to);
   return (
     <header className="flex min-h-12 flex-wrap items-stretch border-b-[1.5px] border-ink bg-card">
-      <NavLink
-        to="/"
-        className="flex h-12 items-center gap-2.5 pr-6 pl-5"
-        aria-label="Isokinon, to the floor"
-      >
-        <svg
-          width="30"
-          height="22"
-          viewBox="0 0 30 22"
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth="2.4"
-          aria-hidden
-        >
+      <NavLink to="/" className="flex h-12 items-center gap-2.5 pr-6 pl-5" aria-label="Isokinon, to the floor">
+        <svg width="30" height="22" viewBox="0 0 30 22" fill="none" stroke="var(--ink)" strokeWidth="2.4" aria-hidden>
           <path d="M8.5,1V4.5C8.5,7 3.5,6.6 3.5,11C3.5,15.4 8.5,15 8.5,17.5V21" />
           <path d="M21.5,1V4.5C21.5,7 26.5,6.6 26.5,11C26.5,15.4 21.5,15 21.5,17.5V21" />
           <path d="M3.5,11H26.5" stroke="var(--accent)" />
@@ -83,10 +69,7 @@ export function TopBar() {
         >
           <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden>
             <circle cx="10" cy="10" r="7.2" fill="none" stroke="var(--ink)" strokeWidth="1.6" />
-            <path
-              d={night ? "M10,2.8A7.2,7.2 0 0 0 10,17.2Z" : "M10,2.8A7.2,7.2 0 0 1 10,17.2Z"}
-              fill="var(--ink)"
-            />
+            <path d={night ? "M10,2.8A7.2,7.2 0 0 0 10,17.2Z" : "M10,2.8A7.2,7.2 0 0 1 10,17.2Z"} fill="var(--ink)" />
           </svg>
         </button>
         <Who />
@@ -119,15 +102,7 @@ function Find() {
       onSubmit={submit}
       className="relative flex w-[286px] items-center gap-2.5 border-l border-line px-3.5 max-[900px]:hidden"
     >
-      <svg
-        width="22"
-        height="18"
-        viewBox="0 0 22 18"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-        aria-hidden
-      >
+      <svg width="22" height="18" viewBox="0 0 22 18" fill="none" stroke="var(--ink)" strokeWidth="1.5" aria-hidden>
         <path d="M1,5V1H5M17,1H21V5M21,13V17H17M5,17H1V13" />
         <path d="M6,5V13M9,5V13M11.5,5V13M16,5V13" strokeWidth="1.6" />
         <path d="M13.5,5V13" strokeWidth="0.9" />
@@ -151,10 +126,7 @@ function Find() {
         ))}
       </datalist>
       {miss && (
-        <p
-          role="alert"
-          className="absolute top-12 right-0 left-0 z-20 border border-ink bg-card p-3 text-[14px]"
-        >
+        <p role="alert" className="absolute top-12 right-0 left-0 z-20 border border-ink bg-card p-3 text-[14px]">
           {miss}
         </p>
       )}
@@ -174,10 +146,7 @@ function Who() {
       >
         {who || "Who?"}
       </ListboxButton>
-      <ListboxOptions
-        anchor="bottom end"
-        className="z-30 w-56 border-[1.5px] border-ink bg-card outline-none"
-      >
+      <ListboxOptions anchor="bottom end" className="z-30 w-56 border-[1.5px] border-ink bg-card outline-none">
         {(people.data ?? []).map((p) => (
           <ListboxOption
             key={p.initials}
@@ -191,9 +160,7 @@ function Who() {
             </span>
           </ListboxOption>
         ))}
-        {people.data?.length === 0 && (
-          <p className="p-4 text-[15px] text-muted">Nobody is on the shop's list yet.</p>
-        )}
+        {people.data?.length === 0 && <p className="p-4 text-[15px] text-muted">Nobody is on the shop's list yet.</p>}
       </ListboxOptions>
     </Listbox>
   );

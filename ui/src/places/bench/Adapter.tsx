@@ -46,11 +46,8 @@ export function Adapter({ torque }: { torque: TorqueView }) {
       ))}
       {choice.data && (
         <p className="text-[15px] leading-5">
-          Set the wrench to <b className="m text-[20px]">{shown(choice.data.settingNm, unit)}</b>{" "}
-          {unit}.{" "}
-          {choice.data.wrench
-            ? `Wrench ${choice.data.wrench}: ${choice.data.because}.`
-            : choice.data.because}
+          Set the wrench to <b className="m text-[20px]">{shown(choice.data.settingNm, unit)}</b> {unit}.{" "}
+          {choice.data.wrench ? `Wrench ${choice.data.wrench}: ${choice.data.because}.` : choice.data.because}
         </p>
       )}
       {choice.error instanceof Refused && <Sentence>{choice.error.message}</Sentence>}

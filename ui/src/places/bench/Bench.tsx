@@ -20,11 +20,7 @@ export function Bench() {
   const { who } = useSettings();
   const link = useBench(id, who);
   if (!link.view) {
-    return link.failure ? (
-      <Failed error={link.failure} what="this rebuild" />
-    ) : (
-      <Loading what="the rebuild" />
-    );
+    return link.failure ? <Failed error={link.failure} what="this rebuild" /> : <Loading what="the rebuild" />;
   }
   return (
     <main className="flex min-h-[calc(100vh-49.5px)] flex-col">

@@ -26,10 +26,7 @@ export function BenchList() {
       <ul>
         {running.data.map((r) => (
           <li key={r.id} className="border-b border-line2">
-            <Link
-              to={`/bench/${r.id}`}
-              className="flex min-h-[72px] items-center gap-6 hover:bg-card"
-            >
+            <Link to={`/bench/${r.id}`} className="flex min-h-[72px] items-center gap-6 hover:bg-card">
               <span className="tag w-36 text-[31px]">{r.pump}</span>
               <span className="w-28 text-[18px] font-[680] text-accent">{r.stage}</span>
               <span className="min-w-0 flex-1 truncate text-[15px] text-soft">{r.reason}</span>

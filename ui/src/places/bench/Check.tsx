@@ -22,11 +22,7 @@ export function Check({
       <Mark state={c.answered ? (c.passed ? "sound" : "renew") : "unknown"} size={20} />
       <span className="min-w-0 flex-1 text-[17px] leading-[21px] font-[600]">
         {c.ask}
-        {c.hold && (
-          <span className="ml-2 text-[13px] font-[640] whitespace-nowrap text-accent">
-            hold point
-          </span>
-        )}
+        {c.hold && <span className="ml-2 text-[13px] font-[640] whitespace-nowrap text-accent">hold point</span>}
         {limits(c) && <span className="m block text-[13px] text-muted">{limits(c)}</span>}
       </span>
       {c.kind === "number" && (!c.answered || !c.passed) ? (
@@ -48,12 +44,7 @@ export function Check({
   );
 }
 
-function NumberCheck({
-  check: c,
-  step,
-  link,
-  view,
-}: { check: CheckView; step: string } & StageProps) {
+function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: string } & StageProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.${step}.${c.id}`);
   const fault = faultAt(link.faults, "value", "typed", c.id);
   return (

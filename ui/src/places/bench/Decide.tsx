@@ -23,9 +23,7 @@ export function Decide({ view, link }: StageProps) {
   const unchosen = view.decide.roles.filter((r) => r.chosen === null);
   const lots = new Map(view.decide.lots.map((l) => [l.id, l]));
   const others = view.decide.lots.filter(
-    (l) =>
-      !chooser.data?.kits.some((k) => k.lot === l.id) &&
-      view.decide.parts.some((p) => l.covers.includes(p.part)),
+    (l) => !chooser.data?.kits.some((k) => k.lot === l.id) && view.decide.parts.some((p) => l.covers.includes(p.part)),
   );
   const fault = faultAt(link.faults, "lot", "text", "items", "role", "subject");
   const fitLot = async (id: string, inspected: string) => {
@@ -45,9 +43,7 @@ export function Decide({ view, link }: StageProps) {
           {fault && <Sentence>{fault}</Sentence>}
           <Booked view={view} />
           <Singles view={view} link={link} />
-          {chooser.data && view.decide.roles.length > 0 && (
-            <Roles view={view} link={link} chooser={chooser.data} />
-          )}
+          {chooser.data && view.decide.roles.length > 0 && <Roles view={view} link={link} chooser={chooser.data} />}
           {others.map((l) => (
             <OtherLot key={l.id} lot={l} view={view} link={link} onFit={fitLot} />
           ))}
@@ -79,21 +75,14 @@ export function Decide({ view, link }: StageProps) {
 }
 
 function missing(parts: number, roles: number): string {
-  return [
-    parts > 0 && `${parts} parts without a lot`,
-    roles > 0 && `${roles} roles without a material`,
-  ]
+  return [parts > 0 && `${parts} parts without a lot`, roles > 0 && `${roles} roles without a material`]
     .filter(Boolean)
     .join(", ");
 }
 
 function Booked({ view }: { view: BenchView }) {
   if (view.decide.parts.length === 0) {
-    return (
-      <p className="pt-4 text-[17px] text-soft">
-        Nothing is renewed: every part goes back as it came off.
-      </p>
-    );
+    return <p className="pt-4 text-[17px] text-soft">Nothing is renewed: every part goes back as it came off.</p>;
   }
   return (
     <table className="mt-2 w-full text-left">
@@ -181,15 +170,7 @@ function Roles({ view, link, chooser }: StageProps & { chooser: ChooserView }) {
   );
 }
 
-function Role({
-  role,
-  link,
-  chooser,
-}: {
-  role: RoleChoice;
-  link: StageProps["link"];
-  chooser: ChooserView;
-}) {
+function Role({ role, link, chooser }: { role: RoleChoice; link: StageProps["link"]; chooser: ChooserView }) {
   const rated = useQuery({
     queryKey: ["rate", role.role, chooser.tag],
     queryFn: () => api.rate(role.role, chooser),
@@ -208,9 +189,7 @@ function Role({
         all="choose"
         of={ratings.filter((r) => r.verdict !== "unsuited").map((r) => r.material)}
         say={(code) => `${code}${of(code) ? `, ${of(code)?.verdict}` : ""}`}
-        onChange={(code) =>
-          void (code && link.act({ kind: "MATERIAL_CHOSEN", subject: role.role, items: [code] }))
-        }
+        onChange={(code) => void (code && link.act({ kind: "MATERIAL_CHOSEN", subject: role.role, items: [code] }))}
       />
       {chosen && <Mark state={verdictState(chosen.verdict)} size={15} />}
     </li>

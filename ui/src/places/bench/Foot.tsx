@@ -17,15 +17,7 @@ interface Props {
 }
 
 /** The row of things to press under every stage: back, note, record, and the one that goes on. */
-export function Foot({
-  link,
-  view,
-  main,
-  missing = "",
-  disabled = false,
-  onMain,
-  children,
-}: Props) {
+export function Foot({ link, view, main, missing = "", disabled = false, onMain, children }: Props) {
   const [noting, setNoting] = useState(false);
   const back = () => {
     if (view.lastStep) void link.act({ kind: "STEP_UNDONE", step: view.lastStep });
@@ -68,9 +60,7 @@ export function Foot({
             title="Ctrl Enter"
           >
             <span className="text-[23px]">{main}</span>
-            <span className="max-w-[46%] text-right text-[14px] leading-4 font-[560] text-pretty">
-              {missing}
-            </span>
+            <span className="max-w-[46%] text-right text-[14px] leading-4 font-[560] text-pretty">{missing}</span>
           </button>
         )}
       </div>

@@ -32,16 +32,16 @@ export function Closed({ view, link }: StageProps) {
       <section className="flex-1 px-5 pt-2.5" aria-label="Handed back">
         <h2 className="text-[31px] leading-9 font-[680]">Handed back</h2>
         <Summary view={view} />
-        <h3 className="head border-b-[1.5px] border-ink pt-5 pb-1">
-          What was done, {view.log.length} entries
-        </h3>
+        <h3 className="head border-b-[1.5px] border-ink pt-5 pb-1">What was done, {view.log.length} entries</h3>
         <ol className="columns-2 gap-8 pt-1 max-[900px]:columns-1">
           {view.log.map((l) => (
             <li
               key={l.seq}
               className="flex break-inside-avoid gap-3 border-b border-line2 py-1 text-[13.5px] leading-[17px]"
             >
-              <span className="m text-[12.5px] text-muted">{l.at}</span>
+              <span className="m text-[12.5px] whitespace-nowrap text-muted" title={l.at}>
+                {l.at.slice(-5)}
+              </span>
               <b className="m text-[12.5px]">{l.who}</b>
               <span className="min-w-0 break-words">{l.say}</span>
             </li>
@@ -50,10 +50,7 @@ export function Closed({ view, link }: StageProps) {
       </section>
       <Foot link={link} view={view}>
         <RecordLink view={view} />
-        <Link
-          to="/"
-          className="press go inline-flex h-[60px] flex-1 items-center justify-center text-[23px]"
-        >
+        <Link to="/" className="press go inline-flex h-[60px] flex-1 items-center justify-center text-[23px]">
           Back to the floor
         </Link>
       </Foot>
@@ -78,11 +75,7 @@ function Summary({ view }: { view: BenchView }) {
   const h = view.handBack;
   return (
     <div className="grid grid-cols-3 gap-8 pt-3 max-[900px]:grid-cols-1">
-      <Block
-        title="Next due"
-        lines={[`${h.nextDue.charAt(0).toUpperCase()}${h.nextDue.slice(1)}`]}
-        none=""
-      />
+      <Block title="Next due" lines={[`${h.nextDue.charAt(0).toUpperCase()}${h.nextDue.slice(1)}`]} none="" />
       <Block title="Renewed" lines={h.renewed} none="Nothing was renewed." />
       <div>
         <Block title="On watch" lines={h.watched} none="No part went back on watch." />

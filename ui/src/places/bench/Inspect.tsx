@@ -23,14 +23,7 @@ export function Inspect({ view, link }: StageProps) {
       <Parts view={view} current={part?.part ?? ""} choose={setChosen} />
       <section className="flex flex-col" aria-label="The part looked at">
         {part && (
-          <Judge
-            key={part.part}
-            part={part}
-            open={open.length}
-            view={view}
-            link={link}
-            judged={() => setChosen("")}
-          />
+          <Judge key={part.part} part={part} open={open.length} view={view} link={link} judged={() => setChosen("")} />
         )}
       </section>
       <Consequence view={view} link={link} />
@@ -67,10 +60,7 @@ function Parts({
               >
                 {i.name}
               </span>
-              <Mark
-                state={asState(i.renewedAnyway && i.state === "unknown" ? "renew" : i.state)}
-                size={16}
-              />
+              <Mark state={asState(i.renewedAnyway && i.state === "unknown" ? "renew" : i.state)} size={16} />
             </button>
           </li>
         ))}
@@ -120,9 +110,7 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
             <p className="text-[15px] text-soft">
               {part.count > 1 && `${part.count} of them. `}
               {part.measured ||
-                (part.renewedAnyway
-                  ? `Renewed: ${part.because}.`
-                  : "Clean first, nothing abrasive on a sealing face.")}
+                (part.renewedAnyway ? `Renewed: ${part.because}.` : "Clean first, nothing abrasive on a sealing face.")}
             </p>
           </div>
         </div>
@@ -198,11 +186,7 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
             }
           : {})}
       >
-        <div
-          className="flex flex-1 gap-2.5"
-          role="group"
-          aria-label={`Judge the ${part.name}, ${open} to look at`}
-        >
+        <div className="flex flex-1 gap-2.5" role="group" aria-label={`Judge the ${part.name}, ${open} to look at`}>
           {VERDICTS.map((v, i) => (
             <button
               key={v}
@@ -224,9 +208,7 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
 
 /** What the findings do to the plan, and the way to widen the job. */
 function Consequence({ view, link }: StageProps) {
-  const shut = view.rails
-    .flatMap((r) => r.lines.flatMap((l) => l.parts))
-    .filter((p) => p.word === "left shut");
+  const shut = view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => p.word === "left shut");
   const names = new Map(shut.map((p) => [p.name, p.id]));
   return (
     <aside className="border-l border-ink px-5 pt-3 max-[1180px]:col-span-full max-[1180px]:border-t max-[1180px]:border-l-0">
@@ -262,9 +244,7 @@ function Consequence({ view, link }: StageProps) {
               })
             }
           />
-          <span className="text-[13px] text-muted">
-            The strip opens again for it; steps done stay done.
-          </span>
+          <span className="text-[13px] text-muted">The strip opens again for it; steps done stay done.</span>
         </div>
       )}
     </aside>

@@ -7,8 +7,7 @@ const STAGES_WIDTH = 8 * STEP;
 
 /** Which pump, which duty, which of the eight stages, how long so far. */
 export function JobHead({ view }: { view: BenchView }) {
-  const share =
-    view.plannedMinutes > 0 ? Math.min(1, view.elapsedMinutes / view.plannedMinutes) : 0;
+  const share = view.plannedMinutes > 0 ? Math.min(1, view.elapsedMinutes / view.plannedMinutes) : 0;
   return (
     <div className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">
       <h1 className="tag text-[44px] leading-[46px]">
@@ -26,9 +25,7 @@ export function JobHead({ view }: { view: BenchView }) {
       <Stages stages={view.stages} />
       <div className="w-[130px]">
         <p className="text-right">
-          <span className="m text-[27px] leading-7 font-bold tracking-[-.03em]">
-            {clock(view.elapsedMinutes)}
-          </span>
+          <span className="m text-[27px] leading-7 font-bold tracking-[-.03em]">{clock(view.elapsedMinutes)}</span>
           <span className="m pl-2 text-[14px] text-muted">
             {view.plannedMinutes > 0 ? `of ${clock(view.plannedMinutes)}` : ""}
           </span>
@@ -54,15 +51,7 @@ function Stages({ stages }: { stages: StageMark[] }) {
         <path d={`M${at(0)},12H${at(reached)}`} stroke="var(--ink)" strokeWidth={1.8} />
         {stages.map((s, i) =>
           s.state === "current" ? (
-            <circle
-              key={s.id}
-              cx={at(i)}
-              cy={12}
-              r={6}
-              fill="var(--card)"
-              stroke="var(--accent)"
-              strokeWidth={4.5}
-            />
+            <circle key={s.id} cx={at(i)} cy={12} r={6} fill="var(--card)" stroke="var(--accent)" strokeWidth={4.5} />
           ) : (
             <path
               key={s.id}
@@ -77,20 +66,14 @@ function Stages({ stages }: { stages: StageMark[] }) {
         <li
           key={s.id}
           className={`absolute top-[22px] w-[74px] text-center text-[13px] leading-[14px] narrow ${
-            s.state === "current"
-              ? "font-[720] text-accent"
-              : s.state === "done"
-                ? "font-[600]"
-                : "text-muted"
+            s.state === "current" ? "font-[720] text-accent" : s.state === "done" ? "font-[600]" : "text-muted"
           }`}
           style={{ left: i * STEP }}
           {...(s.state === "current" ? { "aria-current": "step" as const } : {})}
         >
           {s.title}
           {s.state !== "ahead" && (
-            <span className="m block text-[12px] leading-[13px] font-medium">
-              {clock(s.minutes)}
-            </span>
+            <span className="m block text-[12px] leading-[13px] font-medium">{clock(s.minutes)}</span>
           )}
         </li>
       ))}

@@ -7,19 +7,7 @@ import { useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
 import { faultAt, Foot } from "./Foot";
 
-const COUNTS = [
-  "No",
-  "One",
-  "Two",
-  "Three",
-  "Four",
-  "Five",
-  "Six",
-  "Seven",
-  "Eight",
-  "Nine",
-  "Ten",
-];
+const COUNTS = ["No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"];
 
 /** Every energy cut at its source and proved gone before a joint is opened. */
 export function MakeSafe({ view, link }: StageProps) {
@@ -34,9 +22,7 @@ export function MakeSafe({ view, link }: StageProps) {
           <h2 className="text-[31px] leading-9 font-[680]">
             {COUNTS[energies.length] ?? energies.length} energies reach this pump
           </h2>
-          <span className="text-[14px] text-muted">
-            cut each at its source, prove it, put your initials to it
-          </span>
+          <span className="text-[14px] text-muted">cut each at its source, prove it, put your initials to it</span>
         </div>
         <div className="flex flex-1 border-t-[1.5px] border-ink">
           <ul className="min-w-0 flex-1">
@@ -51,12 +37,10 @@ export function MakeSafe({ view, link }: StageProps) {
         <p className="border-t border-ink px-5 pt-2 text-[14.5px] leading-5">
           <b className="font-[740] text-accent">First</b>
           <span className="pl-2 font-[600]">
-            The maker's manual and the site's own procedure come before this sheet; where they
-            differ, follow them.
+            The maker's manual and the site's own procedure come before this sheet; where they differ, follow them.
           </span>
           <span className="block text-[13.5px] text-soft">
-            Electrical work and pressure-retaining work belong to people licensed for it where the
-            law says so.
+            Electrical work and pressure-retaining work belong to people licensed for it where the law says so.
           </span>
         </p>
         <Foot
@@ -101,9 +85,7 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
         <p className="flex min-h-[60px] items-center justify-between border border-ink bg-card px-3">
           <span className="m text-[24px] font-bold tracking-[-.03em]">
             {g.value === null ? <span className="text-[17px]">seen</span> : rounded(g.value, 2)}
-            <span className="pl-1.5 text-[13px] font-medium tracking-normal text-muted">
-              {unitWord(g.unit)}
-            </span>
+            <span className="pl-1.5 text-[13px] font-medium tracking-normal text-muted">{unitWord(g.unit)}</span>
           </span>
           <span className="m text-[15px] font-bold">
             {g.by} <span className="text-[12.5px] font-medium text-muted">{g.at}</span>
@@ -136,14 +118,9 @@ function Proof({ gate: g, view, link, current }: { gate: Gate; current: boolean 
         if (await link.act({ kind: "PROVED_SAFE", subject: g.id, typed })) clear();
       }}
     >
-      <label
-        htmlFor={`gate-${g.id}`}
-        className="flex justify-between text-[13px] leading-4 text-soft"
-      >
+      <label htmlFor={`gate-${g.id}`} className="flex justify-between text-[13px] leading-4 text-soft">
         {g.ask}
-        {g.max !== null && (
-          <span className="m whitespace-nowrap text-muted">≤ {rounded(g.max, 1)}</span>
-        )}
+        {g.max !== null && <span className="m whitespace-nowrap text-muted">≤ {rounded(g.max, 1)}</span>}
       </label>
       <div className="flex">
         <input
@@ -179,17 +156,14 @@ function Fluids({ view }: { view: StageProps["view"] }) {
         <span className="text-[13px] text-muted">read the safety data sheet first</span>
       </div>
       {view.fluids.length === 0 && (
-        <p className="py-3 text-[15px] text-soft">
-          No fluid is on record for this pump: ask before opening.
-        </p>
+        <p className="py-3 text-[15px] text-soft">No fluid is on record for this pump: ask before opening.</p>
       )}
       {view.fluids.map((f) => (
         <div key={f.name} className="border-b border-line py-2">
           <p className="flex justify-between text-[16px] font-[660]">
             {f.name}
             <span className="m text-[14px]">
-              {rounded(f.concentrationPct, 1)} %{" "}
-              <span className="pl-2">{rounded(f.temperatureC)} °C</span>
+              {rounded(f.concentrationPct, 1)} % <span className="pl-2">{rounded(f.temperatureC)} °C</span>
             </span>
           </p>
           <p className="text-[14px] leading-[18px] text-soft">{f.hurts.join(", ")}</p>

@@ -18,9 +18,7 @@ export function NextAndTray({ view }: { view: BenchView }) {
         </span>
       </div>
       {view.next.length === 0 && (
-        <p className="border-b border-line2 py-3.5 text-[15px] text-soft">
-          Last step of this stage.
-        </p>
+        <p className="border-b border-line2 py-3.5 text-[15px] text-soft">Last step of this stage.</p>
       )}
       <ol>
         {view.next.map((n) => (
@@ -30,11 +28,7 @@ export function NextAndTray({ view }: { view: BenchView }) {
               <span className="line-clamp-2 text-[15.5px] font-[600]">{n.sentence}</span>
               {n.sub && <span className="m text-[12.5px] text-muted">{n.sub}</span>}
             </span>
-            {n.turn ? (
-              <Change word="Turn over" kind="turn" />
-            ) : n.tool ? (
-              <Change word={n.tool} kind="tool" />
-            ) : null}
+            {n.turn ? <Change word="Turn over" kind="turn" /> : n.tool ? <Change word={n.tool} kind="tool" /> : null}
           </li>
         ))}
       </ol>
@@ -47,15 +41,7 @@ function Change({ word, kind }: { word: string; kind: "turn" | "tool" }) {
   return (
     <span className="flex items-center gap-1.5 pl-2 text-[13px] font-[620] whitespace-nowrap">
       {word}
-      <svg
-        width="28"
-        height="28"
-        viewBox="0 0 30 30"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.7"
-        aria-hidden
-      >
+      <svg width="28" height="28" viewBox="0 0 30 30" fill="none" stroke="var(--ink)" strokeWidth="1.7" aria-hidden>
         {kind === "turn" ? (
           <>
             <path d="M7,12H23V21H7ZM4,16.5H7M23,16.5H26M6,7.5C10,2.5 20,2.5 24,7.5" />
@@ -80,9 +66,7 @@ function Tray({ view }: { view: BenchView }) {
       <div className="mt-2 flex h-[30px] items-end justify-between border-b-[1.5px] border-ink pb-[3px]">
         <h2 className="head">On the tray</h2>
         <span className="text-[13px] text-muted">
-          {view.tray.length === 0
-            ? "nothing off yet"
-            : `${view.tray.length} parts, ${looked} looked at or renewed`}
+          {view.tray.length === 0 ? "nothing off yet" : `${view.tray.length} parts, ${looked} looked at or renewed`}
         </span>
       </div>
       <ul className="grid grid-cols-2 gap-x-[18px]">
@@ -110,13 +94,7 @@ export function SmallPart({ glyphName, size = 44 }: { glyphName: string; size?: 
   const g = glyph(glyphName);
   const scale = Math.min((size - 4) / (2 * g.radius), (size - 4) / (g.right - g.left));
   return (
-    <svg
-      width={size}
-      height={size * 0.92}
-      viewBox={`0 0 ${size} ${size}`}
-      className="shrink-0"
-      aria-hidden
-    >
+    <svg width={size} height={size * 0.92} viewBox={`0 0 ${size} ${size}`} className="shrink-0" aria-hidden>
       <PartGlyph
         name={glyphName}
         x={size / 2 - ((g.left + g.right) / 2) * scale}

@@ -17,20 +17,11 @@ export function Prove({ view, link }: StageProps) {
       <section className="flex-1 px-5 pt-2.5" aria-label="Proof">
         <div className="flex items-baseline justify-between">
           <h2 className="text-[31px] leading-9 font-[680]">Prove it</h2>
-          <p className="text-[14px] text-muted">
-            Stand clear while it runs. Isolate again before hands go back in.
-          </p>
+          <p className="text-[14px] text-muted">Stand clear while it runs. Isolate again before hands go back in.</p>
         </div>
         <ol className="mt-2 border-t-[1.5px] border-ink">
           {view.proof.map((t, i) => (
-            <Test
-              key={t.id}
-              test={t}
-              number={i + 1}
-              current={t.id === current}
-              view={view}
-              link={link}
-            />
+            <Test key={t.id} test={t} number={i + 1} current={t.id === current} view={view} link={link} />
           ))}
         </ol>
       </section>
@@ -105,11 +96,7 @@ function Test({
             />
             {fault && <Sentence>{fault}</Sentence>}
           </div>
-          <button
-            type="submit"
-            className="press call -ml-px h-[50px] min-w-16"
-            disabled={!typed.trim() || link.busy}
-          >
+          <button type="submit" className="press call -ml-px h-[50px] min-w-16" disabled={!typed.trim() || link.busy}>
             {unitWord(t.unit)}
           </button>
         </form>
@@ -169,11 +156,7 @@ function Clock({ seconds }: { seconds: number }) {
         {share >= 1 && <circle cx="17" cy="17" r="14" fill="var(--sound)" />}
       </svg>
       <span className="m text-[17px] font-semibold">
-        {since === null
-          ? `start ${seconds} s`
-          : share >= 1
-            ? `${Math.floor(gone)} s, held`
-            : `${Math.floor(gone)} s`}
+        {since === null ? `start ${seconds} s` : share >= 1 ? `${Math.floor(gone)} s, held` : `${Math.floor(gone)} s`}
       </span>
     </button>
   );

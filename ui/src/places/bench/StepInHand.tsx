@@ -52,9 +52,7 @@ function StepHead({ step }: { step: StepView }) {
         {step.number}
         <span className="font-medium text-muted">/{step.of}</span>
       </span>
-      <h2 className="text-[31px] leading-9 font-[680] tracking-[-.005em] text-balance">
-        {step.sentence}
-      </h2>
+      <h2 className="text-[31px] leading-9 font-[680] tracking-[-.005em] text-balance">{step.sentence}</h2>
     </div>
   );
 }
@@ -69,11 +67,7 @@ function Beside({ step }: { step: StepView }) {
     items.push([
       "tool",
       tool,
-      more.length > 0
-        ? `and ${more.join(", ")}`
-        : step.toolChange
-          ? "change of tool"
-          : "in the hand already",
+      more.length > 0 ? `and ${more.join(", ")}` : step.toolChange ? "change of tool" : "in the hand already",
     ]);
   if (torque)
     items.push([
@@ -113,9 +107,7 @@ function Beside({ step }: { step: StepView }) {
 }
 
 function inHand(view: StageProps["view"]): RailPart[] {
-  return view.rails
-    .flatMap((r) => r.lines.flatMap((l) => l.parts))
-    .filter((p) => p.where === "in-hand");
+  return view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => p.where === "in-hand");
 }
 
 /** The parts of the step, large, with what to mind about each. */
@@ -196,13 +188,7 @@ function Cautions({ step }: { step: StepView }) {
       className="mb-2 flex items-center gap-3 border-l-[5px] border-watch bg-card py-2 pr-3 pl-3.5 text-[16px] leading-5 font-[620]"
     >
       <svg width="22" height="20" viewBox="0 0 22 20" className="shrink-0" aria-hidden>
-        <path
-          d="M11,1.5L21,18.5H1Z"
-          fill="none"
-          stroke="var(--watch-words)"
-          strokeWidth="2"
-          strokeLinejoin="round"
-        />
+        <path d="M11,1.5L21,18.5H1Z" fill="none" stroke="var(--watch-words)" strokeWidth="2" strokeLinejoin="round" />
         <path d="M11,7V13M11,15V17" stroke="var(--watch-words)" strokeWidth="2.2" />
       </svg>
       {c}
@@ -238,8 +224,8 @@ function Checks({ step, link, view }: { step: StepView } & StageProps) {
       )}
       {step.checks.length === 0 && !step.torque && (
         <p className="pt-2 text-[17px] text-soft">
-          {step.stripping ? "Lay it on the tray by its side." : "Nothing to read at this step."}{" "}
-          About <span className="m">{step.minutes}</span> min.
+          {step.stripping ? "Lay it on the tray by its side." : "Nothing to read at this step."} About{" "}
+          <span className="m">{step.minutes}</span> min.
         </p>
       )}
     </div>

@@ -24,8 +24,7 @@ export function TakeIn({ view, link }: StageProps) {
     queryKey: ["pump", view.pump.tag],
     queryFn: () => api.pump(view.pump.tag),
   });
-  if (pump.data?.sheet)
-    return <Wishes view={view} link={link} pump={pump.data} sheet={pump.data.sheet} />;
+  if (pump.data?.sheet) return <Wishes view={view} link={link} pump={pump.data} sheet={pump.data.sheet} />;
   if (pump.error) return <Failed error={pump.error} what="the pump" />;
   return <Loading what="the sheet" />;
 }
@@ -66,8 +65,7 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
   const cycle = (parts: RailPart[]) => {
     const mine = parts.map((p) => p.id).filter((p) => sheet.parts.some((q) => q.id === p));
     const now = wishes[mine[0] ?? ""] ?? "leave";
-    if (mine.length > 0)
-      set(mine, now === "leave" ? "inspect" : now === "inspect" ? "renew" : "leave");
+    if (mine.length > 0) set(mine, now === "leave" ? "inspect" : now === "inspect" ? "renew" : "leave");
   };
   return (
     <>
@@ -75,9 +73,7 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)_388px] max-[1000px]:grid-cols-1">
         <section className="flex flex-col" aria-label="What the rebuild must reach">
           <div className="px-5 pt-2.5">
-            <h2 className="pb-2 text-[31px] leading-9 font-[680]">
-              Why is it here, and what must be reached
-            </h2>
+            <h2 className="pb-2 text-[31px] leading-9 font-[680]">Why is it here, and what must be reached</h2>
             <label className="block text-[14px] text-soft">
               Why now: due, failed, or what was seen
               <input
@@ -90,9 +86,7 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
             </label>
             <div className="flex flex-wrap gap-2.5 py-3">
               {sheet.kits.map((k) => {
-                const parts = Object.keys(k.parts).filter((p) =>
-                  sheet.parts.some((q) => q.id === p),
-                );
+                const parts = Object.keys(k.parts).filter((p) => sheet.parts.some((q) => q.id === p));
                 const on = parts.every((p) => wishes[p] === "renew");
                 return (
                   <button
@@ -118,11 +112,7 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
             link={link}
             view={view}
             main="Take it in"
-            missing={
-              chosen
-                ? `${renew.length} to renew, ${inspect.length} to look at`
-                : "choose a kit or a part"
-            }
+            missing={chosen ? `${renew.length} to renew, ${inspect.length} to look at` : "choose a kit or a part"}
             disabled={!chosen}
             onMain={() => void takeIn()}
           />
@@ -139,15 +129,12 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
 /** A part as the drawing shows it before the plan is made: asked for, spoilt by the way in, or left. */
 function asWished(part: RailPart, wishes: Record<string, Wish>, spoilt: Set<string>): RailPart {
   const wish = wishes[part.id] ?? "leave";
-  if (wish === "renew" || spoilt.has(part.id))
-    return { ...part, state: "renew", word: "renew", subWord: "" };
+  if (wish === "renew" || spoilt.has(part.id)) return { ...part, state: "renew", word: "renew", subWord: "" };
   return { ...part, word: wish === "inspect" ? "look" : "leave", subWord: "" };
 }
 
 function names(view: StageProps["view"]): Map<string, string> {
-  return new Map(
-    view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts.map((p) => [p.id, p.name]))),
-  );
+  return new Map(view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts.map((p) => [p.id, p.name]))));
 }
 
 function dueWords(pump: PumpView): string {
@@ -179,17 +166,13 @@ function Parts({ sheet, wishes, set }: PartsProps) {
             >
               <span className="head">{SECTIONS[s] ?? s}, part by part</span>
               <span className="text-[14px] text-muted">
-                {asked > 0 ? `${asked} of ${parts.length} asked for` : `${parts.length} parts`}{" "}
-                {open === s ? "▴" : "▾"}
+                {asked > 0 ? `${asked} of ${parts.length} asked for` : `${parts.length} parts`} {open === s ? "▴" : "▾"}
               </span>
             </button>
             {open === s && (
               <ul className="grid grid-cols-2 gap-x-6 pb-3 max-[760px]:grid-cols-1">
                 {parts.map((p) => (
-                  <li
-                    key={p.id}
-                    className="flex min-h-12 items-center justify-between gap-2 border-t border-line2"
-                  >
+                  <li key={p.id} className="flex min-h-12 items-center justify-between gap-2 border-t border-line2">
                     <span className="min-w-0 truncate text-[15px] font-[600]" title={p.name}>
                       {p.name}
                     </span>
@@ -243,8 +226,8 @@ function PlanPreview({ plan, sheet, names }: PreviewProps) {
             <span className="text-[14px] text-muted">hands on, strip and build</span>
           </p>
           <p className="text-[15px] leading-5">
-            {plan.strip.length} steps to strip, the pump turned {plan.poseChanges} times,{" "}
-            {plan.toolChanges} changes of tool
+            {plan.strip.length} steps to strip, the pump turned {plan.poseChanges} times, {plan.toolChanges} changes of
+            tool
             {plan.optimal ? ", none better" : ", not proved the best"}.
           </p>
           {plan.renew.length > 0 && (
@@ -252,10 +235,7 @@ function PlanPreview({ plan, sheet, names }: PreviewProps) {
               {plan.renew
                 .filter((r) => r.because !== "asked for")
                 .map((r) => (
-                  <li
-                    key={r.part}
-                    className="border-t border-line2 py-1 text-[14px] leading-[17px]"
-                  >
+                  <li key={r.part} className="border-t border-line2 py-1 text-[14px] leading-[17px]">
                     <b className="font-[640]">
                       {r.count} × {names.get(r.part) ?? r.part}
                     </b>
@@ -267,8 +247,8 @@ function PlanPreview({ plan, sheet, names }: PreviewProps) {
         </div>
       ) : (
         <p className="py-3 text-[15px] leading-5 text-soft">
-          Choose a kit, or parts to renew or look at: the shortest way in, its minutes and what else
-          it spoils stand here.
+          Choose a kit, or parts to renew or look at: the shortest way in, its minutes and what else it spoils stand
+          here.
         </p>
       )}
     </>
@@ -283,18 +263,13 @@ function Duty({ pump }: { pump: PumpView }) {
       </div>
       <p className="py-2 text-[15px] leading-5">
         {pump.strip.material} fitted {pump.strip.fittedOn}: {rounded(pump.strip.hours)} h
-        {pump.strip.strokes > 0 && `, ${(pump.strip.strokes / 1e6).toFixed(1)} million strokes`}.{" "}
-        {pump.strip.because}
+        {pump.strip.strokes > 0 && `, ${(pump.strip.strokes / 1e6).toFixed(1)} million strokes`}. {pump.strip.because}
       </p>
       {pump.duty.map((d) => (
-        <p
-          key={d.fluid}
-          className="flex justify-between border-t border-line2 py-1.5 text-[14.5px]"
-        >
+        <p key={d.fluid} className="flex justify-between border-t border-line2 py-1.5 text-[14.5px]">
           <span className="min-w-0 truncate font-[600]">{d.name}</span>
           <span className="m text-[13.5px] whitespace-nowrap">
-            {rounded(d.concentrationPct, 1)} % {rounded(d.temperatureC)} °C {rounded(d.share * 100)}{" "}
-            %
+            {rounded(d.concentrationPct, 1)} % {rounded(d.temperatureC)} °C {rounded(d.share * 100)} %
           </span>
         </p>
       ))}

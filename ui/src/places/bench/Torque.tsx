@@ -51,8 +51,7 @@ export function Torque({ step, torque, link, view }: Props) {
           {torque.thread}, threads {torque.threads}
           {torque.locker !== "none" && `, threadlocker ${torque.locker}`}
           {torque.across && `, ${torque.across}`}
-          {torque.clampKn > 0 &&
-            `, about ${torque.clampKn.toFixed(1)} kN clamp by the dry nut factor`}
+          {torque.clampKn > 0 && `, about ${torque.clampKn.toFixed(1)} kN clamp by the dry nut factor`}
           {step.checks.length > 0 &&
             `. ${step.checks.length} ${step.checks.length === 1 ? "check" : "checks"} confirmed`}
         </p>
@@ -95,8 +94,8 @@ function EarlyPass({ step, torque, link }: Props) {
         <span className="pl-2 text-[15px] font-medium tracking-normal text-muted">{unit}</span>
       </p>
       <p className="py-1.5 text-[14.5px] leading-[18px]">
-        {torque.pass === 1 ? "Start every bolt by hand, then set" : "Set"} the wrench to this and go
-        round in the order drawn.
+        {torque.pass === 1 ? "Start every bolt by hand, then set" : "Set"} the wrench to this and go round in the order
+        drawn.
       </p>
       <button
         type="button"
@@ -134,14 +133,7 @@ function LastRound({ step, torque, link }: Props) {
   );
 }
 
-function Reading({
-  bolt,
-  step,
-  torque,
-  link,
-  view,
-  onTaken,
-}: Props & { bolt: number; onTaken: () => void }) {
+function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: number; onTaken: () => void }) {
   const { unit } = useSettings();
   const [typed, setTyped, clear] = useDraft(`${view.id}.${step.id}.bolt.${bolt}`);
   const fault = faultAt(link.faults, "value", "typed", "fastener", "unit");
@@ -192,11 +184,7 @@ function Reading({
       />
       <div id="reading-fault">{fault && <Sentence>{fault}</Sentence>}</div>
       <div className="grid grid-cols-[1fr_auto] gap-2 pt-2">
-        <button
-          type="submit"
-          className="press call h-[52px] text-[19px]"
-          disabled={!typed.trim() || link.busy}
-        >
+        <button type="submit" className="press call h-[52px] text-[19px]" disabled={!typed.trim() || link.busy}>
           Take reading
         </button>
         <button
@@ -220,21 +208,14 @@ function Reading({
 }
 
 /** A reading out of range is kept and must be answered: taken again, or accepted by the lead. */
-function Answer({
-  bolt,
-  say,
-  step,
-  link,
-  view,
-}: { bolt: number; say: string; step: string } & StageProps) {
+function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; step: string } & StageProps) {
   const [open, setOpen] = useState(false);
   const [reason, setReason, clear] = useDraft(`${view.id}.${step}.accept.${bolt}`);
   const people = useQuery({ queryKey: ["people"], queryFn: api.people });
   const lead = people.data?.find((p) => p.role === "lead")?.initials;
   const fault = faultAt(link.faults, "text");
   const accept = async () => {
-    if (await link.act({ kind: "TORQUE_ACCEPTED", step, fastener: bolt, text: reason }, lead))
-      clear();
+    if (await link.act({ kind: "TORQUE_ACCEPTED", step, fastener: bolt, text: reason }, lead)) clear();
   };
   return (
     <div className="pt-1.5">
@@ -243,11 +224,7 @@ function Answer({
         <span>
           <b className="font-[680]">{say}</b>{" "}
           {!open && (
-            <button
-              type="button"
-              className="font-[620] underline underline-offset-3"
-              onClick={() => setOpen(true)}
-            >
+            <button type="button" className="font-[620] underline underline-offset-3" onClick={() => setOpen(true)}>
               Lead accepts it
             </button>
           )}

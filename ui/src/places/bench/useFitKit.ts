@@ -5,9 +5,7 @@ import type { BenchLink } from "../../api/useBench";
  * Books a lot for every renewed part it covers, then says for each of their roles that its material
  * goes in. Stops at the first act that is refused.
  */
-export function useFitKit(
-  link: BenchLink,
-): (view: BenchView, lot: LotView, inspected: string) => Promise<boolean> {
+export function useFitKit(link: BenchLink): (view: BenchView, lot: LotView, inspected: string) => Promise<boolean> {
   return async (view, lot, inspected) => {
     const parts = view.decide.parts.filter((p) => lot.covers.includes(p.part));
     if (parts.length === 0) return false;
@@ -20,8 +18,7 @@ export function useFitKit(
     if (!booked) return false;
     const roles = new Set(parts.flatMap((p) => p.role ?? []));
     for (const role of roles) {
-      if (!(await link.act({ kind: "MATERIAL_CHOSEN", subject: role, items: [lot.material] })))
-        return false;
+      if (!(await link.act({ kind: "MATERIAL_CHOSEN", subject: role, items: [lot.material] }))) return false;
     }
     return true;
   };

@@ -46,8 +46,8 @@ function Rows({ floor }: { floor: FloorView }) {
     return (
       <Empty title="No pump stands on this floor yet">
         <p>
-          Start with <code className="m text-[15px]">./demo</code> to walk through a made-up mill,
-          or add the shop's own pumps to the database.
+          Start with <code className="m text-[15px]">./demo</code> to walk through a made-up mill, or add the shop's own
+          pumps to the database.
         </p>
       </Empty>
     );
@@ -56,9 +56,7 @@ function Rows({ floor }: { floor: FloorView }) {
     .filter((a) => areaOf === ALL || a.name === areaOf)
     .map((a) => ({
       ...a,
-      pumps: a.pumps.filter(
-        (p) => (kind === ALL || p.family === kind) && (wetEnd === ALL || p.material === wetEnd),
-      ),
+      pumps: a.pumps.filter((p) => (kind === ALL || p.family === kind) && (wetEnd === ALL || p.material === wetEnd)),
     }))
     .filter((a) => a.pumps.length > 0);
   const worst = [...all].sort(byRisk)[0];
@@ -105,9 +103,7 @@ function Rows({ floor }: { floor: FloorView }) {
           <Months x={x} today={floor.today} width={width} />
         </div>
         {shown.length === 0 && (
-          <p className="px-5 py-10 text-[17px] text-soft">
-            No pump of that kind with that wet end here.
-          </p>
+          <p className="px-5 py-10 text-[17px] text-soft">No pump of that kind with that wet end here.</p>
         )}
         {shown.map((a) => (
           <AreaRows
@@ -159,8 +155,7 @@ function AreaRows({ area, selected, choose, open, ...row }: AreaProps) {
   );
 }
 
-const byRisk = (a: Strip, b: Strip) =>
-  Number(a.rebuild !== null) - Number(b.rebuild !== null) || b.risk30 - a.risk30;
+const byRisk = (a: Strip, b: Strip) => Number(a.rebuild !== null) - Number(b.rebuild !== null) || b.risk30 - a.risk30;
 
 function unique(values: string[]): string[] {
   return [...new Set(values)];

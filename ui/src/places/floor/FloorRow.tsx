@@ -40,11 +40,7 @@ export const FloorRow = memo(function FloorRow(p: Props) {
       <svg width={width} height={ROW} className="block" aria-hidden>
         {!p.first && !selected && <path d={`M20,.5H${width - 16}`} stroke="var(--line2)" />}
         {monthStarts(p.today, from, to).map((m) => (
-          <path
-            key={m.days}
-            d={`M${x(m.days)},0V${ROW}`}
-            stroke={m.january ? "var(--line)" : "var(--line2)"}
-          />
+          <path key={m.days} d={`M${x(m.days)},0V${ROW}`} stroke={m.january ? "var(--line)" : "var(--line2)"} />
         ))}
         <MarkAt state={asState(pump.state)} x={COLUMNS.mark} y={CY} r={7} />
         <text x={COLUMNS.tag} y={CY + 6.2} fontSize={18} fontWeight={700} fill="var(--ink)">
@@ -54,14 +50,7 @@ export const FloorRow = memo(function FloorRow(p: Props) {
         <Duty pump={pump} />
         <Swatch material={pump.material} x={COLUMNS.wetEnd} y={CY - 9} />
         <WetEnd material={pump.material} />
-        <text
-          className="m"
-          x={COLUMNS.hours}
-          y={CY + 5}
-          fontSize={13.5}
-          textAnchor="end"
-          fill="var(--ink)"
-        >
+        <text className="m" x={COLUMNS.hours} y={CY + 5} fontSize={13.5} textAnchor="end" fill="var(--ink)">
           {rounded(pump.hours)}
         </text>
         <RunningOut pump={pump} x={x} y={CY} />
@@ -71,11 +60,7 @@ export const FloorRow = memo(function FloorRow(p: Props) {
         <Chance pump={pump} right={width - 16} />
         {selected && (
           <g>
-            <path
-              d={`M0,.75H${width}M0,${ROW - 0.75}H${width}`}
-              stroke="var(--ink)"
-              strokeWidth={1.5}
-            />
+            <path d={`M0,.75H${width}M0,${ROW - 0.75}H${width}`} stroke="var(--ink)" strokeWidth={1.5} />
             <rect width={5} height={ROW} fill="var(--ink)" />
           </g>
         )}
@@ -116,12 +101,7 @@ function WetEnd({ material }: { material: string }) {
     );
   }
   return (
-    <g
-      fontSize={(words[0] ?? "").length > 9 ? 11.2 : 12.5}
-      fontWeight={640}
-      fill="var(--ink)"
-      className="narrow"
-    >
+    <g fontSize={(words[0] ?? "").length > 9 ? 11.2 : 12.5} fontWeight={640} fill="var(--ink)" className="narrow">
       <text x={x} y={CY - 2}>
         {words[0]}
       </text>
@@ -172,10 +152,7 @@ function Chance({ pump, right }: { pump: Strip; right: number }) {
 }
 
 function spoken(p: Strip): string {
-  const due =
-    p.dueDays < 0
-      ? `${Math.round(-p.dueDays)} days past due`
-      : `due in ${Math.round(p.dueDays)} days`;
+  const due = p.dueDays < 0 ? `${Math.round(-p.dueDays)} days past due` : `due in ${Math.round(p.dueDays)} days`;
   const stands =
     p.rebuild === null
       ? `${STATE_WORDS[asState(p.state)]}, ${percent(p.risk30)} percent in 30 days, ${due}`

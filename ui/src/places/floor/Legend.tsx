@@ -7,18 +7,11 @@ const ITEMS = [
     "runs out",
     34,
     <g key="l" fill="none">
-      <path
-        d="M0,12C8,12 10,2 17,2C24,2 26,12 34,12C26,12 24,22 17,22C10,22 8,12 0,12Z"
-        stroke="var(--ink)"
-      />
+      <path d="M0,12C8,12 10,2 17,2C24,2 26,12 34,12C26,12 24,22 17,22C10,22 8,12 0,12Z" stroke="var(--ink)" />
       <path d="M9,7V17M12,4V20M15,2.5V21.5M18,2.5V21.5M21,3.5V20.5M24,6V18" stroke="var(--soft)" />
     </g>,
   ],
-  [
-    "30 days",
-    4,
-    <path key="d" d="M2,1V23" stroke="var(--renew)" strokeWidth={1.4} strokeDasharray="2 3" />,
-  ],
+  ["30 days", 4, <path key="d" d="M2,1V23" stroke="var(--renew)" strokeWidth={1.4} strokeDasharray="2 3" />],
   [
     "due",
     12,
@@ -32,10 +25,7 @@ const ITEMS = [
 /** What the marks on the strips mean. */
 export function Legend() {
   return (
-    <ul
-      className="ml-auto flex flex-wrap items-center gap-3 py-1 text-[12.5px] text-soft"
-      aria-label="Marks"
-    >
+    <ul className="ml-auto flex flex-wrap items-center gap-3 py-1 text-[12.5px] text-soft" aria-label="Marks">
       {ITEMS.map(([name, width, mark]) => (
         <li key={name} className="flex items-center gap-1.5">
           <svg width={width} height={24} aria-hidden className="overflow-visible">

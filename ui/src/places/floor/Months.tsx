@@ -27,15 +27,7 @@ export function monthStarts(
 }
 
 /** The head of the rows: column names, months, today. */
-export function Months({
-  x,
-  today,
-  width,
-}: {
-  x: ScaleLinear<number, number>;
-  today: string;
-  width: number;
-}) {
+export function Months({ x, today, width }: { x: ScaleLinear<number, number>; today: string; width: number }) {
   const [from = 0, to = 0] = x.domain();
   const months = monthStarts(today, from, to);
   const gap = x(30) - x(0);
@@ -61,10 +53,7 @@ export function Months({
       </g>
       {months.map((m, i) => (
         <g key={m.days}>
-          <path
-            d={`M${x(m.days)},${m.january ? 6 : 23}V30`}
-            stroke={m.january ? "var(--line)" : "var(--line2)"}
-          />
+          <path d={`M${x(m.days)},${m.january ? 6 : 23}V30`} stroke={m.january ? "var(--line)" : "var(--line2)"} />
           {i % every === 0 && Math.abs(x(m.days) + 12 - x(0)) > 34 && m.days < to - 10 && (
             <text
               x={x(m.days) + 4}
@@ -79,14 +68,7 @@ export function Months({
         </g>
       ))}
       <rect x={x(0) - 23} y={5} width={46} height={20} fill="var(--ink)" />
-      <text
-        x={x(0)}
-        y={19.5}
-        textAnchor="middle"
-        fontSize={12.5}
-        fontWeight={640}
-        fill="var(--card)"
-      >
+      <text x={x(0)} y={19.5} textAnchor="middle" fontSize={12.5} fontWeight={640} fill="var(--card)">
         {day(today)}
       </text>
       <path d={`M${x(0)},25V30`} stroke="var(--ink)" strokeWidth={1.8} />

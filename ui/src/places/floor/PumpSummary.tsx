@@ -26,9 +26,7 @@ export function PumpSummary({ pump }: { pump: Strip }) {
       </p>
       <hr className="my-3 border-line" />
       {onBench ? (
-        <p className="text-[27px] leading-8 font-[680] text-accent">
-          On the bench: {pump.rebuildStage}
-        </p>
+        <p className="text-[27px] leading-8 font-[680] text-accent">On the bench: {pump.rebuildStage}</p>
       ) : (
         <Chance pump={pump} />
       )}
@@ -51,12 +49,7 @@ export function PumpSummary({ pump }: { pump: Strip }) {
           {pump.planDays === null ? "No plan." : `Planned in ${rounded(pump.planDays)} days.`}
         </span>
       </p>
-      <ToTheBench
-        tag={pump.tag}
-        hasSheet={pump.hasSheet}
-        rebuild={pump.rebuild}
-        reason={due(pump)}
-      />
+      <ToTheBench tag={pump.tag} hasSheet={pump.hasSheet} rebuild={pump.rebuild} reason={due(pump)} />
       <p className="flex justify-between pt-3 text-[15px] font-[620]">
         <Link className="under" to={`/pumps/${pump.tag}`}>
           This pump's page
@@ -85,15 +78,7 @@ function Chance({ pump }: { pump: Strip }) {
                 i < fifths ? (
                   <MarkAt key={i} state="renew" x={9 + i * 19} y={9} r={8} />
                 ) : (
-                  <circle
-                    key={i}
-                    cx={9 + i * 19}
-                    cy={9}
-                    r={7.2}
-                    fill="none"
-                    stroke="var(--ink)"
-                    strokeWidth={1.5}
-                  />
+                  <circle key={i} cx={9 + i * 19} cy={9} r={7.2} fill="none" stroke="var(--ink)" strokeWidth={1.5} />
                 ),
               )}
             </svg>
@@ -103,9 +88,7 @@ function Chance({ pump }: { pump: Strip }) {
       </div>
       <p className="flex items-center gap-2 pt-2 text-[15px] font-[640]">
         <Mark state={asState(pump.state)} size={17} />
-        {pump.state === "unknown"
-          ? "chance in 30 days, no history"
-          : "chance of failing in the next 30 days"}
+        {pump.state === "unknown" ? "chance in 30 days, no history" : "chance of failing in the next 30 days"}
         <span className="sr-only">, {STATE_WORDS[asState(pump.state)]}</span>
       </p>
     </div>

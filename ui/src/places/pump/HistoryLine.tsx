@@ -37,27 +37,13 @@ export function HistoryLine({ pump }: { pump: Strip }) {
             </text>
           </g>
         ))}
-        <text
-          x={x(0)}
-          y={12}
-          fontSize={12.5}
-          fontWeight={680}
-          textAnchor="middle"
-          fill="var(--ink)"
-        >
+        <text x={x(0)} y={12} fontSize={12.5} fontWeight={680} textAnchor="middle" fill="var(--ink)">
           today
         </text>
         <RunningOut pump={pump} x={x} y={AXIS} />
         <path d={`M${x(0)},17V${HEIGHT - 14}`} stroke="var(--ink)" strokeWidth={1.8} />
         {changes(pump).map((c) => (
-          <text
-            key={c.days}
-            x={x(c.days) + 4}
-            y={HEIGHT - 8}
-            fontSize={12.5}
-            fontWeight={640}
-            fill="var(--soft)"
-          >
+          <text key={c.days} x={x(c.days) + 4} y={HEIGHT - 8} fontSize={12.5} fontWeight={640} fill="var(--soft)">
             {c.material}
           </text>
         ))}
@@ -70,7 +56,5 @@ export function HistoryLine({ pump }: { pump: Strip }) {
 function changes(pump: Strip): { days: number; material: string }[] {
   const sets = [...pump.stops.map((s) => s.material), pump.material];
   const starts = [-DAYS_BACK, ...pump.stops.map((s) => s.days)];
-  return sets
-    .map((material, i) => ({ material, days: starts[i] ?? 0 }))
-    .filter((s, i) => s.material !== sets[i - 1]);
+  return sets.map((material, i) => ({ material, days: starts[i] ?? 0 })).filter((s, i) => s.material !== sets[i - 1]);
 }

@@ -62,9 +62,7 @@ function Now({ pump: p }: { pump: PumpView }) {
     <>
       <p className="flex items-center gap-2.5 text-[18px] font-[680]">
         <Mark state={asState(s.state)} size={20} />
-        {s.rebuild === null
-          ? `${percent(s.risk30)} % in 30 days, ${due}`
-          : `On the bench: ${s.rebuildStage}`}
+        {s.rebuild === null ? `${percent(s.risk30)} % in 30 days, ${due}` : `On the bench: ${s.rebuildStage}`}
       </p>
       <p className="pt-2 text-[15px] leading-5">{s.because}</p>
       <dl className="grid grid-cols-2 gap-x-4 gap-y-2 pt-3">
@@ -72,9 +70,7 @@ function Now({ pump: p }: { pump: PumpView }) {
         <Figure name="Since" value={s.fittedOn} unit="" />
         <Figure name="This set" value={rounded(s.hours)} unit="h" />
         <Figure name="Counter" value={rounded(p.runningHours)} unit="h" />
-        {s.strokes > 0 && (
-          <Figure name="Strokes" value={(s.strokes / 1e6).toFixed(1)} unit="million" />
-        )}
+        {s.strokes > 0 && <Figure name="Strokes" value={(s.strokes / 1e6).toFixed(1)} unit="million" />}
         <Figure name="Interval" value={rounded(s.intervalHours)} unit="h" />
       </dl>
       <ToTheBench tag={s.tag} hasSheet={s.hasSheet} rebuild={s.rebuild} reason={due} />
@@ -102,26 +98,20 @@ function Duty({ pump: p }: { pump: PumpView }) {
       <h2 className="head border-b-[1.5px] border-ink pb-1">Duty</h2>
       {p.duty.length === 0 && <p className="py-2 text-[15px] text-soft">It moves air, no fluid.</p>}
       {p.duty.map((d) => (
-        <div
-          key={d.fluid}
-          className="flex items-baseline justify-between gap-3 border-b border-line2 py-1.5"
-        >
+        <div key={d.fluid} className="flex items-baseline justify-between gap-3 border-b border-line2 py-1.5">
           <span className="min-w-0">
             <b className="text-[15px] font-[640]">{d.name}</b>
             {d.note && <span className="block text-[13px] text-muted">{d.note}</span>}
           </span>
           <span className="m text-[14px] whitespace-nowrap">
-            {rounded(d.concentrationPct, 1)} %, {rounded(d.temperatureC)} °C,{" "}
-            {rounded(d.share * 100)} % of time
+            {rounded(d.concentrationPct, 1)} %, {rounded(d.temperatureC)} °C, {rounded(d.share * 100)} % of time
           </span>
         </div>
       ))}
       <p className="pt-2 text-[14px] text-soft">
-        Solids wear {p.abrasion}. Suction lift {rounded(p.suctionLiftM, 1)} m.{" "}
-        {rounded(p.strip.hoursPerDay)} h a day. Body {p.bodyMaterial}.{" "}
-        {p.consequence === "high"
-          ? "A failure harms people or the place."
-          : "A failure stops the line."}
+        Solids wear {p.abrasion}. Suction lift {rounded(p.suctionLiftM, 1)} m. {rounded(p.strip.hoursPerDay)} h a day.
+        Body {p.bodyMaterial}.{" "}
+        {p.consequence === "high" ? "A failure harms people or the place." : "A failure stops the line."}
       </p>
     </section>
   );
@@ -132,22 +122,15 @@ function Sets({ pump: p }: { pump: PumpView }) {
   return (
     <section aria-label="Sets that ran">
       <h2 className="head border-b-[1.5px] border-ink pb-1">Sets that ran, latest first</h2>
-      {stops.length === 0 && (
-        <p className="py-2 text-[15px] text-soft">This is the first set on record.</p>
-      )}
+      {stops.length === 0 && <p className="py-2 text-[15px] text-soft">This is the first set on record.</p>}
       <ul>
         {stops.map((s) => (
-          <li
-            key={s.days}
-            className="flex items-center gap-3 border-b border-line2 py-1.5 text-[14.5px]"
-          >
+          <li key={s.days} className="flex items-center gap-3 border-b border-line2 py-1.5 text-[14.5px]">
             <Mark state={s.failed ? "renew" : "sound"} size={15} />
             <span className="w-20 font-[660]">{s.material}</span>
             <span className="m w-20 text-right text-[14px]">{rounded(s.hours)} h</span>
             <span className="min-w-0 flex-1 truncate text-soft">{s.cause}</span>
-            <span className="text-[13px] whitespace-nowrap text-muted">
-              {rounded(-s.days)} days ago
-            </span>
+            <span className="text-[13px] whitespace-nowrap text-muted">{rounded(-s.days)} days ago</span>
           </li>
         ))}
       </ul>
@@ -159,27 +142,15 @@ function Papers({ pump: p }: { pump: PumpView }) {
   return (
     <section className="pt-5" aria-label="Rebuilds here">
       <h2 className="head border-b-[1.5px] border-ink pb-1">Rebuilds here</h2>
-      {p.rebuilds.length === 0 && (
-        <p className="py-2 text-[14.5px] text-soft">None recorded at this bench yet.</p>
-      )}
+      {p.rebuilds.length === 0 && <p className="py-2 text-[14.5px] text-soft">None recorded at this bench yet.</p>}
       <ul>
         {p.rebuilds.map((r) => (
-          <li
-            key={r.id}
-            className="flex min-h-12 items-center justify-between border-b border-line2 text-[14.5px]"
-          >
+          <li key={r.id} className="flex min-h-12 items-center justify-between border-b border-line2 text-[14.5px]">
             <Link to={`/bench/${r.id}`} className="py-3 font-[640]">
               {r.opened}, {r.by}
-              <span className="pl-2 font-normal text-muted">
-                {r.closed ? "handed back" : "in hand"}
-              </span>
+              <span className="pl-2 font-normal text-muted">{r.closed ? "handed back" : "in hand"}</span>
             </Link>
-            <a
-              className="border-b border-ink py-1"
-              href={api.recordUrl(r.id)}
-              target="_blank"
-              rel="noreferrer"
-            >
+            <a className="border-b border-ink py-1" href={api.recordUrl(r.id)} target="_blank" rel="noreferrer">
               Record
             </a>
           </li>

@@ -21,34 +21,18 @@ const RIGHT = 364;
 
 /** Kits on the shelf, cheapest run first; those the duty rules out stay visible with the reason. */
 export function Kits({ chooser, onFit, fitted = [], busy = false, draftKey = "" }: Props) {
-  const most = Math.max(
-    100,
-    ...chooser.kits.map((k) => Math.min(k.costHigh ?? 0, 3 * (k.costPer1000h ?? 0))),
-  );
+  const most = Math.max(100, ...chooser.kits.map((k) => Math.min(k.costHigh ?? 0, 3 * (k.costPer1000h ?? 0))));
   const x = scaleLinear().domain([0, most]).nice(4).range([LEFT, RIGHT]).clamp(true);
   const ticks = x.ticks(4);
   return (
-    <aside
-      aria-label="Kits"
-      className="border-l-[1.5px] border-ink max-[860px]:border-t max-[860px]:border-l-0"
-    >
+    <aside aria-label="Kits" className="border-l-[1.5px] border-ink max-[860px]:border-t max-[860px]:border-l-0">
       <div className="flex items-baseline justify-between px-4 pt-2.5">
         <h2 className="head">Kits</h2>
-        <span className="text-[13.5px] text-muted">
-          £ per 1000 h run; the line spans nine in ten
-        </span>
+        <span className="text-[13.5px] text-muted">£ per 1000 h run; the line spans nine in ten</span>
       </div>
       <svg viewBox="0 0 380 18" className="block w-full max-w-[404px] pl-4" aria-hidden>
         {ticks.map((v) => (
-          <text
-            key={v}
-            className="m"
-            x={x(v)}
-            y={13}
-            textAnchor="middle"
-            fontSize={11.5}
-            fill="var(--muted)"
-          >
+          <text key={v} className="m" x={x(v)} y={13} textAnchor="middle" fontSize={11.5} fill="var(--muted)">
             {rounded(v)}
           </text>
         ))}
@@ -107,10 +91,7 @@ function KitRow({ kit: k, rank, x, best, fitted, onFit, busy, draftKey }: RowPro
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-3 pl-8 text-[14px] leading-[21px] narrow">
         {k.lifeHours !== null && (
           <p className="whitespace-nowrap">
-            <span className="m font-semibold tracking-[-.04em]">
-              {rounded(Math.round(k.lifeHours / 10) * 10)}
-            </span>{" "}
-            h{" "}
+            <span className="m font-semibold tracking-[-.04em]">{rounded(Math.round(k.lifeHours / 10) * 10)}</span> h{" "}
             <span className="text-[13px] text-muted">
               {hundreds(k.lifeLow)} to {hundreds(k.lifeHigh)}
             </span>
@@ -129,12 +110,8 @@ function KitRow({ kit: k, rank, x, best, fitted, onFit, busy, draftKey }: RowPro
           {k.evidence}
         </p>
       </div>
-      {k.because && (
-        <p className="pt-0.5 pl-8 text-[14px] leading-[18px] text-soft narrow">{k.because}</p>
-      )}
-      {onFit && !unsuited && (
-        <Fit kit={k} best={best} fitted={fitted} busy={busy} onFit={onFit} draftKey={draftKey} />
-      )}
+      {k.because && <p className="pt-0.5 pl-8 text-[14px] leading-[18px] text-soft narrow">{k.because}</p>}
+      {onFit && !unsuited && <Fit kit={k} best={best} fitted={fitted} busy={busy} onFit={onFit} draftKey={draftKey} />}
     </li>
   );
 }
@@ -152,11 +129,7 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
   const [inspected, setInspected, clear] = useDraft(`inspected.${draftKey}`);
   const mustInspect = k.standing === "inspect before use";
   if (k.standing === "over-age")
-    return (
-      <p className="pt-1 pl-8 text-[14px] font-[640] text-renew">
-        Not fitted: scrap it and write it off.
-      </p>
-    );
+    return <p className="pt-1 pl-8 text-[14px] font-[640] text-renew">Not fitted: scrap it and write it off.</p>;
   return (
     <div className="pt-2 pl-8">
       {mustInspect && (
@@ -198,15 +171,7 @@ function CostLine({ kit: k, x, best }: { kit: Kit; x: RowProps["x"]; best: boole
       role="img"
       aria-label={`${Math.round(cost)} pounds per 1000 hours, nine in ten between ${Math.round(k.costLow ?? 0)} and ${Math.round(k.costHigh ?? 0)}`}
     >
-      <text
-        className="m"
-        x={32}
-        y={27}
-        fontSize={27}
-        fontWeight={600}
-        letterSpacing={-1.2}
-        fill="var(--ink)"
-      >
+      <text className="m" x={32} y={27} fontSize={27} fontWeight={600} letterSpacing={-1.2} fill="var(--ink)">
         <tspan fontSize={19} fontWeight={500} fill="var(--muted)">
           £
         </tspan>
@@ -242,14 +207,7 @@ function RoleMaterial({ role, material }: { role: string; material: string }) {
   const d = ROLE_SHAPES[role] ?? "";
   return (
     <span className="flex w-[86px] items-center gap-1.5">
-      <svg
-        width="20"
-        height="26"
-        viewBox="0 0 20 26"
-        role="img"
-        aria-label={role}
-        className="shrink-0"
-      >
+      <svg width="20" height="26" viewBox="0 0 20 26" role="img" aria-label={role} className="shrink-0">
         <path d={d} fill="var(--card)" fillRule="evenodd" />
         <path
           d={d}
@@ -260,9 +218,7 @@ function RoleMaterial({ role, material }: { role: string; material: string }) {
           strokeLinejoin="round"
         />
       </svg>
-      <span
-        className={`leading-[22px] font-[720] narrow ${material.length > 5 ? "text-[16px]" : "text-[19px]"}`}
-      >
+      <span className={`leading-[22px] font-[720] narrow ${material.length > 5 ? "text-[16px]" : "text-[19px]"}`}>
         {material}
       </span>
     </span>

@@ -24,10 +24,7 @@ export function TemperatureBars({ chooser }: { chooser: ChooserView }) {
   const columns = Math.max(1, chooser.duty.length);
   const bar = Math.min(220, (wide - LABEL - 20) / columns - GAP);
   const left = (i: number) => LABEL + i * (bar + GAP);
-  const hottest = Math.max(
-    HOTTEST,
-    ...chooser.duty.map((d) => Math.ceil((d.temperatureC + 20) / 20) * 20),
-  );
+  const hottest = Math.max(HOTTEST, ...chooser.duty.map((d) => Math.ceil((d.temperatureC + 20) / 20) * 20));
   const t = scaleLinear().domain([0, hottest]).range([0, bar]).clamp(true);
   const row = { chooser, left, bar, t, width: wide };
   return (
@@ -45,8 +42,8 @@ export function TemperatureBars({ chooser }: { chooser: ChooserView }) {
       </ul>
       {chooser.fit.length === 0 && (
         <p className="px-5 py-4 text-[17px] leading-6 font-[620]">
-          No material of the library stands all of this duty. Lower the temperature or the
-          concentration of the fluid that rules most of them out, or split the duty over two pumps.
+          No material of the library stands all of this duty. Lower the temperature or the concentration of the fluid
+          that rules most of them out, or split the duty over two pumps.
         </p>
       )}
       {chooser.ruledOut.length > 0 && (
@@ -110,15 +107,7 @@ function ColumnHead({ x, t, bar, duty, hottest }: HeadProps) {
             {v}
           </text>
         ))}
-      <text
-        className="m"
-        x={at}
-        y={46}
-        fontSize={15}
-        fontWeight={700}
-        textAnchor="middle"
-        fill="var(--ink)"
-      >
+      <text className="m" x={at} y={46} fontSize={15} fontWeight={700} textAnchor="middle" fill="var(--ink)">
         {Math.round(duty.temperatureC)}°
       </text>
       <path d={`M${at - 5},50h10l-5,7z`} fill="var(--ink)" />
@@ -197,31 +186,13 @@ function BarIn({ bar: b, x, width, t, out, duty }: BarProps) {
       <path d={`M${x},${Y}H${x + width}M${x + width},${Y - 3}V${Y + 3}`} stroke="var(--line)" />
       {last > full && (
         <g>
-          <rect
-            x={x + t(full)}
-            y={Y - 6.5}
-            width={t(last) - t(full)}
-            height={13}
-            fill="var(--paper)"
-          />
-          <rect
-            x={x + t(full)}
-            y={Y - 6.5}
-            width={t(last) - t(full)}
-            height={13}
-            fill="url(#limited)"
-            stroke={ink}
-          />
+          <rect x={x + t(full)} y={Y - 6.5} width={t(last) - t(full)} height={13} fill="var(--paper)" />
+          <rect x={x + t(full)} y={Y - 6.5} width={t(last) - t(full)} height={13} fill="url(#limited)" stroke={ink} />
         </g>
       )}
       {full > 0 && <rect x={x} y={Y - 7} width={t(full)} height={14} fill={ink} />}
       {state === "renew" && (
-        <path
-          d={`M${x + t(last)},${Y}H${at}`}
-          stroke="var(--renew)"
-          strokeWidth={2}
-          strokeDasharray="3 2"
-        />
+        <path d={`M${x + t(last)},${Y}H${at}`} stroke="var(--renew)" strokeWidth={2} strokeDasharray="3 2" />
       )}
       <path d={`M${at},12V${Y + 11}`} stroke="var(--paper)" strokeWidth={4} />
       <path d={`M${at},11V${Y + 11}`} stroke="var(--ink)" strokeWidth={2} />

@@ -17,24 +17,10 @@ export function WetEnds() {
   const pump = useQuery({ queryKey: ["pump", tag], queryFn: () => api.pump(tag) });
   if (chooser.error) return <Failed error={chooser.error} what="the wet ends" />;
   if (!chooser.data || !pump.data) return <Loading what="the library" />;
-  return (
-    <Chooser
-      chooser={chooser.data}
-      rebuild={pump.data.strip.rebuild}
-      hours={pump.data.strip.hours}
-    />
-  );
+  return <Chooser chooser={chooser.data} rebuild={pump.data.strip.rebuild} hours={pump.data.strip.hours} />;
 }
 
-function Chooser({
-  chooser,
-  rebuild,
-  hours,
-}: {
-  chooser: ChooserView;
-  rebuild: number | null;
-  hours: number;
-}) {
+function Chooser({ chooser, rebuild, hours }: { chooser: ChooserView; rebuild: number | null; hours: number }) {
   return (
     <main>
       <header className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">
@@ -42,8 +28,7 @@ function Chooser({
         <div className="min-w-0 flex-1 leading-5">
           <p className="text-[16px] font-[600]">What goes in this time</p>
           <p className="truncate text-[14px] text-muted">
-            {chooser.title}. {chooser.fittedNow} in it, {rounded(hours)} h. Body{" "}
-            {chooser.bodyMaterial}.
+            {chooser.title}. {chooser.fittedNow} in it, {rounded(hours)} h. Body {chooser.bodyMaterial}.
           </p>
         </div>
         <Key />
@@ -52,15 +37,9 @@ function Chooser({
         <DutyColumn chooser={chooser} />
         <section aria-label="Materials against fluids" className="min-w-0">
           <TemperatureBars chooser={chooser} />
-          <p className="border-t border-line px-5 py-3 text-[13.5px] leading-[18px] text-muted">
-            {chooser.note}
-          </p>
+          <p className="border-t border-line px-5 py-3 text-[13.5px] leading-[18px] text-muted">{chooser.note}</p>
         </section>
-        {rebuild === null ? (
-          <Kits chooser={chooser} />
-        ) : (
-          <KitsForRebuild chooser={chooser} rebuild={rebuild} />
-        )}
+        {rebuild === null ? <Kits chooser={chooser} /> : <KitsForRebuild chooser={chooser} rebuild={rebuild} />}
       </div>
     </main>
   );
@@ -96,10 +75,7 @@ function KitsForRebuild({ chooser, rebuild }: { chooser: ChooserView; rebuild: n
 
 function Key() {
   return (
-    <ul
-      className="flex flex-wrap items-center gap-5 text-[14px] text-soft"
-      aria-label="What the bars mean"
-    >
+    <ul className="flex flex-wrap items-center gap-5 text-[14px] text-soft" aria-label="What the bars mean">
       <li className="flex items-center gap-2">
         <svg width="40" height="14" aria-hidden>
           <rect x=".5" y="1" width="39" height="12" fill="var(--soft)" />
@@ -153,15 +129,7 @@ function DutyColumn({ chooser }: { chooser: ChooserView }) {
             >
               <path d="M0,8H150" stroke="var(--line)" />
               <rect y="4" width={150 * d.share} height="8" fill="var(--soft)" />
-              <text
-                className="m"
-                x="196"
-                y="12.5"
-                fontSize="13"
-                fontWeight="600"
-                textAnchor="end"
-                fill="var(--ink)"
-              >
+              <text className="m" x="196" y="12.5" fontSize="13" fontWeight="600" textAnchor="end" fill="var(--ink)">
                 {rounded(d.share * 100)}%
               </text>
             </svg>
@@ -172,10 +140,7 @@ function DutyColumn({ chooser }: { chooser: ChooserView }) {
           <Fact name="Suction lift" value={`${rounded(chooser.suctionLiftM, 1)} m`} />
           <Fact name="Run" value={`${rounded(chooser.hoursPerDay)} h a day`} />
           <Fact name="Body" value={chooser.bodyMaterial} />
-          <Fact
-            name="If it fails"
-            value={chooser.consequence === "high" ? "harms" : "stops a line"}
-          />
+          <Fact name="If it fails" value={chooser.consequence === "high" ? "harms" : "stops a line"} />
         </dl>
       </div>
     </section>

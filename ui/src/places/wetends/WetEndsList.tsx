@@ -28,10 +28,7 @@ export function WetEndsList() {
             <ul className="border-t border-ink">
               {a.pumps.map((p) => (
                 <li key={p.tag} className="border-b border-line2">
-                  <Link
-                    to={`/wet-ends/${p.tag}`}
-                    className="flex min-h-12 items-center gap-3 hover:bg-card"
-                  >
+                  <Link to={`/wet-ends/${p.tag}`} className="flex min-h-12 items-center gap-3 hover:bg-card">
                     <Mark state={asState(p.state)} size={16} />
                     <span className="w-[70px] text-[18px] font-[700] narrow">{p.tag}</span>
                     <PumpKind family={p.family} />

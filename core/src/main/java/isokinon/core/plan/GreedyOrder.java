@@ -4,6 +4,7 @@ import isokinon.core.plan.OrderProblem.Order;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A good order where the exact one is out of reach: always the ready step that changes least, and
@@ -18,11 +19,12 @@ final class GreedyOrder {
     this.problem = problem;
   }
 
-  static Order solve(OrderProblem problem) {
-    return new GreedyOrder(problem).order();
+  /** A possible order; empty where there is none. */
+  static Optional<Order> solve(OrderProblem problem) {
+    return new GreedyOrder(problem.settled()).order();
   }
 
-  private Order order() {
+  private Optional<Order> order() {
     int count = problem.items().size();
     BitSet done = new BitSet(count);
     List<Integer> sequence = new ArrayList<>(count);
@@ -31,7 +33,11 @@ final class GreedyOrder {
     int poseChanges = 0;
     int toolChanges = 0;
     while (sequence.size() < count) {
-      int next = choose(ready(done), pose, tool);
+      List<Integer> ready = ready(done);
+      if (ready.isEmpty()) {
+        return Optional.empty();
+      }
+      int next = choose(ready, pose, tool);
       poseChanges += problem.turns(next, pose) ? 1 : 0;
       toolChanges += problem.swaps(next, tool) ? 1 : 0;
       pose = problem.poseAfter(next, pose);
@@ -39,7 +45,7 @@ final class GreedyOrder {
       done.set(next);
       sequence.add(next);
     }
-    return new Order(List.copyOf(sequence), poseChanges, toolChanges, false);
+    return Optional.of(new Order(List.copyOf(sequence), poseChanges, toolChanges, false));
   }
 
   private List<Integer> ready(BitSet done) {
@@ -49,14 +55,9 @@ final class GreedyOrder {
       if (!done.get(i)
           && item.before().stream().allMatch(done::get)
           && (item.anyBefore().isEmpty()
-              || item.anyBefore().stream().anyMatch(g -> g.stream().allMatch(done::get)))
-          && (item.anyAfter().isEmpty()
-              || item.anyAfter().stream().anyMatch(g -> g.stream().noneMatch(done::get)))) {
+              || item.anyBefore().stream().anyMatch(g -> g.stream().allMatch(done::get)))) {
         ready.add(i);
       }
-    }
-    if (ready.isEmpty()) {
-      throw new IllegalStateException("the steps wait for each other");
     }
     return ready;
   }

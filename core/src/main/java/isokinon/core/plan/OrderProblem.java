@@ -1,5 +1,6 @@
 package isokinon.core.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -51,5 +52,28 @@ record OrderProblem(List<Item> items, int startPose, int startTool) {
 
   boolean swaps(int item, int tool) {
     return toolAfter(item, tool) != tool;
+  }
+
+  /**
+   * The same problem with every choice of what comes after settled for the first group. In a build
+   * order that group was stripped before its step, so the strip order backwards always satisfies
+   * it.
+   */
+  OrderProblem settled() {
+    List<List<Integer>> before = new ArrayList<>();
+    items.forEach(item -> before.add(new ArrayList<>(item.before())));
+    for (int i = 0; i < items.size(); i++) {
+      int self = i;
+      items.get(i).anyAfter().stream()
+          .limit(1)
+          .flatMap(List::stream)
+          .forEach(later -> before.get(later).add(self));
+    }
+    List<Item> settled = new ArrayList<>();
+    for (int i = 0; i < items.size(); i++) {
+      Item item = items.get(i);
+      settled.add(new Item(item.pose(), item.tool(), before.get(i), item.anyBefore(), List.of()));
+    }
+    return new OrderProblem(settled, startPose, startTool);
   }
 }

@@ -161,19 +161,35 @@ public final class Planner {
         .toList();
   }
 
+  /**
+   * Build-only steps of this plan: those whose parts are renewed; of those that name no parts, the
+   * ones that stand before or after a step of the plan, or name no step at all.
+   */
   private static List<BuildOnlyStep> extras(
       Sheet sheet, List<Integer> members, List<Plan.Renewal> renewals) {
     Set<String> built =
         members.stream().map(i -> sheet.steps().get(i).id()).collect(Collectors.toSet());
     Set<String> renewed = renewals.stream().map(Plan.Renewal::part).collect(Collectors.toSet());
-    return sheet.buildOnly().stream()
-        .filter(
-            b ->
-                b.with().isEmpty()
-                    ? b.after().stream().anyMatch(built::contains)
-                        || b.before().stream().anyMatch(built::contains)
-                    : b.with().stream().anyMatch(renewed::contains))
-        .toList();
+    boolean grew = !members.isEmpty();
+    while (grew) {
+      grew = false;
+      for (BuildOnlyStep extra : sheet.buildOnly()) {
+        grew |=
+            !built.contains(extra.id())
+                && calledFor(extra, built, renewed)
+                && built.add(extra.id());
+      }
+    }
+    return sheet.buildOnly().stream().filter(b -> built.contains(b.id())).toList();
+  }
+
+  private static boolean calledFor(BuildOnlyStep extra, Set<String> built, Set<String> renewed) {
+    if (!extra.with().isEmpty()) {
+      return extra.with().stream().anyMatch(renewed::contains);
+    }
+    return (extra.after().isEmpty() && extra.before().isEmpty())
+        || extra.after().stream().anyMatch(built::contains)
+        || extra.before().stream().anyMatch(built::contains);
   }
 
   private static OrderProblem stripProblem(
@@ -291,7 +307,15 @@ public final class Planner {
   }
 
   private static Order order(OrderProblem problem) {
-    return IdealOrder.solve(problem).orElseGet(() -> GreedyOrder.solve(problem));
+    return IdealOrder.solve(problem)
+        .or(() -> GreedyOrder.solve(problem))
+        .orElseThrow(
+            () ->
+                new PlanRefused(
+                    List.of(
+                        new PlanRefused.Reason(
+                            "sheet",
+                            "Steps of this sheet wait for each other: no order has them all."))));
   }
 
   private static Map<Integer, Integer> positions(List<Integer> values) {

@@ -77,7 +77,11 @@ final class Fields {
       fault(key, "missing: \"" + key + "\" must be given");
       return "";
     }
-    return text(key);
+    Optional<String> word = scalar(at(key), values.get(key));
+    if (word.filter(String::isBlank).isPresent()) {
+      fault(key, "empty: \"" + key + "\" must say something");
+    }
+    return word.orElse("");
   }
 
   /** Required where a sheet is to be kept, optional where it is only computed with. */

@@ -58,6 +58,7 @@ final class SheetRules {
     }
     if (faults.isEmpty()) {
       checkReachable();
+      checkBuildable();
     }
   }
 
@@ -140,6 +141,28 @@ final class SheetRules {
       String id = sheet.steps().get(i).id();
       if (!done.contains(id)) {
         fault("steps[" + i + "].after", "cycle: " + id + " can never be done, it waits for itself");
+      }
+    }
+  }
+
+  /** Build steps, with those that only building has, must not wait for each other either. */
+  private void checkBuildable() {
+    Map<String, Set<String>> before = new HashMap<>();
+    sheet.steps().forEach(s -> before.put(s.id(), new HashSet<>()));
+    sheet.buildOnly().forEach(b -> before.put(b.id(), new HashSet<>(b.after())));
+    sheet.steps().forEach(s -> s.after().forEach(inner -> before.get(inner).add(s.id())));
+    sheet.buildOnly().forEach(b -> b.before().forEach(later -> before.get(later).add(b.id())));
+    Set<String> built = new HashSet<>();
+    while (before.entrySet().stream()
+        .filter(e -> built.containsAll(e.getValue()))
+        .map(e -> built.add(e.getKey()))
+        .reduce(false, Boolean::logicalOr)) {
+      // goes on as long as another step could be built
+    }
+    for (int i = 0; i < sheet.buildOnly().size(); i++) {
+      String id = sheet.buildOnly().get(i).id();
+      if (!built.contains(id)) {
+        fault("buildOnly[" + i + "]", "cycle: " + id + " can never be built, it waits for itself");
       }
     }
   }

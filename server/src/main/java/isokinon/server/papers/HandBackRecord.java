@@ -31,6 +31,8 @@ public class HandBackRecord {
       .number { font-family: Courier; white-space: nowrap; }
       .first { border: 1pt solid #1E2326; padding: 5pt 7pt; margin: 8pt 0; }
       tr { page-break-inside: avoid; }
+      .log td { font-size: 7.5pt; padding: 1pt 6pt 1pt 0; }
+      .log td:first-child, td.whole { white-space: nowrap; }
       """;
 
   /** The record of {@code view} as a PDF. */
@@ -73,13 +75,15 @@ public class HandBackRecord {
         + section("Made safe", table(List.of("Energy", "Proved by", "Reading", "Who"), gates(v)))
         + section("Found", table(List.of("Part", "Judged", "Measured and seen"), found(v)))
         + section("Renewed", table(List.of("Part", "Number", "Why", "Lot"), renewed(v)))
-        + section("Torque and checks", table(List.of("Time", "Who", "What"), built(v)))
+        + section("Torque, N·m", table(List.of("Joint", "Asked", "Read, bolt by bolt"), joints(v)))
         + section("Proved", table(List.of("Test", "Limit", "Reading", "Who"), proved(v)))
         + section("To do later", list(v.handBack().retorques(), "Nothing to retorque."))
         + section("Watch", list(v.handBack().watched(), "No part went back on watch."))
         + "<h2>Next due</h2><p>"
         + text(v.handBack().nextDue())
-        + "</p>";
+        + "</p><div class='log'>"
+        + section("Everything that was done", table(List.of("When", "Who", "What"), done(v)))
+        + "</div>";
   }
 
   private static List<List<String>> gates(BenchView v) {
@@ -111,11 +115,14 @@ public class HandBackRecord {
         .toList();
   }
 
-  private static List<List<String>> built(BenchView v) {
-    return v.log().stream()
-        .filter(l -> !l.say().startsWith("lot ") && !l.say().contains(" judged "))
-        .map(l -> List.of(l.at(), l.who(), l.say()))
+  private static List<List<String>> joints(BenchView v) {
+    return v.handBack().joints().stream()
+        .map(j -> List.of(j.step(), j.asked(), j.readings()))
         .toList();
+  }
+
+  private static List<List<String>> done(BenchView v) {
+    return v.log().stream().map(l -> List.of(l.at(), l.who(), l.say())).toList();
   }
 
   private static List<List<String>> proved(BenchView v) {
@@ -158,7 +165,11 @@ public class HandBackRecord {
                 r ->
                     "<tr>"
                         + r.stream()
-                            .map(c -> "<td>" + text(c) + "</td>")
+                            .map(
+                                c ->
+                                    (c.length() < 13 ? "<td class='whole'>" : "<td>")
+                                        + text(c)
+                                        + "</td>")
                             .collect(Collectors.joining())
                         + "</tr>")
             .collect(Collectors.joining())
@@ -168,7 +179,8 @@ public class HandBackRecord {
   /** Escaped for XML, and without the signs that the built-in fonts lack. */
   private static String text(String raw) {
     String known =
-        raw.codePoints()
+        raw.replace("degC", "°C")
+            .codePoints()
             .map(c -> c == 0x2009 || c == 0x202F ? ' ' : c)
             .filter(c -> c >= 0x20 && c < 0xD800)
             .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)

@@ -234,7 +234,14 @@ public record BenchView(
 
   /** What the hand-back says. */
   public record HandBackView(
-      List<String> renewed, List<String> watched, List<String> retorques, String nextDue) {}
+      List<String> renewed,
+      List<String> watched,
+      List<String> retorques,
+      List<JointLine> joints,
+      String nextDue) {}
+
+  /** A joint that was tightened: what was asked, and every reading of every fastener in order. */
+  public record JointLine(String step, String asked, String readings) {}
 
   /** The plan in figures. */
   public record PlanView(

@@ -5,6 +5,7 @@ import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Stage;
+import isokinon.core.rebuild.TorqueRound;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
@@ -20,6 +21,7 @@ import isokinon.server.work.BenchView.FluidView;
 import isokinon.server.work.BenchView.Gate;
 import isokinon.server.work.BenchView.HandBackView;
 import isokinon.server.work.BenchView.InspectItem;
+import isokinon.server.work.BenchView.JointLine;
 import isokinon.server.work.BenchView.LimitView;
 import isokinon.server.work.BenchView.LogLine;
 import isokinon.server.work.BenchView.LotView;
@@ -41,6 +43,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -54,6 +57,8 @@ public class BenchViewer {
   public static final String SINGLE_PARTS = "single";
 
   private static final DateTimeFormatter CLOCK_TIME = DateTimeFormatter.ofPattern("HH:mm");
+  private static final DateTimeFormatter RECORD_TIME =
+      DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.UK);
   private static final int STEPS_AHEAD = 4;
 
   private final PumpMapper pumps;
@@ -95,7 +100,7 @@ public class BenchViewer {
         inspect(rebuild),
         decide(pump, rebuild),
         sheet.proof().stream().map(t -> proof(rebuild, t)).toList(),
-        handBack(pump, rebuild),
+        handBack(row, pump, rebuild),
         plan.map(BenchViewer::plan)
             .orElse(new PlanView(List.of(), List.of(), 0, 0, 0, 0, List.of(), List.of(), true)),
         rebuild.events().stream().map(e -> logLine(sheet, e)).toList(),
@@ -337,7 +342,7 @@ public class BenchViewer {
         lot.material(),
         Words.day(lot.cured()),
         life.useBy().map(LocalDate::toString),
-        standing.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+        standing.name().toLowerCase(Locale.ROOT).replace('_', '-'),
         says,
         lot.quantity(),
         lot.price(),
@@ -376,9 +381,10 @@ public class BenchViewer {
         t.backTo().isEmpty() ? "" : Records.step(rebuild.sheet(), t.backTo()));
   }
 
-  private HandBackView handBack(PumpRow pump, Rebuild rebuild) {
+  private HandBackView handBack(RebuildRow row, PumpRow pump, Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
     long days = Math.round(pump.intervalHours() / pump.hoursPerDay());
+    LocalDate back = row.closedAt() == null ? LocalDate.now(clock) : row.closedAt().toLocalDate();
     return new HandBackView(
         rebuild.renewing().stream().map(p -> Records.part(sheet, p)).toList(),
         sheet.parts().stream()
@@ -393,10 +399,42 @@ public class BenchViewer {
                         + Words.plain(e.getValue())
                         + " h, cold and unpressurised")
             .toList(),
+        rebuild.built().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
         "at "
-            + Words.plain(pump.runningHours() + pump.intervalHours())
+            + Words.plain(row.hoursThen() + pump.intervalHours())
             + " h, about "
-            + Words.day(LocalDate.now(clock).plusDays(days)));
+            + Words.day(back.plusDays(days)));
+  }
+
+  private static Optional<JointLine> joint(Rebuild rebuild, String step) {
+    return rebuild
+        .sheet()
+        .handling(step)
+        .flatMap(Handling::fastening)
+        .map(
+            f ->
+                new JointLine(
+                    Records.step(rebuild.sheet(), step),
+                    f.count()
+                        + " "
+                        + f.thread()
+                        + ", "
+                        + Words.plain(f.minNm())
+                        + " to "
+                        + Words.plain(f.maxNm())
+                        + " N·m, threads "
+                        + f.threads(),
+                    rebuild.torque(step).stream()
+                        .flatMap(r -> r.fasteners().entrySet().stream())
+                        .sorted(Map.Entry.comparingByKey())
+                        .map(e -> e.getKey() + ": " + fastener(e.getValue()))
+                        .collect(Collectors.joining("; "))));
+  }
+
+  private static String fastener(TorqueRound.Fastener f) {
+    return f.readings().stream().map(Words::plain).collect(Collectors.joining(", then "))
+        + (f.clicked() ? " clicked" : "")
+        + f.acceptedBecause().map(why -> ", accepted: " + why).orElse("");
   }
 
   private static PlanView plan(Plan p) {
@@ -413,7 +451,8 @@ public class BenchViewer {
   }
 
   private LogLine logLine(Sheet sheet, BenchEvent e) {
-    return new LogLine(e.seq(), time(e.at()), e.who(), Records.say(sheet, e.act()));
+    return new LogLine(
+        e.seq(), RECORD_TIME.format(e.at().atZone(zone())), e.who(), Records.say(sheet, e.act()));
   }
 
   private static Optional<String> lastStep(Rebuild rebuild) {

@@ -1,0 +1,148 @@
+package isokinon.core.material;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import isokinon.core.material.LibraryReader.LibraryRefused;
+import isokinon.core.shelf.ShelfLife;
+import java.io.StringReader;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class MaterialLibraryTest {
+
+  private static final Map<String, String> TABLES =
+      Map.of(
+          "materials",
+          "material,name,kind,roles,min_c,max_c,shore_a,flex,abrasion_heavy,suction_m,shelf\n"
+              + "NBR,Nitrile,elastomer,diaphragm;ball,-20,100,70,1.0,0.8,5,B\n",
+          "fluids",
+          "fluid,name,aliases,hurts,wear,spilt\nacid,Acid,sour water;vinegar,burns,Goggles,Flush.\n",
+          "resistance",
+          "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n"
+              + "acid,0,20,NBR,60,80,swells,b,s,2026-01-01,\n"
+              + "acid,50,90,NBR,20,30,softens,b,s,2026-01-01,\n",
+          "base-life",
+          "role,material,hours,shape\ndiaphragm,NBR,4500,2.5\n");
+
+  private static MaterialLibrary read(Map<String, String> tables) throws Exception {
+    return LibraryReader.read(name -> new StringReader(tables.get(name)));
+  }
+
+  private static Map<String, String> changed(String table, String was, String is) {
+    Map<String, String> tables = new HashMap<>(TABLES);
+    tables.put(table, tables.get(table).replace(was, is));
+    return tables;
+  }
+
+  @Test
+  void aFluidIsFoundByCodeNameOrAliasWhateverTheCase() throws Exception {
+    MaterialLibrary library = read(TABLES);
+    assertThat(library.fluid("ACID")).isPresent();
+    assertThat(library.fluid("Sour Water")).map(Fluid::code).contains("acid");
+    assertThat(library.fluid("treacle")).isEmpty();
+    assertThat(library.material("nbr")).map(Material::code).contains("NBR");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0, 80", "20, 80", "35, 30", "50, 30", "90, 30"})
+  void betweenTwoBandsTheWorseNeighbourCounts(double pct, double limited) throws Exception {
+    assertThat(read(TABLES).resistance("acid", pct, "NBR", 25))
+        .flatMap(Resistance::limitedC)
+        .contains(limited);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"95", "100"})
+  void outsideAllBandsIsUnknown(double pct) throws Exception {
+    assertThat(read(TABLES).resistance("acid", pct, "NBR", 25)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"60, 1", "70, 0.5", "72, 0.43527528", "80, 0.25", "80.1, 0"})
+  void lifeHalvesForEachTenKelvin(double t, double factor) throws Exception {
+    Resistance row = read(TABLES).resistance("acid", 10, "NBR", 20).orElseThrow();
+    assertThat(row.factorAt(t)).isCloseTo(factor, org.assertj.core.api.Assertions.within(1e-8));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "materials|100,70|warm,70|max_c",
+        "materials|,B|,Z|shelf",
+        "resistance|60,80|80,60|limited",
+        "resistance|0,20|0,120|to_pct",
+        "resistance|acid,0|brine,0|unknown fluid",
+        "resistance|NBR,60|FFKM,60|unknown material",
+        "resistance|60,80|60,140|above the service range",
+        "base-life|NBR,4500|XYZ,4500|unknown material XYZ",
+        "base-life|4500|-1|hours",
+      })
+  void aTableWithAFaultIsRefusedBySaying(String table, String was, String is, String told) {
+    assertThatThrownBy(() -> read(changed(table, was, is)))
+        .isInstanceOf(LibraryRefused.class)
+        .hasMessageContaining(told);
+  }
+
+  @Test
+  void allFaultsAreToldAtOnceWithTheirLines() {
+    Map<String, String> tables = changed("resistance", "0,20", "0,x");
+    tables.put("materials", tables.get("materials").replace("100,70", "hot,70"));
+    assertThatThrownBy(() -> read(tables))
+        .hasMessageContaining("materials")
+        .hasMessageContaining("resistance")
+        .hasMessageContaining("line 2");
+  }
+
+  @Test
+  void theShippedLibraryKnowsTheRolesOfADoubleDiaphragm() {
+    MaterialLibrary library = ShippedLibrary.read();
+    for (String role : new String[] {"diaphragm", "ball", "seat", "o-ring", "body"}) {
+      assertThat(library.knowsRole(role)).as(role).isTrue();
+    }
+    assertThat(library.baseLife("diaphragm", "CSM")).isPresent();
+    assertThat(library.baseLife("diaphragm", "alumina")).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "NR, A",
+    "AU, A",
+    "NBR, B",
+    "CR, B",
+    "HNBR, B",
+    "EPDM, C",
+    "FKM, C",
+    "CSM, C",
+    "VMQ, C",
+    "PTFE, NONE",
+    "TPV, MAKER",
+    "TPC-ET, MAKER"
+  })
+  void shelfGroupsOfTheShippedMaterials(String material, ShelfLife.Group group) {
+    assertThat(ShippedLibrary.read().material(material)).map(Material::shelf).contains(group);
+  }
+
+  @Test
+  void everyShippedElastomerHasARowForTheFluidsOfTheSlice() {
+    MaterialLibrary library = ShippedLibrary.read();
+    assertThat(library.materials())
+        .filteredOn(m -> m.roles().contains("diaphragm"))
+        .allSatisfy(
+            m -> {
+              for (String fluid :
+                  new String[] {"scour-liquor", "recovered-wool-grease", "sludge-with-grit"}) {
+                assertThat(
+                        library
+                            .resistance(fluid, 100, m.code(), 20)
+                            .or(() -> library.resistance(fluid, 5, m.code(), 20)))
+                    .as(m.code() + " in " + fluid)
+                    .isPresent();
+              }
+            });
+  }
+}

@@ -1,0 +1,232 @@
+package isokinon.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Step;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.LongRange;
+
+/** The planner against brute force on small random sheets, and what must hold on any. */
+class PlannerPropertiesTest {
+
+  private final Planner planner = new Planner();
+
+  private static List<String> wishes(Sheet sheet, long seed) {
+    Random random = new Random(seed * 31);
+    List<String> freed =
+        sheet.steps().stream().flatMap(s -> s.frees().stream()).distinct().sorted().toList();
+    return IntStream.range(0, 1 + random.nextInt(3))
+        .mapToObj(i -> freed.get(random.nextInt(freed.size())))
+        .distinct()
+        .toList();
+  }
+
+  @Property(tries = 400)
+  void theRouteIsTheCheapestThereIs(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed,
+      @ForAll @IntRange(min = 3, max = 9) int steps) {
+    Sheet sheet = RandomSheets.of(seed, steps);
+    List<String> wished = wishes(sheet, seed);
+    Plan plan = planner.plan(sheet, PlanRequest.of(wished, List.of()));
+    assertThat(plan.optimal()).isTrue();
+    assertThat(plan.minutes()).isEqualTo(cheapestByForce(sheet, wished));
+    assertThat(plan.freed()).containsAll(wished);
+  }
+
+  @Property(tries = 300)
+  void theStripOrderHasTheFewestTurnsThenTools(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed,
+      @ForAll @IntRange(min = 3, max = 7) int steps) {
+    Sheet sheet = RandomSheets.of(seed, steps);
+    Plan plan = planner.plan(sheet, PlanRequest.of(wishes(sheet, seed), List.of()));
+    Changes told = new Changes(plan.poseChanges(), plan.toolChanges());
+    assertThat(changes(sheet, plan.strip())).isEqualTo(told);
+    assertThat(told).isEqualTo(bestByForce(sheet, plan.strip()));
+  }
+
+  @Property(tries = 300)
+  void noStepComesBeforeWhatItNeeds(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed,
+      @ForAll @IntRange(min = 3, max = 12) int steps) {
+    Sheet sheet = RandomSheets.of(seed, steps);
+    Plan plan = planner.plan(sheet, PlanRequest.of(wishes(sheet, seed), List.of()));
+    assertThat(possible(sheet, plan.strip())).isTrue();
+    assertThat(plan.build()).containsAll(plan.strip()).doesNotHaveDuplicates();
+    List<String> backwards = new ArrayList<>(plan.build());
+    backwards.removeIf(id -> sheet.step(id).isEmpty());
+    java.util.Collections.reverse(backwards);
+    assertThat(possible(sheet, backwards)).isTrue();
+    for (BuildOnlyStep extra : sheet.buildOnly()) {
+      if (plan.build().contains(extra.id())) {
+        extra.before().stream()
+            .filter(plan.build()::contains)
+            .forEach(
+                later ->
+                    assertThat(plan.build().indexOf(extra.id()))
+                        .isLessThan(plan.build().indexOf(later)));
+      }
+    }
+  }
+
+  @Property(tries = 200)
+  void everyOneTimePartWhoseJointIsOpenedIsRenewed(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Sheet sheet = RandomSheets.of(seed, 8);
+    Plan plan = planner.plan(sheet, PlanRequest.of(List.of(), wishes(sheet, seed)));
+    Set<String> opened = new HashSet<>();
+    for (String id : plan.strip()) {
+      Step step = sheet.step(id).orElseThrow();
+      opened.addAll(step.frees());
+      opened.addAll(step.disturbs());
+    }
+    opened.removeIf(p -> !sheet.part(p).orElseThrow().oneTime());
+    assertThat(plan.renew())
+        .extracting(Plan.Renewal::part)
+        .containsExactlyInAnyOrderElementsOf(opened);
+  }
+
+  @Property(tries = 200)
+  void planningAgainHalfwayGoesOnFromWhatIsOff(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Sheet sheet = RandomSheets.of(seed, 9);
+    List<String> wished = wishes(sheet, seed);
+    Plan whole = planner.plan(sheet, PlanRequest.of(wished, List.of()));
+    List<String> done = whole.strip().subList(0, whole.strip().size() / 2);
+    Plan rest = planner.plan(sheet, new PlanRequest(wished, List.of(), done));
+    assertThat(rest.strip()).noneMatch(done::contains);
+    assertThat(rest.minutes()).isEqualTo(whole.minutes());
+    assertThat(rest.build()).containsExactlyInAnyOrderElementsOf(whole.build());
+    List<String> both = new ArrayList<>(done);
+    both.addAll(rest.strip());
+    assertThat(possible(sheet, both)).isTrue();
+  }
+
+  @Property(tries = 100)
+  void beyondTheLimitTheOrderIsStillPossibleAndSaysItIsNotProved(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Sheet sheet = RandomSheets.of(seed, IdealOrder.MOST_ITEMS + 10);
+    List<String> all = sheet.steps().stream().map(s -> s.frees().get(0)).toList();
+    Plan plan = planner.plan(sheet, PlanRequest.of(all, List.of()));
+    assertThat(possible(sheet, plan.strip())).isTrue();
+    assertThat(changes(sheet, plan.strip()))
+        .isEqualTo(new Changes(plan.poseChanges(), plan.toolChanges()));
+    assertThat(plan.optimal()).isFalse();
+  }
+
+  // ---- brute force ----------------------------------------------------------------------------
+
+  private record Changes(int poses, int tools) implements Comparable<Changes> {
+    @Override
+    public int compareTo(Changes other) {
+      return poses != other.poses ? poses - other.poses : tools - other.tools;
+    }
+  }
+
+  private static double cheapestByForce(Sheet sheet, List<String> wished) {
+    int n = sheet.steps().size();
+    double best = Double.POSITIVE_INFINITY;
+    for (int set = 0; set < 1 << n; set++) {
+      List<String> ids = new ArrayList<>();
+      double minutes = 0;
+      Set<String> off = new HashSet<>();
+      for (int i = 0; i < n; i++) {
+        if ((set >> i & 1) == 1) {
+          Step step = sheet.steps().get(i);
+          ids.add(step.id());
+          minutes += step.minutes();
+          off.addAll(step.frees());
+          off.addAll(step.disturbs());
+        }
+      }
+      if (minutes < best && off.containsAll(wished) && canAllBeDone(sheet, ids)) {
+        best = minutes;
+      }
+    }
+    return best;
+  }
+
+  private static boolean canAllBeDone(Sheet sheet, List<String> ids) {
+    List<String> order = new ArrayList<>();
+    List<String> left = new ArrayList<>(ids);
+    boolean grew = true;
+    while (grew) {
+      grew = false;
+      for (String id : List.copyOf(left)) {
+        if (ready(sheet.step(id).orElseThrow(), order)) {
+          order.add(id);
+          left.remove(id);
+          grew = true;
+        }
+      }
+    }
+    return left.isEmpty();
+  }
+
+  private static boolean ready(Step step, List<String> done) {
+    return done.containsAll(step.after())
+        && (step.afterAny().isEmpty() || step.afterAny().stream().anyMatch(done::containsAll));
+  }
+
+  private static boolean possible(Sheet sheet, List<String> order) {
+    List<String> done = new ArrayList<>();
+    for (String id : order) {
+      if (!ready(sheet.step(id).orElseThrow(), done)) {
+        return false;
+      }
+      done.add(id);
+    }
+    return true;
+  }
+
+  private static Changes changes(Sheet sheet, List<String> order) {
+    String pose = sheet.startPose();
+    String tool = "";
+    int poses = 0;
+    int tools = 0;
+    for (String id : order) {
+      Handling how = sheet.handling(id).orElseThrow();
+      if (!how.pose().isEmpty() && !how.pose().equals(pose)) {
+        poses++;
+        pose = how.pose();
+      }
+      if (how.toolInHand().isPresent() && !how.toolInHand().get().equals(tool)) {
+        tools++;
+        tool = how.toolInHand().get();
+      }
+    }
+    return new Changes(poses, tools);
+  }
+
+  private static Changes bestByForce(Sheet sheet, List<String> steps) {
+    return search(sheet, new ArrayList<>(), new ArrayList<>(steps), new Changes(99, 99));
+  }
+
+  private static Changes search(Sheet sheet, List<String> done, List<String> left, Changes best) {
+    if (left.isEmpty()) {
+      Changes made = changes(sheet, done);
+      return made.compareTo(best) < 0 ? made : best;
+    }
+    Changes found = best;
+    for (String id : List.copyOf(left)) {
+      if (ready(sheet.step(id).orElseThrow(), done)) {
+        left.remove(id);
+        done.add(id);
+        found = search(sheet, done, left, found);
+        done.remove(done.size() - 1);
+        left.add(id);
+      }
+    }
+    return found;
+  }
+}
