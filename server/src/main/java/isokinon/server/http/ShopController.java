@@ -9,6 +9,8 @@ import isokinon.server.work.Sheets;
 import isokinon.server.work.WetEnds;
 import java.util.List;
 import java.util.Map;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -61,6 +63,11 @@ class ShopController {
   @GetMapping("/sheets")
   List<Sheets.Listed> sheets() {
     return sheets.all();
+  }
+
+  @GetMapping(value = "/sheet-schema", produces = "application/schema+json")
+  Resource sheetSchema() {
+    return new ClassPathResource("library/sheets/sheet.schema.json");
   }
 
   @GetMapping(value = "/sheets/{id}", produces = "application/yaml")

@@ -1,6 +1,7 @@
 package isokinon.server.papers;
 
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.util.XRLog;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.Words;
 import java.io.ByteArrayOutputStream;
@@ -34,6 +35,10 @@ public class HandBackRecord {
       .log td { font-size: 7.5pt; padding: 1pt 6pt 1pt 0; }
       .log td:first-child, td.whole { white-space: nowrap; }
       """;
+
+  HandBackRecord() {
+    XRLog.setLoggingEnabled(false); // the renderer's own log tells of every page
+  }
 
   /** The record of {@code view} as a PDF. */
   public byte[] pdf(BenchView view) {

@@ -19,7 +19,7 @@ import tech.units.indriya.unit.Units;
 final class Readings {
 
   private static final Pattern TYPED =
-      Pattern.compile("([+-]?[0-9]*[.,]?[0-9]+(?:[eE][+-]?[0-9]+)?)\\s*(\\S.*)?");
+      Pattern.compile("([+-]?[0-9]*[.,]?[0-9]+(?:[eE][+-]?[0-9]+)?)(?:\\s*([^\\s0-9.,+-].*))?");
 
   private static final Unit<?> NEWTON_METRE = Units.NEWTON.multiply(Units.METRE);
   private static final Unit<?> BAR = Units.PASCAL.multiply(100_000);

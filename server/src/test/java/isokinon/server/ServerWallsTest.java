@@ -1,0 +1,67 @@
+package isokinon.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** One way through: http to work to core, with store beside work. */
+@AnalyzeClasses(packages = "isokinon.server", importOptions = ImportOption.DoNotIncludeTests.class)
+class ServerWallsTest {
+
+  @ArchTest
+  static final ArchRule oneWayThrough =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("http")
+          .definedBy("isokinon.server.http..")
+          .layer("papers")
+          .definedBy("isokinon.server.papers..")
+          .layer("work")
+          .definedBy("isokinon.server.work..")
+          .layer("access")
+          .definedBy("isokinon.server.access..")
+          .layer("demo")
+          .definedBy("isokinon.server.demo..")
+          .layer("store")
+          .definedBy("isokinon.server.store..")
+          .whereLayer("http")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("demo")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("papers")
+          .mayOnlyBeAccessedByLayers("http")
+          .whereLayer("work")
+          .mayOnlyBeAccessedByLayers("http", "papers")
+          .whereLayer("access")
+          .mayOnlyBeAccessedByLayers("http", "work")
+          .whereLayer("store")
+          .mayOnlyBeAccessedByLayers("work", "access", "demo");
+
+  @ArchTest
+  static final ArchRule storeKnowsNoHttp =
+      noClasses()
+          .that()
+          .resideInAPackage("..store..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
+
+  @ArchTest
+  static final ArchRule nothingIsInjectedIntoFields =
+      noFields().should().beAnnotatedWith("org.springframework.beans.factory.annotation.Autowired");
+
+  @ArchTest
+  static final ArchRule theClockIsInjected =
+      noClasses()
+          .should()
+          .callMethod(java.time.Instant.class, "now")
+          .orShould()
+          .callMethod(java.time.LocalDate.class, "now")
+          .orShould()
+          .callMethod(System.class, "currentTimeMillis");
+}

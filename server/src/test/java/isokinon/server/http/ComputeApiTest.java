@@ -1,0 +1,307 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+@MillTest
+class ComputeApiTest {
+
+  @Autowired private Desk desk;
+
+  private Desk.Reply ask(String what, String json) {
+    return desk.post("/api/v1/compute/" + what, json);
+  }
+
+  private JsonNode answer(String what, String json) {
+    Desk.Reply reply = ask(what, json);
+    assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
+    return reply.body();
+  }
+
+  private void refused(String what, String json, String path, String words) {
+    Desk.Reply reply = ask(what, json);
+    assertThat(reply.status()).as(reply.body().toString()).isEqualTo(400);
+    assertThat(reply.kind()).startsWith("application/problem+json");
+    assertThat(reply.fault(path)).as(reply.body().toString()).contains(words);
+  }
+
+  // ---- plan -----------------------------------------------------------------------------------
+
+  @Test
+  void plansOnAStoredSheet() {
+    JsonNode plan =
+        answer(
+            "plan",
+            "{\"sheetId\": \"aodd-bolted-plastic-25\", \"renew\": [\"outlet-balls\"], \"inspect\": []}");
+    assertThat(plan.path("strip"))
+        .extracting(JsonNode::asText)
+        .containsExactly("outlet-manifold-off", "outlet-valves-out");
+    assertThat(plan.path("build"))
+        .extracting(JsonNode::asText)
+        .containsExactly("outlet-valves-out", "outlet-manifold-off");
+    assertThat(plan.path("minutes").asDouble()).isEqualTo(17);
+    assertThat(plan.path("poseChanges").asInt()).isZero();
+    assertThat(plan.path("toolChanges").asInt()).isEqualTo(2);
+    assertThat(plan.path("optimal").asBoolean()).isTrue();
+    assertThat(plan.at("/renew/1/part").asText()).isEqualTo("outlet-balls");
+    assertThat(plan.at("/renew/1/count").asInt()).isEqualTo(2);
+    assertThat(plan.at("/renew/1/because").asText()).isEqualTo("asked for");
+  }
+
+  @Test
+  void plansOnASheetThatComesWithTheQuestion() {
+    JsonNode plan =
+        answer(
+            "plan",
+            """
+            {"sheet": {"id": "q", "startPose": "upright", "parts": [{"id": "a", "renew": "one-time"}, {"id": "b"}],
+              "steps": [{"id": "s1", "frees": ["a"], "tools": ["key"], "stripMinutes": 2, "buildMinutes": 3},
+                        {"id": "s2", "frees": ["b"], "after": ["s1"], "pose": "over", "stripMinutes": 1}]},
+             "renew": ["b"]}
+            """);
+    assertThat(plan.path("strip")).extracting(JsonNode::asText).containsExactly("s1", "s2");
+    assertThat(plan.path("minutes").asDouble()).isEqualTo(6);
+    assertThat(plan.path("renew"))
+        .extracting(r -> r.path("part").asText())
+        .containsExactly("a", "b");
+    assertThat(plan.path("poseChanges").asInt()).isEqualTo(1);
+  }
+
+  @Test
+  void plansAgainFromWhatIsDone() {
+    JsonNode plan =
+        answer(
+            "plan",
+            "{\"sheetId\": \"aodd-bolted-plastic-25\", \"renew\": [\"outlet-balls\"],"
+                + " \"done\": [\"outlet-manifold-off\"]}");
+    assertThat(plan.path("strip"))
+        .extracting(JsonNode::asText)
+        .containsExactly("outlet-valves-out");
+    assertThat(plan.path("minutes").asDouble()).isEqualTo(17);
+  }
+
+  @Test
+  void everyFaultOfASheetIsToldAtOnce() {
+    Desk.Reply reply =
+        ask(
+            "plan",
+            """
+            {"sheet": {"id": "q", "parts": [{"id": "a"}, {"id": "loose"}],
+              "steps": [{"id": "s1", "frees": ["a", "ghost"], "after": ["nowhere"]}]}, "renew": ["a"]}
+            """);
+    assertThat(reply.status()).isEqualTo(400);
+    assertThat(reply.fault("sheet.steps[0].frees[1]")).contains("unknown part \"ghost\"");
+    assertThat(reply.fault("sheet.steps[0].after[0]")).contains("unknown step \"nowhere\"");
+    assertThat(reply.fault("sheet.parts[1]")).contains("no step frees loose");
+  }
+
+  @Test
+  void stepsThatWaitForEachOtherAreABadSheet() {
+    refused(
+        "plan",
+        """
+        {"sheet": {"id": "q", "parts": [{"id": "a"}], "steps": [
+          {"id": "s1", "frees": ["a"], "after": ["s2"]}, {"id": "s2", "frees": [], "after": ["s1"]}]}, "renew": ["a"]}
+        """,
+        "sheet.steps[0].after",
+        "can never be done");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "{}|sheet|Give a sheet",
+        "{\"sheetId\": \"no-such\"}|sheetId|No sheet is called no-such",
+        "{\"sheetId\": \"aodd-bolted-plastic-25\", \"renew\": [\"wings\"]}|renew[0]|No part is called wings",
+        "{\"sheetId\": \"aodd-bolted-plastic-25\", \"renew\": [null]}|renew[0]|must be given",
+        "{\"sheetId\": \"aodd-bolted-plastic-25\", \"done\": [\"bushing-out\"]}|done|cannot all have been done",
+        "{\"sheetId\": \"aodd-bolted-plastic-25\", \"renew\": \"balls\"}|renew|not of the kind",
+        "{\"sheet\": 7}|sheet|",
+      })
+  void aPlanThatCannotBeMadeSaysWhere(String json, String path, String words) {
+    refused("plan", json, path, words == null ? "" : words);
+  }
+
+  // ---- torque ---------------------------------------------------------------------------------
+
+  @Test
+  void tellsTheOrderAndThePasses() {
+    JsonNode order = answer("torque/order", "{\"count\": 8, \"layout\": \"circle\"}");
+    assertThat(order.path("order"))
+        .extracting(JsonNode::asInt)
+        .containsExactly(1, 5, 3, 7, 2, 6, 4, 8);
+    assertThat(order.path("passes"))
+        .extracting(p -> p.path("percent").asInt())
+        .containsExactly(30, 60, 100, 100);
+    assertThat(order.at("/passes/3/order"))
+        .extracting(JsonNode::asInt)
+        .containsExactly(1, 2, 3, 4, 5, 6, 7, 8);
+  }
+
+  @Test
+  void tellsTheSettingWithAnAdapter() {
+    JsonNode setting =
+        answer(
+            "torque/setting",
+            "{\"targetNm\": 40, \"handleMm\": 300, \"adapterMm\": 50, \"angleDeg\": 0}");
+    assertThat(setting.path("settingNm").asDouble()).isEqualTo(40.0 * 300 / 350);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "torque/order|{\"count\": 0, \"layout\": \"circle\"}|count|1 to 200",
+        "torque/order|{\"count\": 100000, \"layout\": \"circle\"}|count|1 to 200",
+        "torque/order|{\"count\": 8, \"layout\": \"star\"}|layout|circle, rectangle",
+        "torque/order|{\"layout\": \"circle\"}|count|must be given",
+        "torque/order|{\"count\": \"many\", \"layout\": \"circle\"}|count|not of the kind",
+        "torque/setting|{\"targetNm\": -1, \"handleMm\": 300, \"adapterMm\": 50, \"angleDeg\": 0}||target torque",
+        "torque/setting|{\"targetNm\": 40, \"handleMm\": 300, \"adapterMm\": 50}|angleDeg|must be given",
+      })
+  void aTorqueQuestionThatCannotBeSaysWhere(String what, String json, String path, String words) {
+    refused(what, json, path == null ? "" : path, words);
+  }
+
+  // ---- wet end --------------------------------------------------------------------------------
+
+  @Test
+  void ratesMaterialsAgainstAllFluids() {
+    JsonNode ratings =
+        answer(
+                "wet-end/rate",
+                """
+                {"role": "diaphragm", "abrasion": "light", "suctionLiftM": 2.1, "materials": ["FKM", "CSM"],
+                 "exposures": [
+                  {"fluid": "sludge-with-grit", "concentrationPct": 4, "temperatureC": 34, "share": 0.93},
+                  {"fluid": "caustic-soda", "concentrationPct": 2, "temperatureC": 75, "share": 0.07}]}
+                """)
+            .path("ratings");
+    assertThat(ratings).extracting(r -> r.path("material").asText()).containsExactly("CSM", "FKM");
+    assertThat(ratings.get(0).path("verdict").asText()).isEqualTo("suited");
+    assertThat(ratings.get(0).path("marginK").asDouble()).isPositive();
+    assertThat(ratings.get(1).path("verdict").asText()).isEqualTo("unsuited");
+    assertThat(ratings.get(1).path("factor").isNull()).isTrue();
+    assertThat(ratings.get(1).at("/limitedBy/fluid").asText()).isEqualTo("caustic-soda");
+  }
+
+  @Test
+  void anUnknownPairIsUnknown() {
+    JsonNode rating =
+        answer(
+                "wet-end/rate",
+                "{\"role\": \"diaphragm\", \"materials\": [\"NR\"], \"exposures\": [{\"fluid\":"
+                    + " \"hydrofluoric-acid\", \"concentrationPct\": 99, \"temperatureC\": 20, \"share\": 1}]}")
+            .at("/ratings/0");
+    assertThat(rating.path("verdict").asText()).isEqualTo("unknown");
+    assertThat(rating.path("factor").isNull()).isTrue();
+    assertThat(rating.path("marginK").isNull()).isTrue();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "treacle|5|20|1|exposures[0].fluid|knows no fluid",
+        "water|101|20|1|exposures[0].concentrationPct|Concentration",
+        "water|5|-274|1|exposures[0].temperatureC|Temperature",
+        "water|5|20|0.5|exposures|add up to 0.5",
+      })
+  void aDutyThatCannotBeIsRefusedNotGuessed(
+      String fluid, double pct, double t, double share, String path, String words) {
+    refused(
+        "wet-end/rate",
+        """
+        {"role": "diaphragm", "exposures": [
+          {"fluid": "%s", "concentrationPct": %s, "temperatureC": %s, "share": %s}]}
+        """
+            .formatted(fluid, pct, t, share),
+        path,
+        words);
+  }
+
+  @Test
+  void severalFaultsOfADutyComeTogether() {
+    Desk.Reply reply =
+        ask(
+            "wet-end/rate",
+            "{\"role\": \"wing\", \"materials\": [\"unobtainium\"], \"exposures\": [{\"fluid\": \"treacle\","
+                + " \"concentrationPct\": 5, \"temperatureC\": 20, \"share\": 1}]}");
+    assertThat(reply.body().path("errors")).hasSize(3);
+    assertThat(reply.fault("materials[0]")).contains("unobtainium");
+  }
+
+  // ---- shelf life, and the frame around all -----------------------------------------------------
+
+  @ParameterizedTest
+  @CsvSource({
+    "NBR, B, 2033-03-01, 2036-03-01",
+    "FKM, C, 2036-03-01, 2041-03-01",
+    "NR, A, 2031-03-01, 2033-03-01"
+  })
+  void tellsUntilWhenALotMayBeFitted(
+      String material, String group, String useBy, String extendedBy) {
+    JsonNode life =
+        answer(
+            "shelf-life", "{\"material\": \"%s\", \"cured\": \"2026-03-01\"}".formatted(material));
+    assertThat(life.path("group").asText()).isEqualTo(group);
+    assertThat(life.path("useBy").asText()).isEqualTo(useBy);
+    assertThat(life.path("extendedBy").asText()).isEqualTo(extendedBy);
+  }
+
+  @Test
+  void whatDoesNotAgeHasNoDates() {
+    JsonNode life = answer("shelf-life", "{\"material\": \"PTFE\", \"cured\": \"2026-03-01\"}");
+    assertThat(life.path("useBy").isNull()).isTrue();
+    assertThat(life.path("extendedBy").isNull()).isTrue();
+  }
+
+  @Test
+  void aDateThatIsNoneIsSaid() {
+    refused(
+        "shelf-life",
+        "{\"material\": \"NBR\", \"cured\": \"last spring\"}",
+        "cured",
+        "write it as 2026-03-01");
+    refused(
+        "shelf-life",
+        "{\"material\": \"cheese\", \"cured\": \"2026-03-01\"}",
+        "material",
+        "cheese");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"not json", "[1,2]", "'{\"count\": 8'", "''"})
+  void textThatIsNoQuestionIsA400(String text) {
+    Desk.Reply reply = ask("torque/order", text);
+    assertThat(reply.status()).isEqualTo(400);
+    assertThat(reply.body().path("errors")).isNotEmpty();
+    assertThat(reply.body().toString())
+        .doesNotContain("Exception")
+        .doesNotContain("isokinon.server");
+  }
+
+  @Test
+  void moreThanAMegabyteIsRefusedUnread() {
+    Desk.Reply reply = ask("plan", "{\"sheetId\": \"" + "x".repeat(1_100_000) + "\"}");
+    assertThat(reply.status()).isEqualTo(413);
+    assertThat(reply.fault("")).isEqualTo("A request holds at most 1 MB.");
+  }
+
+  @Test
+  void otherKindsOfRequestAreAnsweredPlainly() {
+    assertThat(desk.get("/api/v1/compute/plan").status()).isEqualTo(405);
+    assertThat(desk.post("/api/v1/compute/plan", "id: x", "text/plain").status()).isEqualTo(415);
+    Desk.Reply nowhere = desk.get("/api/v1/nowhere");
+    assertThat(nowhere.status()).isEqualTo(404);
+    assertThat(nowhere.body().path("detail").asText()).isEqualTo("Nothing is at /api/v1/nowhere.");
+  }
+}

@@ -1,0 +1,38 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.context.annotation.Import;
+
+/** A shop on its first day: no pump, no person, no rebuild. */
+@SpringBootTest(
+    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+    properties = "spring.datasource.url=jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1")
+@Import({MillTest.FixedClock.class, Desk.class})
+class EmptyShopTest {
+
+  @Autowired private Desk desk;
+
+  @Test
+  void nothingThereIsNoFault() {
+    assertThat(desk.get("/api/v1/floor").body().path("areas")).isEmpty();
+    assertThat(desk.get("/api/v1/people").body()).isEmpty();
+    assertThat(desk.get("/api/v1/rebuilds").body()).isEmpty();
+  }
+
+  @Test
+  void theShippedSheetsAreThereFromTheStart() {
+    assertThat(desk.get("/api/v1/sheets").body().findValuesAsText("id"))
+        .contains("aodd-bolted-plastic-25");
+  }
+
+  @Test
+  void theDemoMillIsLoadedOnlyWhenAskedFor() {
+    assertThat(desk.get("/api/v1/pumps/EFF-02").status()).isEqualTo(404);
+  }
+}

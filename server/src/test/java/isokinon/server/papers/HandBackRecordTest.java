@@ -1,0 +1,69 @@
+package isokinon.server.papers;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import java.io.IOException;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:papers;DB_CLOSE_DELAY=-1")
+class HandBackRecordTest {
+
+  @Autowired private Desk desk;
+
+  private String text(Desk.Job job) throws IOException {
+    byte[] pdf = desk.get("/api/v1/rebuilds/" + job.id() + "/record.pdf").bytes();
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+    }
+  }
+
+  @Test
+  void theRecordHoldsWhatWasFoundRenewedTorquedAndProved() throws IOException {
+    Desk.Job job =
+        desk.job("SCR-07").takesIn("renew:diaphragm-a", "renew:diaphragm-b").makesSafe().strips();
+    assertThat(text(job)).contains("Not handed back yet: this is the record so far.");
+    job.does(
+        "JUDGED",
+        Map.of(
+            "subject",
+            "outer-plate-a",
+            "measure",
+            "edge-wear",
+            "typed",
+            "0.25",
+            "text",
+            "edge <worn> & bright",
+            "items",
+            new String[] {"watch"}));
+    job.inspects().decides("L-0411", "FKM").builds().proves().does("HANDED_BACK", Map.of());
+    String record = text(job);
+    assertThat(record)
+        .contains("SCR-07", "FKM in.")
+        .contains("The maker's manual and the site's own procedure come before this record")
+        .contains("Values are plausible ones of our own")
+        .contains("Compressed air Pressure left at the air inlet 0 bar RT")
+        .contains("Outer plate A watch edge wear 0.25 mm, edge <worn> & bright")
+        .contains("Diaphragm A 1 asked for L-0411")
+        .contains("8 M8, 14 to 16 N·m, threads dry 1: 15; 2: 15")
+        .contains("at least 60 s 60 s RT")
+        .contains("again after 24 h, cold and unpressurised")
+        .contains("17 Mar 2026 08:00 RT handed back")
+        .doesNotContain("Not handed back yet");
+  }
+
+  @Test
+  void textThatIsNoPlainTextDoesNotBreakIt() throws IOException {
+    Desk.Job job = desk.job("DYE-04");
+    job.does("NOTED", Map.of("text", "<b>&amp; \u0001 \uD83D\uDD27 \u2192 " + "w".repeat(1500)));
+    assertThat(text(job)).contains("<b>&amp;").contains("wwww");
+  }
+}
