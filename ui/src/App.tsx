@@ -1,9 +1,10 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClientProvider } from "@tanstack/react-query";
 import { BrowserRouter, Route, Routes } from "react-router";
+import { serverState } from "./api/away";
 import { Hatches } from "./drawing/Hatches";
 import { SettingsProvider } from "./parts/settings";
 import { TopBar } from "./parts/TopBar";
-import { Lost } from "./parts/States";
+import { AwayNotice, Lost } from "./parts/States";
 import { Bench } from "./places/bench/Bench";
 import { BenchList } from "./places/bench/BenchList";
 import { Floor } from "./places/floor/Floor";
@@ -11,9 +12,7 @@ import { Pump } from "./places/pump/Pump";
 import { WetEnds } from "./places/wetends/WetEnds";
 import { WetEndsList } from "./places/wetends/WetEndsList";
 
-const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, staleTime: 2_000, networkMode: "always" } },
-});
+const queries = serverState();
 
 export function App() {
   return (
@@ -22,6 +21,7 @@ export function App() {
         <BrowserRouter>
           <Hatches />
           <TopBar />
+          <AwayNotice />
           <Routes>
             <Route path="/" element={<Floor />} />
             <Route path="/floor" element={<Floor />} />

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
+import { askAgain } from "./away";
 import { Away, Refused, api } from "./client";
 import { keep, newKey, sent, waiting } from "./outbox";
 import type { Act, ActRequest, BenchView, Fault } from "./types";
@@ -42,7 +43,7 @@ export function useBench(id: string, who: string): BenchLink {
   const query = useQuery({
     queryKey: ["bench", id],
     queryFn: () => api.bench(id),
-    refetchInterval: LOOK_AGAIN_MS,
+    refetchInterval: askAgain(LOOK_AGAIN_MS),
   });
 
   const send = useCallback(
@@ -59,7 +60,7 @@ export function useBench(id: string, who: string): BenchLink {
       } catch (e) {
         if (e instanceof Away) {
           keep(id, request);
-          setAway(request);
+          setAway({ ...request }); // a new object, so that the next try is timed too
         } else if (e instanceof Refused) {
           sent(id);
           setAway(null);

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
-import { Link } from "react-router";
+import { Link, useLocation } from "react-router";
+import { useAway } from "../api/away";
 import { Away, Refused } from "../api/client";
 import { Mark } from "./Mark";
 
@@ -69,6 +70,18 @@ export function Failed({ error, what }: { error: Error; what: string }) {
           : error.message}
       </p>
     </Word>
+  );
+}
+
+/** Over every place but the bench, which has words of its own: what is shown may be old. */
+export function AwayNotice() {
+  const away = useAway();
+  const bench = useLocation().pathname.startsWith("/bench/");
+  if (!away || bench) return null;
+  return (
+    <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-[16px] font-[640] text-card">
+      The server does not answer. What stands here may be old; it is asked again by itself.
+    </p>
   );
 }
 

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { scaleLinear } from "d3-scale";
 import { useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
+import { askAgain } from "../../api/away";
 import { api } from "../../api/client";
 import type { Area, FloorView, Strip } from "../../api/types";
 import { kindName } from "../../drawing/PumpKind";
@@ -28,7 +29,7 @@ export const RIGHT = 64;
 const ALL = "";
 
 export function Floor() {
-  const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor, refetchInterval: 30_000 });
+  const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor, refetchInterval: askAgain(30_000) });
   if (floor.data) return <Rows floor={floor.data} />;
   if (floor.error) return <Failed error={floor.error} what="the floor" />;
   return <Loading what="the floor" />;

@@ -36,18 +36,7 @@ class ReadingsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(
-      strings = {
-        "abc",
-        "NaN",
-        "Infinity",
-        "1.2.3",
-        "--4",
-        "twelve",
-        "1e999",
-        "+",
-        ","
-      })
+  @ValueSource(strings = {"abc", "NaN", "Infinity", "1.2.3", "--4", "twelve", "1e999", "+", ","})
   void whatIsNoNumberIsRefusedWithTheTypedText(String typed) {
     assertThatThrownBy(() -> Readings.parse(typed, "", "N·m"))
         .isInstanceOf(Refused.class)

@@ -1,0 +1,237 @@
+package isokinon.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** Someone at the bench in a browser: presses, types and reads as people do. */
+final class AtTheBench {
+
+  private final Page page;
+
+  AtTheBench(Page page) {
+    this.page = page;
+  }
+
+  Page page() {
+    return page;
+  }
+
+  Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  /** The button whose name begins so: it says more when something is missing. */
+  Locator main(String begins) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(beginning(begins)));
+  }
+
+  /** A pattern that the browser understands too. */
+  static Pattern beginning(String text) {
+    return Pattern.compile("^" + text.replaceAll("([.?()])", "\\\\$1"));
+  }
+
+  void press(String begins) {
+    main(begins).first().click();
+  }
+
+  void stands(String stage) {
+    assertThat(page.locator("[aria-current=step]")).containsText(stage);
+  }
+
+  boolean standsIn(String stage) {
+    return page.locator("[aria-current=step]").innerText().startsWith(stage);
+  }
+
+  String sentence() {
+    return page.locator("h2").first().innerText();
+  }
+
+  void sees(String words) {
+    assertThat(page.getByText(words).first()).isVisible();
+  }
+
+  // ---- the stages -----------------------------------------------------------------------------
+
+  void bringsToTheBench(String tag) {
+    page.navigate("/");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(beginning(tag + ",")))
+        .click();
+    press("Bring to the bench");
+    stands("Take in");
+  }
+
+  void takesIn(String kit, String reason) {
+    page.getByLabel("Why now").fill(reason);
+    press(kit);
+    assertThat(page.getByText("steps to strip")).isVisible();
+    press("Take it in");
+    stands("Make safe");
+  }
+
+  void provesEveryEnergy() {
+    Locator fields = page.locator("section[aria-label=Energies] form input");
+    while (fields.count() > 0) {
+      int left = fields.count();
+      fields.first().fill("0");
+      fields.first().press("Enter");
+      assertThat(fields).hasCount(left - 1);
+    }
+    Locator confirms = page.locator("section[aria-label=Energies] li > button, aside button");
+    while (confirms.count() > 0) {
+      int left = confirms.count();
+      confirms.first().click();
+      assertThat(confirms).hasCount(left - 1);
+    }
+  }
+
+  void opensTheStrip() {
+    press("Open the strip");
+    stands("Strip");
+  }
+
+  void answersChecks() {
+    Locator open = page.locator("ul[aria-label=Checks] button");
+    while (open.count() > 0) {
+      int left = open.count();
+      open.first().click();
+      assertThat(open).hasCount(left - 1);
+    }
+  }
+
+  /** Presses what ends the step and waits until another is in hand, or another stage. */
+  void done(String begins) {
+    String before = page.locator("main").innerText();
+    press(begins);
+    page.waitForFunction("before => document.querySelector('main').innerText !== before", before);
+    page.waitForTimeout(30);
+  }
+
+  void stripsAll() {
+    while (standsIn("Strip")) {
+      answersChecks();
+      done("Off, next step");
+    }
+  }
+
+  void judgesTheRestSound() {
+    while (!main("All looked at").isVisible()) {
+      String group =
+          page.getByRole(
+                  AriaRole.GROUP, new Page.GetByRoleOptions().setName(Pattern.compile("^Judge")))
+              .getAttribute("aria-label");
+      button("sound").last().click();
+      page.waitForFunction(
+          "g => document.querySelector('[aria-label^=\"Judge\"]')?.getAttribute('aria-label') !== g",
+          group);
+    }
+    press("All looked at");
+    stands("Decide");
+  }
+
+  void fits(String lot) {
+    press("Fit this kit, lot " + lot);
+    assertThat(main("Decided, build it")).isEnabled();
+    press("Decided, build it");
+    stands("Build");
+  }
+
+  Locator reading() {
+    return page.locator("#reading");
+  }
+
+  /** Goes round with the wrench until full torque is in hand. */
+  void goesRoundTheEarlyPasses() {
+    while (page.getByText(Pattern.compile("^Pass \\d of \\d")).isVisible()) {
+      String pass = page.getByText(Pattern.compile("^Pass \\d of \\d")).innerText();
+      button("Pass " + pass.charAt(5) + " is round").click();
+      page.waitForFunction(
+          "p => ![...document.querySelectorAll('p')].some(e => e.innerText === p)", pass);
+    }
+  }
+
+  /** Types a reading for the bolt in hand and waits until it is taken or refused. */
+  void reads(String typed) {
+    String bolt = page.locator("label[for=reading]").innerText();
+    reading().fill(typed);
+    reading().press("Enter");
+    page.waitForFunction(
+        "b => document.querySelector('label[for=reading]')?.innerText !== b || document.querySelector('[role=alert]') || document.querySelector('#reading')?.value === ''",
+        bolt);
+  }
+
+  void readsTheRest(String typed) {
+    while (reading().isVisible()) {
+      reads(typed);
+      page.waitForTimeout(40);
+    }
+    if (button("None moved").isVisible()) {
+      button("None moved").click();
+      page.waitForFunction(
+          "() => ![...document.querySelectorAll('button')].some(b => b.innerText === 'None moved')");
+    }
+  }
+
+  void torquesAt(String typed) {
+    goesRoundTheEarlyPasses();
+    readsTheRest(typed);
+  }
+
+  /** Builds steps until one whose sentence begins so is in hand, with its checks answered. */
+  void buildsUpTo(String begins) {
+    while (!sentence().contains(begins)) {
+      buildsOne();
+    }
+    answersChecks();
+  }
+
+  void buildsOne() {
+    answersChecks();
+    String range =
+        page.locator("label[for=reading] + span").count() > 0
+            ? page.locator("label[for=reading] + span").innerText()
+            : "";
+    goesRoundTheEarlyPasses();
+    if (reading().isVisible()) {
+      range = page.locator("label[for=reading] + span").innerText();
+    }
+    if (!range.isEmpty()) {
+      readsTheRest(range.split("–")[0]);
+    }
+    done("Done, next step");
+  }
+
+  void buildsTheRest() {
+    while (standsIn("Build")) {
+      buildsOne();
+    }
+  }
+
+  void provesTheRest() {
+    Locator list = page.locator("section[aria-label=Proof]");
+    while (!main("Proved, hand it back").isEnabled()) {
+      Locator current = list.locator("li.bg-wash");
+      String ask = current.locator("p").first().innerText();
+      Locator field = current.locator("input");
+      if (field.count() > 0) {
+        String unit = current.locator("form button").innerText();
+        field.fill(unit.equals("s") ? "62" : unit.equals("m") ? "2,9" : "0.61");
+        field.press("Enter");
+      } else {
+        current
+            .getByRole(
+                AriaRole.BUTTON,
+                new Locator.GetByRoleOptions().setName(Pattern.compile("^Confirm")))
+            .click();
+      }
+      page.waitForFunction(
+          "a => document.querySelector('section[aria-label=Proof] li.bg-wash p')?.innerText !== a",
+          ask);
+    }
+    press("Proved, hand it back");
+    stands("Hand back");
+  }
+}

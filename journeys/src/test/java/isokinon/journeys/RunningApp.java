@@ -1,0 +1,152 @@
+package isokinon.journeys;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ConnectException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The packaged application as a process of its own, which can be killed and started again. */
+final class RunningApp implements AutoCloseable {
+
+  private static final Path JAR = Path.of("../server/target/isokinon-app.jar");
+  private static final Duration PATIENCE = Duration.ofSeconds(90);
+
+  private final HttpClient client = HttpClient.newHttpClient();
+  private final boolean demo;
+  private final Path data;
+  private final int port;
+  private Process process;
+
+  private RunningApp(boolean demo) {
+    this.demo = demo;
+    try {
+      data = Files.createTempDirectory("isokinon-journey");
+      try (ServerSocket free = new ServerSocket(0)) {
+        port = free.getLocalPort();
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    start();
+  }
+
+  /** With Skerrow Mill in it. */
+  static RunningApp demo() {
+    return new RunningApp(true);
+  }
+
+  /** A shop on its first day. */
+  static RunningApp empty() {
+    return new RunningApp(false);
+  }
+
+  String address() {
+    return "http://127.0.0.1:" + port;
+  }
+
+  /** Starts it on the same data and port, and waits until it answers. */
+  void start() {
+    try {
+      List<String> command = new ArrayList<>();
+      command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+      command.addAll(List.of("-XX:TieredStopAtLevel=1", "-jar", JAR.toString()));
+      command.add("--isokinon.demo=" + demo);
+      command.add("--isokinon.data=" + data);
+      command.add("--isokinon.port=" + port);
+      process =
+          new ProcessBuilder(command)
+              .redirectErrorStream(true)
+              .redirectOutput(new File("target/app-" + port + ".log"))
+              .start();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    waitUntilItAnswers();
+  }
+
+  private void waitUntilItAnswers() {
+    long until = System.nanoTime() + PATIENCE.toNanos();
+    while (System.nanoTime() < until) {
+      if (!process.isAlive()) {
+        throw new AssertionError("the application ended; see journeys/target/app-" + port + ".log");
+      }
+      try {
+        if (get(demo ? "/api/v1/pumps/EFF-08" : "/api/v1/floor").statusCode() == 200) {
+          return;
+        }
+        Thread.sleep(200);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      } catch (UncheckedIOException e) {
+        if (!(e.getCause() instanceof ConnectException)) {
+          throw e;
+        }
+        pause();
+      }
+    }
+    throw new AssertionError("the application does not answer");
+  }
+
+  private static void pause() {
+    try {
+      Thread.sleep(200);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /** Ends it as {@code kill -9} does: no shutdown hook runs. */
+  void kill() {
+    process.destroyForcibly();
+    try {
+      process.waitFor();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  HttpResponse<String> get(String path) {
+    return send(HttpRequest.newBuilder(URI.create(address() + path)).GET());
+  }
+
+  HttpResponse<String> post(String path, String json) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address() + path))
+            .header("content-type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(json)));
+  }
+
+  private HttpResponse<String> send(HttpRequest.Builder request) {
+    try {
+      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  @Override
+  public void close() {
+    kill();
+    try (Stream<Path> files = Files.walk(data)) {
+      files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

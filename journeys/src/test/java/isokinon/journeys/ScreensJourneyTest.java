@@ -1,0 +1,132 @@
+package isokinon.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Every place as it is met: by day and night, on a narrow tablet, empty, lost, with long texts. */
+class ScreensJourneyTest {
+
+  private static RunningApp mill;
+  private static Shop shop;
+
+  @BeforeAll
+  static void opens() {
+    mill = RunningApp.demo();
+    shop = new Shop(mill);
+  }
+
+  @AfterAll
+  static void closes() {
+    shop.close();
+    mill.close();
+  }
+
+  @Test
+  void thePlacesAreReadableByDayAndNightAndFitANarrowTablet() {
+    Page page = shop.device("RT");
+    for (String place :
+        List.of(
+            "/",
+            "/pumps/EFF-02",
+            "/pumps/EFF-03",
+            "/wet-ends",
+            "/wet-ends/EFF-02",
+            "/wet-ends/SCR-01",
+            "/bench",
+            "/nowhere/at/all")) {
+      page.navigate(place);
+      page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      Shop.accessible(page);
+    }
+    page.navigate("/wet-ends/EFF-02");
+    assertThat(page.getByText("Ruled out by this duty")).isVisible();
+    Shop.picture(page, "wet-ends");
+    page.navigate("/pumps/SCR-07");
+    assertThat(page.getByText("Three years, and what is ahead")).isVisible();
+    Shop.picture(page, "pump");
+
+    Page narrow = shop.device("RT", 820, 1100);
+    for (String place : List.of("/", "/pumps/EFF-02", "/wet-ends/EFF-02", "/wet-ends", "/bench")) {
+      narrow.navigate(place);
+      narrow.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      Shop.fitsItsWidth(narrow);
+    }
+  }
+
+  @Test
+  void theFloorIsFilteredAndAPumpIsFoundByItsTag() {
+    Page page = shop.device("RT");
+    page.navigate("/");
+    page.getByLabel("Area: all areas").click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Dye")).click();
+    assertThat(
+            page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^SCR-"))))
+        .hasCount(0);
+    assertThat(
+            page.getByRole(
+                    AriaRole.BUTTON,
+                    new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^DYE-")))
+                .first())
+        .isVisible();
+    page.getByLabel("Scan or find a tag or duty").fill("scr-07");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/pumps/SCR-07");
+    page.getByLabel("Scan or find a tag or duty").fill("submarine");
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("No pump or duty matches submarine.")).isVisible();
+  }
+
+  @Test
+  void aPumpWithoutASheetSaysWhyItCannotComeToTheBench() {
+    Page page = shop.device("RT");
+    page.navigate("/pumps/EFF-04");
+    assertThat(page.getByText("Its construction has no sheet yet, so a rebuild cannot be planned."))
+        .isVisible();
+    assertThat(
+            page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Bring to the bench")))
+        .isDisabled();
+  }
+
+  @Test
+  void anEmptyShopIsADesignedAnswer() {
+    try (RunningApp app = RunningApp.empty();
+        Shop firstDay = new Shop(app)) {
+      Page page = firstDay.device("");
+      for (List<String> seen :
+          List.of(
+              List.of("/", "No pump stands on this floor yet"),
+              List.of("/bench", "The bench is clear"),
+              List.of("/wet-ends", "No pump, no duty"),
+              List.of("/pumps/EFF-02", "No pump is called EFF-02."),
+              List.of("/bench/12", "No rebuild 12."))) {
+        page.navigate(seen.get(0));
+        assertThat(page.getByText(seen.get(1)).first()).isVisible();
+        Shop.accessible(page);
+      }
+      page.getByLabel("Say who stands here").click();
+      assertThat(page.getByText("Nobody is on the shop's list yet.")).isVisible();
+    }
+  }
+
+  @Test
+  void overLongTextStaysInItsPlace() {
+    AtTheBench rt = new AtTheBench(shop.device("RT", 1024, 768));
+    Page page = rt.page();
+    rt.bringsToTheBench("EFF-02");
+    String longest = "leak at the cap ".repeat(120) + "w".repeat(80);
+    rt.takesIn("Wet-end kit", longest.substring(0, 2000));
+    Shop.fitsItsWidth(page);
+    page.navigate("/bench");
+    rt.sees("Make safe");
+    Shop.fitsItsWidth(page);
+  }
+}

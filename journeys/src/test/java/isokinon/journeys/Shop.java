@@ -1,0 +1,117 @@
+package isokinon.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The devices of the shop: browsers that people stand at. With {@code -Dscreens=DIR} the pictures
+ * of the main views are written there.
+ */
+final class Shop implements AutoCloseable {
+
+  private static final String SCREENS = System.getProperty("screens", "");
+
+  private final Playwright playwright =
+      Playwright.create(
+          new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+  private final Browser browser =
+      playwright
+          .chromium()
+          .launch(
+              new BrowserType.LaunchOptions()
+                  .setExecutablePath(Path.of("/usr/bin/chromium"))
+                  .setArgs(
+                      List.of(
+                          "--no-sandbox",
+                          "--disable-gpu",
+                          "--disable-quic",
+                          "--no-first-run",
+                          "--disable-background-networking",
+                          "--disable-component-update",
+                          "--disable-sync")));
+  private final String address;
+
+  Shop(RunningApp app) {
+    address = app.address();
+  }
+
+  /** A tablet at the bench, with someone's initials chosen; it asks nobody but the application. */
+  Page device(String who) {
+    return device(who, 1280, 800);
+  }
+
+  Page device(String who, int width, int height) {
+    BrowserContext context =
+        browser.newContext(
+            new Browser.NewContextOptions().setBaseURL(address).setViewportSize(width, height));
+    context.addInitScript(
+        "if (!localStorage.getItem('isokinon.who')) localStorage.setItem('isokinon.who', '"
+            + who
+            + "')");
+    Page page = context.newPage();
+    page.onRequest(
+        r -> assertThat(r.url()).as("no request leaves the machine").startsWith(address));
+    page.onPageError(
+        e -> {
+          throw new AssertionError("the page failed: " + e);
+        });
+    return page;
+  }
+
+  /** No serious fault for those who cannot see well, by day or by night. */
+  static void accessible(Page page) {
+    for (String theme : List.of("day", "night")) {
+      page.evaluate("t => { document.documentElement.dataset.theme = t }", theme);
+      List<String> faults =
+          new AxeBuilder(page)
+              .analyze().getViolations().stream()
+                  .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                  .map(Shop::words)
+                  .toList();
+      assertThat(faults).as(theme + " of " + page.url()).isEmpty();
+    }
+    page.evaluate("() => { document.documentElement.dataset.theme = 'day' }");
+  }
+
+  private static String words(Rule rule) {
+    return rule.getId()
+        + ": "
+        + rule.getNodes().stream()
+            .limit(3)
+            .map(n -> n.getHtml() + " " + n.getFailureSummary())
+            .toList();
+  }
+
+  /** Nothing sticks out to the right of the window. */
+  static void fitsItsWidth(Page page) {
+    assertThat(
+            page.evaluate(
+                "() => document.documentElement.scrollWidth - document.documentElement.clientWidth"))
+        .as("overflow of " + page.url())
+        .isEqualTo(0);
+  }
+
+  /** Keeps the picture of a main view where pictures are asked for. */
+  static void picture(Page page, String name) {
+    if (!SCREENS.isEmpty()) {
+      page.evaluate("() => document.activeElement?.blur()");
+      page.waitForTimeout(300);
+      page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(SCREENS, name + ".png")));
+    }
+  }
+
+  @Override
+  public void close() {
+    playwright.close();
+  }
+}
