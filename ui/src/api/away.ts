@@ -26,7 +26,7 @@ export function useAway(): boolean {
 }
 
 /** Asks again soon while the server is away, else every {@code otherwise} milliseconds or not at all. */
-export const askAgain = (otherwise: number | false) => (query: { state: { error: unknown } }) =>
+export const askAgain = (otherwise: number | false) => (query: { state: { error: Error | null } }) =>
   query.state.error instanceof Away ? RETRY_MS : otherwise;
 
 /** The server's state as the screens hold it. */

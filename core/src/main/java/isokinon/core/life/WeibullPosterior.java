@@ -23,6 +23,24 @@ public record WeibullPosterior(double shape, double a, double b) {
   public record Run(double age, boolean failed) {}
 
   /**
+   * What runs say, summed up once for every part they bear on.
+   *
+   * @param shape Weibull shape that the ages were raised to
+   * @param failures runs that ended in failure
+   * @param ageSum sum of age^shape over all runs, failed or sound
+   */
+  public record Evidence(double shape, long failures, double ageSum) {
+
+    /** The sum of {@code runs}. */
+    public static Evidence of(double shape, List<Run> runs) {
+      return new Evidence(
+          shape,
+          runs.stream().filter(Run::failed).count(),
+          runs.stream().mapToDouble(r -> Math.pow(r.age(), shape)).sum());
+    }
+  }
+
+  /**
    * From the library's mean life and this shop's runs.
    *
    * @param shape Weibull shape of the failure mode, over 0
@@ -33,6 +51,12 @@ public record WeibullPosterior(double shape, double a, double b) {
    */
   public static WeibullPosterior of(
       double shape, double priorMean, double strength, List<Run> runs) {
+    return of(priorMean, strength, Evidence.of(shape, runs));
+  }
+
+  /** The same from runs summed up already; the shape is the evidence's. */
+  public static WeibullPosterior of(double priorMean, double strength, Evidence evidence) {
+    double shape = evidence.shape();
     if (!(shape > 0) || !(priorMean > 0) || !(strength * shape > 1)) {
       throw new IllegalArgumentException(
           "Shape and mean must be over 0 and strength × shape over 1; got shape "
@@ -49,9 +73,8 @@ public record WeibullPosterior(double shape, double a, double b) {
                 + Gamma.log(strength)
                 - Gamma.log(1 + 1 / shape)
                 - Gamma.log(strength - 1 / shape));
-    double failures = runs.stream().filter(Run::failed).count();
-    double ages = runs.stream().mapToDouble(r -> Math.pow(r.age(), shape)).sum();
-    return new WeibullPosterior(shape, strength + failures, Math.exp(logB) + ages);
+    return new WeibullPosterior(
+        shape, strength + evidence.failures(), Math.exp(logB) + evidence.ageSum());
   }
 
   /** Chance of lasting beyond {@code age}. */

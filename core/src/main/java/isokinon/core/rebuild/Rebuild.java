@@ -67,6 +67,13 @@ public final class Rebuild {
     return rebuild;
   }
 
+  /** The rebuild after one more event. */
+  public Rebuild and(BenchEvent event) {
+    List<BenchEvent> more = new ArrayList<>(events);
+    more.add(event);
+    return replay(sheet, fitted, more);
+  }
+
   private void makePlan() {
     if (takenIn) {
       plan =

@@ -164,14 +164,19 @@ public class Bench {
       throw Refused.of(422, refusal.get().path(), refusal.get().message());
     }
     OffsetDateTime now = OffsetDateTime.now(clock);
-    store.append(row(id, rebuild.seq() + 1, request, now, lead, act));
+    EventRow recorded = row(id, rebuild.seq() + 1, request, now, lead, act);
+    store.append(recorded);
     if (act.kind() == Act.Kind.HANDED_BACK) {
       close(job, now);
+      return view(id);
     }
-    return view(id);
+    return viewer.view(row, job.pump(), rebuild.and(event(recorded)));
   }
 
   private static String staleSentence(Rebuild rebuild, long seen) {
+    if (seen > rebuild.seq()) {
+      return "This device saw entries that are not recorded here. This is the state now.";
+    }
     BenchEvent last = rebuild.events().get(rebuild.events().size() - 1);
     return last.who()
         + " was here first: "

@@ -12,11 +12,13 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,6 +29,7 @@ public class Floor {
   static final int DAYS_BACK = 365;
   static final int DAYS_AHEAD = 184;
   private static final int LENS_POINTS = 92;
+  private static final int MOST_MARKS = 12;
   private static final double HIGH = 0.20;
   private static final double RAISED = 0.06;
 
@@ -85,11 +88,13 @@ public class Floor {
   /** The whole floor as of today. */
   @Transactional(readOnly = true)
   public FloorView view() {
+    List<RunRow> runs = pumps.allRuns();
     Map<String, List<RunRow>> runsByPump =
-        pumps.allRuns().stream().collect(Collectors.groupingBy(RunRow::pump));
+        runs.stream().collect(Collectors.groupingBy(RunRow::pump));
     Map<String, List<RunRow>> runsByGroup =
-        pumps.allRuns().stream()
+        runs.stream()
             .collect(Collectors.groupingBy(r -> group(r.role(), r.material(), r.dutyGroup())));
+    Map<String, RunGroup> groups = new HashMap<>();
     Map<String, String> mainFluid =
         pumps.allExposures().stream()
             .filter(e -> e.position() == 1)
@@ -105,7 +110,8 @@ public class Floor {
               strip(
                   pump,
                   runsByPump.getOrDefault(pump.tag(), List.of()),
-                  runsByGroup.getOrDefault(key, List.of()),
+                  groups.computeIfAbsent(
+                      key, k -> RunGroup.of(pump.role(), runsByGroup.getOrDefault(k, List.of()))),
                   Optional.ofNullable(open.get(pump.tag()))));
     }
     return new FloorView(
@@ -137,11 +143,12 @@ public class Floor {
         pumps.allRuns().stream()
             .filter(r -> group(r.role(), r.material(), r.dutyGroup()).equals(key))
             .toList();
-    return strip(pump, pumps.runs(pump.tag()), group, bench.runningOn(pump.tag()));
+    return strip(
+        pump, pumps.runs(pump.tag()), RunGroup.of(pump.role(), group), bench.runningOn(pump.tag()));
   }
 
   private Strip strip(
-      PumpRow pump, List<RunRow> own, List<RunRow> group, Optional<RebuildRow> rebuild) {
+      PumpRow pump, List<RunRow> own, RunGroup group, Optional<RebuildRow> rebuild) {
     Forecast forecast = new Forecast(pump, group);
     double risk = forecast.risk(30);
     Optional<Stage> stage = rebuild.map(r -> jobs.job(r.id()).rebuild().stage());
@@ -159,7 +166,7 @@ public class Floor {
         pump.intervalHours(),
         stage.isPresent()
             ? "bench"
-            : group.isEmpty()
+            : group.runs() == 0
                 ? "unknown"
                 : risk >= HIGH ? "renew" : risk >= RAISED ? "watch" : "sound",
         own.stream()
@@ -175,10 +182,16 @@ public class Floor {
         forecast.lens(DAYS_AHEAD, LENS_POINTS),
         risk,
         forecast.because(),
-        group.stream().filter(RunRow::failed).map(RunRow::hours).sorted().toList(),
+        spread(group.failedAt()),
         pump.sheetId() != null,
         rebuild.map(RebuildRow::id),
         stage.map(Stage::title));
+  }
+
+  /** At most a dozen of the ages, evenly picked: more marks on a ruler say nothing more. */
+  private static List<Double> spread(List<Double> ages) {
+    int step = Math.max(1, (ages.size() + MOST_MARKS - 1) / MOST_MARKS);
+    return IntStream.range(0, ages.size()).filter(i -> i % step == 0).mapToObj(ages::get).toList();
   }
 
   private static String say(List<Strip> pumps) {

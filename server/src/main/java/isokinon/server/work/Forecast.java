@@ -2,7 +2,6 @@ package isokinon.server.work;
 
 import isokinon.core.life.WeibullPosterior;
 import isokinon.server.store.PumpRow;
-import isokinon.server.store.RunRow;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,23 +13,19 @@ import java.util.List;
 final class Forecast {
 
   private static final double MEAN_OVER_INTERVAL = 1.5;
-  private static final double FATIGUE = 2.5;
-  private static final double ABRASION = 2.0;
 
   private final PumpRow pump;
-  private final List<RunRow> runs;
+  private final RunGroup group;
   private final WeibullPosterior life;
 
-  Forecast(PumpRow pump, List<RunRow> runs) {
+  Forecast(PumpRow pump, RunGroup group) {
     this.pump = pump;
-    this.runs = runs;
-    double shape = pump.role().equals("diaphragm") ? FATIGUE : ABRASION;
+    this.group = group;
     this.life =
         WeibullPosterior.of(
-            shape,
             MEAN_OVER_INTERVAL * pump.intervalHours(),
             WeibullPosterior.LIBRARY_STRENGTH,
-            runs.stream().map(r -> new WeibullPosterior.Run(r.hours(), r.failed())).toList());
+            group.evidence());
   }
 
   /** Chance of failing within {@code days}. */
@@ -38,15 +33,10 @@ final class Forecast {
     return life.risk(pump.age(), days * pump.hoursPerDay());
   }
 
-  /** Days from now to the mean end of a set of this age. */
+  /** Days from now until half of the sets that reached this age have failed. */
   double expectedDays() {
-    double median = 1;
-    double survives = life.survival(pump.age());
-    while (life.survival(pump.age() + median * pump.hoursPerDay()) > survives / 2
-        && median < 3000) {
-      median *= 1.05;
-    }
-    return median;
+    double half = life.quantile(1 - life.survival(pump.age()) / 2);
+    return Math.max(1, (half - pump.age()) / pump.hoursPerDay());
   }
 
   /** Days from now to the end of the fixed interval, negative when past. */
@@ -69,9 +59,8 @@ final class Forecast {
 
   /** The reason for the forecast in one sentence. */
   String because() {
-    List<RunRow> failed = runs.stream().filter(RunRow::failed).toList();
-    String age = Words.plain(Math.round(pump.age()));
-    if (runs.isEmpty()) {
+    String sets = Words.count(group.runs(), pump.material() + " set");
+    if (group.runs() == 0) {
       return "No finished run of "
           + pump.material()
           + " in this duty here. The band comes from the fixed interval of "
@@ -79,27 +68,17 @@ final class Forecast {
           + " h alone.";
     }
     String gaveOut =
-        failed.isEmpty()
-            ? "None of the "
-                + Words.count(runs.size(), pump.material() + " set")
-                + " finished here failed"
-            : failed.size()
-                + " of "
-                + Words.count(runs.size(), pump.material() + " set")
-                + " here gave out, "
-                + ages(failed);
-    return gaveOut + ". This one is at " + age + " h.";
+        group.failedAt().isEmpty()
+            ? "None of the " + sets + " finished here failed"
+            : group.failedAt().size() + " of " + sets + " here gave out, " + ages();
+    return gaveOut + ". This one is at " + Words.plain(Math.round(pump.age())) + " h.";
   }
 
-  private static String ages(List<RunRow> failed) {
-    List<String> ages =
-        failed.stream()
-            .mapToLong(r -> Math.round(r.hours()))
-            .sorted()
-            .mapToObj(Words::plain)
-            .toList();
-    String first = ages.get(0);
-    String last = ages.get(ages.size() - 1);
-    return ages.size() == 1 ? "at " + last + " h" : "between " + first + " and " + last + " h";
+  private String ages() {
+    String first = Words.plain(Math.round(group.failedAt().get(0)));
+    String last = Words.plain(Math.round(group.failedAt().get(group.failedAt().size() - 1)));
+    return group.failedAt().size() == 1
+        ? "at " + last + " h"
+        : "between " + first + " and " + last + " h";
   }
 }

@@ -91,6 +91,15 @@ class BenchApiTest {
   }
 
   @Test
+  void aDeviceThatSawMoreThanIsRecordedIsToldSo() {
+    Desk.Job job = desk.job("EFF-05");
+    Desk.Reply reply = job.tries("NOTED", Map.of("seen", 9_999, "text", "from a lost database"));
+    assertThat(reply.status()).isEqualTo(409);
+    assertThat(reply.body().path("detail").asText())
+        .startsWith("This device saw entries that are not recorded here.");
+  }
+
+  @Test
   void ofManyAtOnceExactlyOneIsRecorded() throws Exception {
     Desk.Job job = desk.job("BLE-06").takesIn("renew:outlet-balls").makesSafe();
     ExecutorService crowd = Executors.newFixedThreadPool(8);

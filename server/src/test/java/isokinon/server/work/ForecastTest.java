@@ -46,14 +46,16 @@ class ForecastTest {
 
   @Test
   void thePlainIntervalGivesTheDueDay() {
-    assertThat(new Forecast(pump(2100), List.of()).dueDays()).isEqualTo(10);
-    assertThat(new Forecast(pump(2400), List.of()).dueDays()).isEqualTo(-5);
+    assertThat(new Forecast(pump(2100), RunGroup.of("diaphragm", List.of())).dueDays())
+        .isEqualTo(10);
+    assertThat(new Forecast(pump(2400), RunGroup.of("diaphragm", List.of())).dueDays())
+        .isEqualTo(-5);
   }
 
   @Test
   void theOlderTheSetTheNearerItsEnd() {
-    Forecast young = new Forecast(pump(500), List.of());
-    Forecast old = new Forecast(pump(3000), List.of());
+    Forecast young = new Forecast(pump(500), RunGroup.of("diaphragm", List.of()));
+    Forecast old = new Forecast(pump(3000), RunGroup.of("diaphragm", List.of()));
     assertThat(old.risk(30)).isGreaterThan(young.risk(30));
     assertThat(old.expectedDays()).isLessThan(young.expectedDays());
   }
@@ -61,28 +63,35 @@ class ForecastTest {
   @Test
   void failuresHereBringTheEndNearer() {
     List<RunRow> failures = List.of(run(1180, true), run(1460, true), run(1660, true));
-    assertThat(new Forecast(pump(1000), failures).risk(30))
-        .isGreaterThan(new Forecast(pump(1000), List.of()).risk(30));
+    assertThat(new Forecast(pump(1000), RunGroup.of("diaphragm", failures)).risk(30))
+        .isGreaterThan(new Forecast(pump(1000), RunGroup.of("diaphragm", List.of())).risk(30));
   }
 
   @Test
   void theLensIsADensity() {
-    var lens = new Forecast(pump(1000), List.of()).lens(184, 92);
+    var lens = new Forecast(pump(1000), RunGroup.of("diaphragm", List.of())).lens(184, 92);
     double step = lens.get(1).days();
     double within184 = lens.stream().limit(92).mapToDouble(l -> l.density() * step).sum();
-    assertThat(within184).isCloseTo(new Forecast(pump(1000), List.of()).risk(184), within(1e-9));
+    assertThat(within184)
+        .isCloseTo(
+            new Forecast(pump(1000), RunGroup.of("diaphragm", List.of())).risk(184), within(1e-9));
   }
 
   @Test
   void theReasonIsOneSentenceWithItsRuns() {
     assertThat(
-            new Forecast(pump(1000), List.of(run(1180, true), run(2420, false), run(1660, true)))
+            new Forecast(
+                    pump(1000),
+                    RunGroup.of(
+                        "diaphragm", List.of(run(1180, true), run(2420, false), run(1660, true))))
                 .because())
         .isEqualTo(
             "2 of 3 TPC-ET sets here gave out, between 1\u2009180 and 1\u2009660 h. This one is at 1\u2009000 h.");
-    assertThat(new Forecast(pump(1000), List.of(run(2420, false))).because())
+    assertThat(
+            new Forecast(pump(1000), RunGroup.of("diaphragm", List.of(run(2420, false)))).because())
         .startsWith("None of the 1 TPC-ET set finished here failed");
-    assertThat(new Forecast(pump(900), List.of(run(1180, true))).because())
+    assertThat(
+            new Forecast(pump(900), RunGroup.of("diaphragm", List.of(run(1180, true)))).because())
         .contains("gave out, at 1\u2009180 h");
   }
 }

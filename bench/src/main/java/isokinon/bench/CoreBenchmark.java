@@ -1,0 +1,117 @@
+package isokinon.bench;
+
+import isokinon.core.material.LibraryReader;
+import isokinon.core.material.MaterialLibrary;
+import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.sheet.Handling.Layout;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.SheetReader;
+import isokinon.core.torque.TighteningOrder;
+import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.Rating;
+import isokinon.core.wetend.WetEndRater;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+
+/** How long the rules of the job take on the shipped sheet and library: medians, milliseconds. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class CoreBenchmark {
+
+  private final Planner planner = new Planner();
+  private String source = "";
+  private Sheet pump;
+  private PlanRequest wetKit;
+  private PlanRequest everything;
+  private WetEndRater rater;
+  private MaterialLibrary library;
+  private Duty duty;
+
+  /** Reads the shipped sheet and tables. */
+  @Setup
+  public void read() throws IOException {
+    source = Files.readString(Path.of("../library/sheets/aodd-bolted-plastic-25.yaml"));
+    pump = SheetReader.forLibrary().read(source).orThrow();
+    wetKit = PlanRequest.of(List.copyOf(pump.kits().get(0).parts().keySet()), List.of());
+    everything =
+        PlanRequest.of(
+            pump.parts().stream().filter(p -> p.renew() != Part.Renew.KEEP).map(Part::id).toList(),
+            List.of());
+    library =
+        LibraryReader.read(
+            name -> Files.newBufferedReader(Path.of("../library/materials/" + name + ".csv")));
+    rater = new WetEndRater(library);
+    duty =
+        new Duty(
+            List.of(
+                new Duty.Exposure("sludge-with-grit", 4, 34, 0.88),
+                new Duty.Exposure("caustic-soda", 2, 75, 0.07),
+                new Duty.Exposure("sodium-hypochlorite", 12, 20, 0.05)),
+            Duty.Abrasion.LIGHT,
+            2.1);
+  }
+
+  /** The plan for the wet-end kit. */
+  @Benchmark
+  public Plan planWetKit() {
+    return planner.plan(pump, wetKit);
+  }
+
+  /** The plan for renewing every part of the pump. */
+  @Benchmark
+  public Plan planRenewEverything() {
+    return planner.plan(pump, everything);
+  }
+
+  /** The tightening order of eight bolts on a circle. */
+  @Benchmark
+  public TighteningOrder tightenEight() {
+    return TighteningOrder.of(8, Layout.CIRCLE);
+  }
+
+  /** The tightening order of the largest joint there may be. */
+  @Benchmark
+  public TighteningOrder tightenTwoHundred() {
+    return TighteningOrder.of(TighteningOrder.MOST, Layout.CIRCLE);
+  }
+
+  /** All materials of the library against a duty of three fluids. */
+  @Benchmark
+  public List<Rating> rateAllMaterials() {
+    return rater.rate(duty, List.copyOf(library.materials()));
+  }
+
+  /** Reading and checking the shipped sheet. */
+  @Benchmark
+  public Sheet readSheet() {
+    return SheetReader.forLibrary().read(source).orThrow();
+  }
+
+  /** Runs all of them. */
+  public static void main(String[] args) throws RunnerException {
+    new Runner(new OptionsBuilder().include(CoreBenchmark.class.getSimpleName()).build()).run();
+  }
+}

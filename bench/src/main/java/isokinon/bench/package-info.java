@@ -1,0 +1,2 @@
+/** Measurements. Nothing here is a test: figures are printed, never asserted. */
+package isokinon.bench;
