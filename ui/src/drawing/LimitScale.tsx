@@ -39,8 +39,8 @@ export function LimitScale({ limit: l, typed }: { limit: InspectItem["limits"][n
         [l.renew, "renew"],
       ].map(([v, word]) => (
         <g key={word} textAnchor="middle">
-          <path d={`M${x(Number(v))},22V44`} stroke="var(--ink)" strokeWidth={1.2} />
-          <text className="m" x={x(Number(v))} y={58} fontSize={12.5} fontWeight={600} fill="var(--ink)">
+          <path d={`M${x(Number(v))},22V48`} stroke="var(--ink)" strokeWidth={1.2} />
+          <text className="m" x={x(Number(v))} y={61} fontSize={12.5} fontWeight={600} fill="var(--ink)">
             {rounded(Number(v), 2)}
           </text>
           <text x={x(Number(v))} y={17} fontSize={12} fill="var(--muted)">
@@ -50,7 +50,7 @@ export function LimitScale({ limit: l, typed }: { limit: InspectItem["limits"][n
       ))}
       {shown && (
         <path
-          d={`M${x(value)},46l-6,9h12ZM${x(value)},20V46`}
+          d={`M${x(value)},40l-5,7h10ZM${x(value)},20V40`}
           fill="var(--accent)"
           stroke="var(--accent)"
           strokeWidth={2}

@@ -57,9 +57,13 @@ function Inked({ stroke: s, ink, clip }: { stroke: Stroke; ink: Ink; clip: strin
       return <path d={s.d} fill={k.stroke} />;
     case "rubber":
       return (
-        <>
-          <path d={s.d} fill={ink === "hand" ? k.stroke : "var(--elastomer)"} stroke={k.stroke} strokeWidth={k.width} />
-        </>
+        <path
+          d={s.d}
+          fill={ink === "hand" ? k.stroke : "var(--elastomer)"}
+          fillRule="evenodd"
+          stroke={k.stroke}
+          strokeWidth={k.width}
+        />
       );
     case "roll":
       return (

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import { asState, MarkAt, STATE_WORDS } from "../parts/Mark";
 import type { Rail, RailPart } from "../api/types";
 import { Ghost, PartGlyph } from "./PartGlyph";
@@ -29,11 +30,17 @@ interface Props {
  */
 export function Stack({ rail, onPress, bare = false }: Props) {
   const { columns, turns } = stackLayout(rail, WIDTH, MARGIN);
+  const inHandAt = columns.find(isInHand)?.x ?? null;
+  const scroller = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const box = scroller.current;
+    if (box && inHandAt !== null) box.scrollLeft = (inHandAt / WIDTH) * box.scrollWidth - box.clientWidth / 2;
+  }, [inHandAt]);
   const first = columns[0];
   const last = columns.at(-1);
   if (!first || !last) return null;
   return (
-    <div className="overflow-x-auto border-b border-ink bg-card">
+    <div ref={scroller} className="overflow-x-auto border-b border-ink bg-card">
       <svg
         viewBox={`0 0 ${WIDTH} ${bare ? BARE_HEIGHT : HEIGHT}`}
         className="block w-full min-w-[1180px]"
@@ -303,7 +310,7 @@ function Standing({ column: c, hand }: { column: Column; hand: boolean }) {
             )}
             {!small && (
               <text x={x} y={TRAY + 47} fontSize={12} fill={hand ? "var(--accent)" : "var(--muted)"}>
-                {clip(c.parts.length > 1 && !p.subWord ? shortName(p) : p.subWord, step)}
+                {clip(c.parts.length > 1 && !p.subWord ? shortName(p) : p.subWord, step, 6)}
               </text>
             )}
           </g>
@@ -313,8 +320,8 @@ function Standing({ column: c, hand }: { column: Column; hand: boolean }) {
   );
 }
 
-const clip = (text: string, room: number) => {
-  const most = Math.max(6, Math.floor(room / 6));
+const clip = (text: string, room: number, perLetter = 5.2) => {
+  const most = Math.max(6, Math.floor(room / perLetter));
   return text.length > most ? `${text.slice(0, most - 1)}…` : text;
 };
 const shortName = (p: RailPart) => p.name.toLowerCase();

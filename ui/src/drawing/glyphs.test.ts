@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import sheet from "../../../library/sheets/aodd-bolted-plastic-25.yaml?raw";
-import { glyph, type Stroke } from "./glyphs";
+import { glyph, loose, type Stroke } from "./glyphs";
 
 const NAMES = [...new Set([...sheet.matchAll(/glyph: ([a-z-]+)/g)].map((m) => m[1] ?? ""))];
 
@@ -29,6 +29,12 @@ describe("the part vocabulary", () => {
     for (const s of g.strokes) {
       for (const n of numbers(s)) expect(Math.abs(n)).toBeLessThanOrEqual(Math.max(150, reach));
     }
+  });
+
+  it("shows O-rings as rings once they are out of their grooves", () => {
+    expect(loose("o-rings")).toBe("o-rings-loose");
+    expect(loose("shaft")).toBe("shaft");
+    expect(glyph("o-rings-loose").radius).toBeLessThan(glyph("o-rings").radius);
   });
 
   it.each(NAMES)("gives %s a closed outline for its ghost", (name) => {

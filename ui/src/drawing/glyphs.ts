@@ -432,6 +432,15 @@ const spring: Glyph = {
   ],
 };
 
+/** O-rings out of their grooves: rings seen from the front. */
+const looseRings: Glyph = {
+  left: -24,
+  right: 24,
+  radius: 24,
+  outline: disc(0, 0, 22),
+  strokes: [rubber(`${disc(-5, 3, 18)}${disc(-5, 3, 13)}`), rubber(`${disc(5, -3, 18)}${disc(5, -3, 13)}`)],
+};
+
 const unknownPart: Glyph = {
   left: -16,
   right: 16,
@@ -452,6 +461,7 @@ const GLYPHS: Record<string, Glyph> = {
   balls,
   seats,
   "o-rings": oRings,
+  "o-rings-loose": looseRings,
   "air-cap": airCap,
   "lip-seal": lipSeal,
   bushing: sleeve(-22, 22, 17, 10),
@@ -470,4 +480,9 @@ const GLYPHS: Record<string, Glyph> = {
 /** The glyph of that name; a plain crossed box where the vocabulary has none. */
 export function glyph(name: string): Glyph {
   return GLYPHS[name] ?? unknownPart;
+}
+
+/** The glyph of a part that lies on its own, away from the joint it belongs to. */
+export function loose(name: string): string {
+  return `${name}-loose` in GLYPHS ? `${name}-loose` : name;
 }

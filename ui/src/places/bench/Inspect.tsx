@@ -154,7 +154,10 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
                 autoComplete="off"
                 value={typed}
                 aria-invalid={fault !== undefined}
-                onChange={(e) => setTyped(e.target.value)}
+                onChange={(e) => {
+                  setTyped(e.target.value);
+                  link.clear();
+                }}
               />
               <div className="max-w-[230px]">{fault && <Sentence>{fault}</Sentence>}</div>
             </div>
@@ -170,7 +173,10 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
               value={text}
               maxLength={2000}
               aria-invalid={textFault !== undefined}
-              onChange={(e) => setText(e.target.value)}
+              onChange={(e) => {
+                setText(e.target.value);
+                link.clear();
+              }}
             />
             {textFault && <Sentence>{textFault}</Sentence>}
           </div>

@@ -1,6 +1,6 @@
 import type { BenchView } from "../../api/types";
 import { PartGlyph } from "../../drawing/PartGlyph";
-import { glyph } from "../../drawing/glyphs";
+import { glyph, loose } from "../../drawing/glyphs";
 import { asState, Mark } from "../../parts/Mark";
 
 /** What comes next, and what lies on the tray. */
@@ -91,17 +91,12 @@ function Tray({ view }: { view: BenchView }) {
 
 /** A part at tray size, whole within its box. */
 export function SmallPart({ glyphName, size = 44 }: { glyphName: string; size?: number }) {
-  const g = glyph(glyphName);
+  const name = loose(glyphName);
+  const g = glyph(name);
   const scale = Math.min((size - 4) / (2 * g.radius), (size - 4) / (g.right - g.left));
   return (
     <svg width={size} height={size * 0.92} viewBox={`0 0 ${size} ${size}`} className="shrink-0" aria-hidden>
-      <PartGlyph
-        name={glyphName}
-        x={size / 2 - ((g.left + g.right) / 2) * scale}
-        y={size / 2}
-        scale={scale}
-        ink="tray"
-      />
+      <PartGlyph name={name} x={size / 2 - ((g.left + g.right) / 2) * scale} y={size / 2} scale={scale} ink="tray" />
     </svg>
   );
 }

@@ -113,11 +113,11 @@ function inHand(view: StageProps["view"]): RailPart[] {
 /** The parts of the step, large, with what to mind about each. */
 function PartsInHand({ parts }: { parts: RailPart[] }) {
   return (
-    <ul className="flex flex-wrap gap-x-8 gap-y-2 pt-4" aria-label="Parts in hand">
+    <ul className="grid grid-cols-3 gap-x-5 gap-y-2 pt-3 max-[760px]:grid-cols-2" aria-label="Parts in hand">
       {parts.map((p) => (
         <li key={p.id} className="flex items-center gap-3">
-          <SmallPart glyphName={p.glyph} size={96} />
-          <span className="max-w-[190px] leading-[18px]">
+          <SmallPart glyphName={p.glyph} size={76} />
+          <span className="min-w-0 leading-[18px]">
             <b className="block text-[16px] font-[660]">
               {p.count > 1 && `${p.count} × `}
               {p.name}

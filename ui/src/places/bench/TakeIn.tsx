@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { PlanAnswer, PumpView, RailPart } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
-import { clock, rounded } from "../../parts/numbers";
+import { clock, day, rounded } from "../../parts/numbers";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
@@ -262,7 +262,7 @@ function Duty({ pump }: { pump: PumpView }) {
         <h2 className="head">What it has done</h2>
       </div>
       <p className="py-2 text-[15px] leading-5">
-        {pump.strip.material} fitted {pump.strip.fittedOn}: {rounded(pump.strip.hours)} h
+        {pump.strip.material} fitted {day(pump.strip.fittedOn)}: {rounded(pump.strip.hours)} h
         {pump.strip.strokes > 0 && `, ${(pump.strip.strokes / 1e6).toFixed(1)} million strokes`}. {pump.strip.because}
       </p>
       {pump.duty.map((d) => (

@@ -5,7 +5,7 @@ import type { PumpView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
 import { kindName, PumpKind } from "../../drawing/PumpKind";
 import { asState, Mark } from "../../parts/Mark";
-import { percent, rounded } from "../../parts/numbers";
+import { day, percent, rounded } from "../../parts/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
 import { HistoryLine } from "./HistoryLine";
@@ -67,7 +67,7 @@ function Now({ pump: p }: { pump: PumpView }) {
       <p className="pt-2 text-[15px] leading-5">{s.because}</p>
       <dl className="grid grid-cols-2 gap-x-4 gap-y-2 pt-3">
         <Figure name="In it" value={s.material} unit="" />
-        <Figure name="Since" value={s.fittedOn} unit="" />
+        <Figure name="Since" value={day(s.fittedOn)} unit={s.fittedOn.slice(0, 4)} />
         <Figure name="This set" value={rounded(s.hours)} unit="h" />
         <Figure name="Counter" value={rounded(p.runningHours)} unit="h" />
         {s.strokes > 0 && <Figure name="Strokes" value={(s.strokes / 1e6).toFixed(1)} unit="million" />}

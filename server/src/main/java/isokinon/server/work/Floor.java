@@ -33,7 +33,7 @@ public class Floor {
   private static final double HIGH = 0.20;
   private static final double RAISED = 0.06;
 
-  /** All areas, worst pump first within each. */
+  /** All areas, the one with the worst pump first, and the worst pump first within each. */
   public record FloorView(
       String site, String today, int daysBack, int daysAhead, List<Area> areas) {}
 
@@ -120,6 +120,7 @@ public class Floor {
         DAYS_BACK,
         DAYS_AHEAD,
         areas.entrySet().stream()
+            .sorted(Comparator.comparingDouble(e -> -worst(e.getValue())))
             .map(
                 e ->
                     new Area(
@@ -131,6 +132,10 @@ public class Floor {
                                     .thenComparing(s -> -s.risk30()))
                             .toList()))
             .toList());
+  }
+
+  private static double worst(List<Strip> pumps) {
+    return pumps.stream().mapToDouble(Strip::risk30).max().orElse(0);
   }
 
   /** One pump's strip. */
