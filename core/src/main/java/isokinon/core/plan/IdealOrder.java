@@ -15,12 +15,12 @@ import java.util.Optional;
  * tool is done at once, which by exchange never costs anything and keeps the number of states
  * small; steps that another one needs still undone are left out of that shortcut. Cost grows with
  * the number of ideals, about (n/w + 1)^w for n steps in w chains. Exact up to {@value #MOST_ITEMS}
- * steps and {@value #MOST_STATES} ideals; beyond either, {@link #solve} gives nothing.
+ * steps and {@value #MOST_STATES} states; beyond either, {@link #solve} gives nothing.
  */
 final class IdealOrder {
 
   static final int MOST_ITEMS = 64;
-  static final int MOST_STATES = 400_000;
+  static final int MOST_STATES = 1_000_000;
 
   private static final int UNKNOWN = -1;
   private static final int DEAD_END = Integer.MAX_VALUE;
@@ -36,7 +36,9 @@ final class IdealOrder {
   private final int poses;
   private final int tools;
   private final LongTable ideals = new LongTable();
-  private int[] costs = new int[0];
+  private final LongTable states = new LongTable();
+  private int[] costs = new int[1024];
+  private int known;
 
   private IdealOrder(OrderProblem problem) {
     this.problem = problem;
@@ -71,7 +73,7 @@ final class IdealOrder {
     IdealOrder search = new IdealOrder(problem);
     try {
       return search.order();
-    } catch (TooManyIdeals e) {
+    } catch (TooManyStates e) {
       return Optional.empty();
     }
   }
@@ -139,18 +141,20 @@ final class IdealOrder {
     return best;
   }
 
+  /** Where the cost of a state stands; only states that are met take room. */
   private int cell(long done, int pose, int tool) {
-    int ideal = ideals.indexOf(done);
-    if (ideal >= MOST_STATES) {
-      throw new TooManyIdeals();
+    long stance = (long) (pose + 1) * tools + tool + 1;
+    int state = states.indexOf((long) ideals.indexOf(done) * poses * tools + stance);
+    if (state >= MOST_STATES) {
+      throw new TooManyStates();
     }
-    int width = poses * tools;
-    if ((ideal + 1) * width > costs.length) {
-      int old = costs.length;
-      costs = Arrays.copyOf(costs, Math.max(256 * width, old * 2));
-      Arrays.fill(costs, old, costs.length, UNKNOWN);
+    if (state >= known) {
+      if (known == costs.length) {
+        costs = Arrays.copyOf(costs, known * 2);
+      }
+      costs[known++] = UNKNOWN;
     }
-    return ideal * width + (pose + 1) * tools + tool + 1;
+    return state;
   }
 
   private int change(int item, int pose, int tool) {
@@ -185,10 +189,10 @@ final class IdealOrder {
     return mask;
   }
 
-  private static final class TooManyIdeals extends RuntimeException {
+  private static final class TooManyStates extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    TooManyIdeals() {
+    TooManyStates() {
       super(null, null, false, false);
     }
   }

@@ -31,6 +31,9 @@ public final class SheetReader {
   /** Longest sheet that is read, characters. */
   public static final int MOST_CHARACTERS = 1_000_000;
 
+  /** Most parts, steps or build-only steps of one sheet: planning stays within two seconds. */
+  public static final int MOST_ROWS = 500;
+
   private final boolean strict;
 
   private SheetReader(boolean strict) {
@@ -70,6 +73,14 @@ public final class SheetReader {
       return new SheetReading(Optional.empty(), List.copyOf(faults));
     }
     Fields fields = new Fields("", root, strict, faults);
+    for (String rows : List.of("parts", "steps", "buildOnly")) {
+      int count = fields.linesOf(rows).size();
+      if (count > MOST_ROWS) {
+        return refused(
+            new SheetFault(
+                rows, fields.line(), count + " " + rows + "; at most " + MOST_ROWS + " are read"));
+      }
+    }
     Sheet sheet = sheet(fields);
     fields.refuseUnknown();
     if (fields.has("parts") && fields.has("steps")) {

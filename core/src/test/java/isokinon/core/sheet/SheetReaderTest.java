@@ -257,6 +257,17 @@ class SheetReaderTest {
   }
 
   @Test
+  void moreStepsThanAnyPumpHasAreRefusedUnplanned() {
+    StringBuilder many = new StringBuilder(SMALL);
+    for (int i = 0; i < 600; i++) {
+      many.append("  - {id: s").append(i).append(", strip: Pull, build: Push, frees: []}\n");
+    }
+    assertThat(faults(many.toString()))
+        .extracting(SheetFault::message)
+        .containsExactly("601 steps; at most 500 are read");
+  }
+
+  @Test
   void aSheetThatComesWithAQuestionNeedsOnlyStructure() {
     String bare =
         "{\"parts\": [{\"id\": \"a\"}], \"steps\": [{\"id\": \"s\", \"frees\": [\"a\"]}], \"id\": \"q\","
