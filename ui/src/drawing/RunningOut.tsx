@@ -66,7 +66,7 @@ function PastSets({ pump, x, y }: Drawn) {
 }
 
 /** How far the set has worn on its way from fitted to its expected end: the height left, 0 to 1. */
-function left(pump: Strip, day: number): number {
+export function left(pump: Pick<Strip, "expectedDays" | "fittedDays">, day: number): number {
   const whole = pump.expectedDays - pump.fittedDays;
   return Math.max(0.03, Math.min(1, (pump.expectedDays - day) / Math.max(1, whole)));
 }
@@ -100,7 +100,7 @@ function SetNow({ pump, x, y }: Drawn) {
  * Half the thickness of the lens. It is a turned body: its cross-section, so the square of this, is
  * the density, and the volume up to a day the chance of having failed by then.
  */
-function thickness(density: number): number {
+export function thickness(density: number): number {
   return LENS * Math.sqrt(Math.min(1, density / THICKEST));
 }
 

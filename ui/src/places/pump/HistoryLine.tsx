@@ -53,7 +53,7 @@ export function HistoryLine({ pump }: { pump: Strip }) {
 }
 
 /** Where the material changed: the first set of each stretch. */
-function changes(pump: Strip): { days: number; material: string }[] {
+export function changes(pump: Pick<Strip, "stops" | "material">): { days: number; material: string }[] {
   const sets = [...pump.stops.map((s) => s.material), pump.material];
   const starts = [-DAYS_BACK, ...pump.stops.map((s) => s.days)];
   return sets.map((material, i) => ({ material, days: starts[i] ?? 0 })).filter((s, i) => s.material !== sets[i - 1]);

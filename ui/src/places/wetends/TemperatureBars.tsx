@@ -223,7 +223,7 @@ function BarIn({ bar: b, x, width, t, out, duty }: BarProps) {
 }
 
 /** How far the duty is from the limit that counts: to full life while suited, past it while limited, past the last when out. */
-function marginWord(b: Bar, duty: number): string {
+export function marginWord(b: Pick<Bar, "verdict" | "fullC" | "limitedC">, duty: number): string {
   if (b.verdict === "unknown") return "unknown";
   if (b.limitedC === null) return "attacked";
   const limit = b.verdict === "unsuited" ? b.limitedC : (b.fullC ?? b.limitedC);

@@ -20,7 +20,7 @@ import java.util.Optional;
 final class IdealOrder {
 
   static final int MOST_ITEMS = 64;
-  static final int MOST_STATES = 1_000_000;
+  static final int MOST_STATES = 150_000;
 
   private static final int UNKNOWN = -1;
   private static final int DEAD_END = Integer.MAX_VALUE;

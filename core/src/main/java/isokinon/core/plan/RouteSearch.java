@@ -22,7 +22,7 @@ import java.util.Set;
  */
 final class RouteSearch {
 
-  static final int MOST_NODES = 200_000;
+  static final int MOST_NODES = 8_000;
 
   /**
    * A set of strip steps.
@@ -36,7 +36,9 @@ final class RouteSearch {
 
   private final List<Step> steps;
   private final Map<String, Integer> index = new HashMap<>();
+  private final List<BitSet> after;
   private final List<BitSet> closure;
+  private final List<List<BitSet>> wholeGroups = new ArrayList<>();
   private final List<List<BitSet>> groups = new ArrayList<>();
   private final Map<String, List<Integer>> freedBy = new HashMap<>();
   private final Set<BitSet> seen = new HashSet<>();
@@ -61,8 +63,10 @@ final class RouteSearch {
         }
       }
     }
+    after = steps.stream().map(s -> bits(s.after())).toList();
     closure = steps.stream().map(this::closureOf).toList();
     for (Step step : steps) {
+      wholeGroups.add(step.afterAny().stream().map(this::bits).toList());
       groups.add(step.afterAny().stream().map(this::closureOfAll).toList());
     }
   }
@@ -104,11 +108,9 @@ final class RouteSearch {
 
   /** Whether step {@code i} can be done once {@code done} is. */
   boolean possible(int i, BitSet done) {
-    Step step = steps.get(i);
-    return step.after().stream().allMatch(id -> done.get(index.get(id)))
-        && (step.afterAny().isEmpty()
-            || step.afterAny().stream()
-                .anyMatch(g -> g.stream().allMatch(id -> done.get(index.get(id)))));
+    return within(after.get(i), done)
+        && (wholeGroups.get(i).isEmpty()
+            || wholeGroups.get(i).stream().anyMatch(g -> within(g, done)));
   }
 
   int indexOf(String step) {
@@ -219,7 +221,11 @@ final class RouteSearch {
   }
 
   private double extra(BitSet set, BitSet option) {
-    return option.stream().filter(i -> !set.get(i)).mapToDouble(i -> steps.get(i).minutes()).sum();
+    double minutes = 0;
+    for (int i = option.nextSetBit(0); i >= 0; i = option.nextSetBit(i + 1)) {
+      minutes += set.get(i) ? 0 : steps.get(i).minutes();
+    }
+    return minutes;
   }
 
   private static BitSet union(BitSet a, BitSet b) {
@@ -228,9 +234,18 @@ final class RouteSearch {
     return u;
   }
 
+  private BitSet bits(List<String> ids) {
+    BitSet set = new BitSet();
+    ids.forEach(id -> set.set(index.get(id)));
+    return set;
+  }
+
   private static boolean within(BitSet a, BitSet b) {
-    BitSet outside = (BitSet) a.clone();
-    outside.andNot(b);
-    return outside.isEmpty();
+    for (int i = a.nextSetBit(0); i >= 0; i = a.nextSetBit(i + 1)) {
+      if (!b.get(i)) {
+        return false;
+      }
+    }
+    return true;
   }
 }

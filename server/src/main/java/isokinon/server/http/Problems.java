@@ -66,7 +66,9 @@ class Problems {
               .collect(Collectors.joining("."))
               .replace(".[", "[");
       return one(
-          HttpStatus.BAD_REQUEST, path, path + " is not of the kind that is asked for here.");
+          HttpStatus.BAD_REQUEST,
+          path,
+          (path.isEmpty() ? "The request" : path) + " is not of the kind that is asked for here.");
     }
     return one(HttpStatus.BAD_REQUEST, "", "The request is not readable as JSON.");
   }

@@ -1,0 +1,170 @@
+package isokinon.server.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.Mockito.inOrder;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import isokinon.core.rebuild.Act;
+import isokinon.core.sheet.SheetReader;
+import isokinon.server.access.People;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.EventRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RebuildRow;
+import isokinon.server.store.StoresMapper;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentCaptor;
+import org.mockito.InOrder;
+
+/** What recording an act asks of storage: the lock first, then the key, then at most one row. */
+class BenchRecordingTest {
+
+  private static final OffsetDateTime OPENED = OffsetDateTime.parse("2026-03-17T07:00:00Z");
+  private static final RebuildRow ROW =
+      new RebuildRow(7, "EFF-02", "dp", 1, OPENED, "RT", "due", "TPC-ET", 100, null);
+  private static final PumpRow PUMP =
+      new PumpRow(
+          "EFF-02",
+          "Effluent",
+          3,
+          "air-diaphragm",
+          "DP25",
+          "1",
+          "dp",
+          "Sludge",
+          "",
+          "diaphragm",
+          "TPC-ET",
+          "PP",
+          100,
+          0,
+          20,
+          2300,
+          "light",
+          2,
+          "normal",
+          LocalDate.of(2026, 1, 1),
+          0,
+          null);
+
+  private final BenchMapper store = mock(BenchMapper.class);
+  private final PumpMapper pumps = mock(PumpMapper.class);
+  private final StoresMapper stores = mock(StoresMapper.class);
+  private final Sheets sheets = mock(Sheets.class);
+  private final People people = mock(People.class);
+  private final BenchViewer viewer = mock(BenchViewer.class);
+  private final Bench bench =
+      new Bench(
+          store,
+          pumps,
+          stores,
+          sheets,
+          people,
+          viewer,
+          Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC));
+
+  @BeforeEach
+  void aRebuildIsOpen() throws IOException {
+    String source = Files.readString(Path.of("../library/sheets/aodd-bolted-plastic-25.yaml"));
+    when(store.lock(7)).thenReturn(Optional.of(ROW));
+    when(store.rebuild(7)).thenReturn(Optional.of(ROW));
+    when(store.byKey(any())).thenReturn(Optional.empty());
+    when(store.events(7)).thenReturn(List.of());
+    when(pumps.byTag("EFF-02")).thenReturn(Optional.of(PUMP));
+    when(sheets.at("dp", 1)).thenReturn(SheetReader.forLibrary().read(source).orThrow());
+  }
+
+  private static ActRequest note(long seen, String text) {
+    return new ActRequest(
+        UUID.randomUUID(), seen, "RT", Act.Kind.NOTED, "", "", "", 0, 0, "", "", text, List.of());
+  }
+
+  @Test
+  void theRebuildIsLockedBeforeItsEventsAreRead() {
+    bench.act(7, note(0, "wet floor"));
+    InOrder order = inOrder(store);
+    order.verify(store).lock(7);
+    order.verify(store).byKey(any());
+    order.verify(store).events(7);
+    order.verify(store).append(any());
+  }
+
+  @Test
+  void whatIsRecordedIsWhoWhenAndWhat() {
+    when(people.leads("RT")).thenReturn(false);
+    bench.act(7, note(0, "wet floor"));
+    ArgumentCaptor<EventRow> row = ArgumentCaptor.forClass(EventRow.class);
+    verify(store).append(row.capture());
+    assertThat(row.getValue().seq()).isEqualTo(1);
+    assertThat(row.getValue().who()).isEqualTo("RT");
+    assertThat(row.getValue().lead()).isFalse();
+    assertThat(row.getValue().text()).isEqualTo("wet floor");
+    assertThat(row.getValue().at().toInstant()).isEqualTo(Instant.parse("2026-03-17T08:00:00Z"));
+  }
+
+  @Test
+  void aKnownKeyIsAnsweredWithoutAnotherRow() {
+    EventRow there =
+        new EventRow(7, 1, "k", OPENED, "RT", false, "NOTED", "", "", 0, 0, null, "", "wet", "");
+    when(store.byKey(any())).thenReturn(Optional.of(there));
+    when(store.events(7)).thenReturn(List.of(there));
+    bench.act(7, note(0, "wet"));
+    verify(store, never()).append(any());
+  }
+
+  @Test
+  void aStaleActRecordsNothing() {
+    when(store.events(7))
+        .thenReturn(
+            List.of(
+                new EventRow(
+                    7, 1, "k", OPENED, "KO", false, "NOTED", "", "", 0, 0, null, "", "first", "")));
+    assertThatThrownBy(() -> bench.act(7, note(0, "second")))
+        .isInstanceOf(Stale.class)
+        .hasMessageStartingWith("KO was here first");
+    verify(store, never()).append(any());
+  }
+
+  @Test
+  void aRefusedActRecordsNothing() {
+    assertThatThrownBy(() -> bench.act(7, note(0, " ")))
+        .isInstanceOf(Refused.class)
+        .hasMessage("The note is empty.");
+    verify(store, never()).append(any());
+  }
+
+  @Test
+  void aStrangerRecordsNothing() {
+    when(people.leads("RT")).thenThrow(new IllegalStateException("nobody has these initials"));
+    assertThatThrownBy(() -> bench.act(7, note(0, "hello")))
+        .isInstanceOf(IllegalStateException.class);
+    verify(store, never()).append(any());
+  }
+
+  @Test
+  void nothingIsBookedOutUntilThePumpIsHandedBack() {
+    bench.act(7, note(0, "wet floor"));
+    verify(stores, never()).takeOne(any());
+    verify(store, never()).close(anyLong(), any());
+    verify(pumps, never()).refit(any(), any(), any());
+  }
+}
