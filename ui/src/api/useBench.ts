@@ -20,6 +20,10 @@ const EMPTY = {
   items: [] as string[],
 };
 
+function newer(got: BenchView, held: BenchView | undefined): BenchView {
+  return held && held.seq > got.seq ? held : got;
+}
+
 /** A rebuild, and a way to act on it that survives a server that is away. */
 export interface BenchLink {
   view: BenchView | undefined;
@@ -42,7 +46,8 @@ export function useBench(id: string, who: string): BenchLink {
   const [stale, setStale] = useState<string | null>(null);
   const query = useQuery({
     queryKey: ["bench", id],
-    queryFn: () => api.bench(id),
+    // An answer that was on its way while an act was recorded must not undo what is shown of it.
+    queryFn: async () => newer(await api.bench(id), queries.getQueryData<BenchView>(["bench", id])),
     refetchInterval: askAgain(LOOK_AGAIN_MS),
   });
 

@@ -210,7 +210,7 @@ public final class Rebuild {
     if (!stripLeft().isEmpty() && !building()) {
       return Stage.STRIP;
     }
-    if (!finished.contains(Stage.INSPECT)) {
+    if (!building() && !(finished.contains(Stage.INSPECT) && allJudged())) {
       return Stage.INSPECT;
     }
     if (!building()) {
@@ -220,6 +220,11 @@ public final class Rebuild {
       return Stage.BUILD;
     }
     return finished.contains(Stage.PROVE) ? Stage.HAND_BACK : Stage.PROVE;
+  }
+
+  /** Also after Inspect was finished: a job widened at Decide brings further parts to look at. */
+  private boolean allJudged() {
+    return toInspect().stream().allMatch(p -> judged.containsKey(p));
   }
 
   /** Hazards and confirmations not yet answered at the make-safe gate, by id. */

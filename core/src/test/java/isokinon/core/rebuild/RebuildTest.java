@@ -170,6 +170,21 @@ class RebuildTest {
   }
 
   @Test
+  void partsThatComeOffAfterInspectAreLookedAtToo() {
+    AtTheBench bench =
+        new AtTheBench().takesIn(List.of("renew:outlet-balls")).makesSafe().strips().inspects();
+    assertThat(bench.rebuild().stage()).isEqualTo(Stage.DECIDE);
+    bench.judges("diaphragm-a", "renew").strips();
+    assertThat(bench.rebuild().stage()).isEqualTo(Stage.INSPECT);
+    for (String part : bench.rebuild().toInspect()) {
+      if (bench.rebuild().verdict(part).isEmpty()) {
+        bench.judges(part, "sound");
+      }
+    }
+    assertThat(bench.rebuild().stage()).isEqualTo(Stage.DECIDE);
+  }
+
+  @Test
   void aPartThatIsStillInThePumpCannotBeCalledSound() {
     AtTheBench bench = new AtTheBench().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
     assertThat(bench.refused(Act.of(Act.Kind.JUDGED, "", "shaft").with(List.of("sound"))))

@@ -17,6 +17,10 @@ public interface PumpMapper {
   @Select("select * from pump where tag = #{tag}")
   Optional<PumpRow> byTag(String tag);
 
+  /** Reads the pump and keeps others from opening a rebuild of it until the transaction ends. */
+  @Select("select * from pump where tag = #{tag} for update")
+  Optional<PumpRow> lock(String tag);
+
   @Select("select count(*) from pump")
   int count();
 

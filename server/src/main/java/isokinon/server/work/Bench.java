@@ -6,14 +6,17 @@ import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Refusal;
 import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.shelf.ShelfLife;
 import isokinon.server.access.People;
 import isokinon.server.store.BenchMapper;
 import isokinon.server.store.EventRow;
+import isokinon.server.store.ExposureRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
+import isokinon.server.store.RunRow;
 import isokinon.server.store.StoresMapper;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -32,6 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Bench {
 
   private static final String LINE = "\n";
+  private static final int MOST_CAUSE = 200;
 
   private final BenchMapper store;
   private final PumpMapper pumps;
@@ -72,7 +76,7 @@ public class Bench {
   @Transactional
   public BenchView open(String tag, String who, String reason) {
     PumpRow pump =
-        pumps.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+        pumps.lock(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
     people.known(who);
     Optional<RebuildRow> open = store.runningOn(tag);
     if (open.isPresent()) {
@@ -302,9 +306,36 @@ public class Bench {
         .flatMap(p -> rebuild.lot(p).stream())
         .distinct()
         .forEach(stores::takeOne);
-    rebuild
-        .material(job.pump().role())
-        .ifPresent(m -> pumps.refit(job.pump().tag(), m, now.toLocalDate()));
+    Optional<String> material = rebuild.material(job.pump().role());
+    if (material.isPresent()) {
+      pumps.addRun(finishedRun(job, now.toLocalDate()));
+      pumps.refit(job.pump().tag(), material.get(), now.toLocalDate());
+    }
+  }
+
+  /**
+   * The run of the set that came out. It counts as failed only where a part of it was judged so at
+   * the bench; a set changed because it was due came out sound.
+   */
+  private RunRow finishedRun(Job job, LocalDate day) {
+    PumpRow pump = job.pump();
+    Rebuild rebuild = job.rebuild();
+    Optional<BenchEvent> found =
+        rebuild.sheet().parts().stream()
+            .filter(p -> p.role().equals(Optional.of(pump.role())))
+            .filter(p -> rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.RENEW)))
+            .flatMap(p -> rebuild.judgement(p.id()).stream())
+            .findFirst();
+    return new RunRow(
+        pump.tag(),
+        pump.role(),
+        rebuild.fitted().material(),
+        pumps.exposures(pump.tag()).stream().map(ExposureRow::fluid).findFirst().orElse(""),
+        pump.fittedOn(),
+        day,
+        pump.age(),
+        found.isPresent(),
+        Words.clipped(found.map(e -> e.act().text()).orElse("changed sound"), MOST_CAUSE));
   }
 
   private static EventRow row(

@@ -55,4 +55,9 @@ public final class Words {
   public static String count(long n, String one) {
     return n + " " + one + (n == 1 ? "" : "s");
   }
+
+  /** A text that must fit into a column, cut where it does not. */
+  static String clipped(String text, int most) {
+    return text.length() <= most ? text : text.substring(0, most - 1) + "…";
+  }
 }

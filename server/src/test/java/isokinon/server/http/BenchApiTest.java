@@ -50,6 +50,11 @@ class BenchApiTest {
     JsonNode pump = desk.get("/api/v1/pumps/EFF-02").body();
     assertThat(pump.at("/strip/material").asText()).isEqualTo("CSM");
     assertThat(pump.at("/strip/hours").asDouble()).isZero();
+    JsonNode stops = pump.at("/strip/stops");
+    JsonNode last = stops.get(stops.size() - 1);
+    assertThat(last.path("material").asText()).isEqualTo("TPC-ET");
+    assertThat(last.path("failed").asBoolean()).isFalse();
+    assertThat(last.path("days").asDouble()).isZero();
     assertThat(pump.at("/strip/rebuild").isNull()).isTrue();
     assertThat(pump.at("/rebuilds/0/closed").asBoolean()).isTrue();
     assertThat(desk.get("/api/v1/rebuilds/" + job.id() + "/record.pdf").kind())
