@@ -204,29 +204,40 @@ function PartAtHome({ part: p, column: c }: { part: RailPart; column: Column }) 
   return p.where === "off" ? <Ghost {...at} y={AXIS} /> : <PartGlyph {...at} y={AXIS} />;
 }
 
+const LETTER = 5.3;
+
+/** A name in the room of its column: in two lines where one is too long, the side last. */
+function labelLines(name: string, side: string, room: number): string[] {
+  const cut = name.lastIndexOf(" ");
+  if (name.length * LETTER <= room + 6 || cut < 0) return side ? [name, side] : [name];
+  return [name.slice(0, cut), `${name.slice(cut + 1)}${side && ` ${side}`}`];
+}
+
 function Label({ column: c, hand }: { column: Column; hand: boolean }) {
   const part = lead(c);
-  const side = part?.side ? ` ${part.side}` : "";
-  const name = side && part?.name.endsWith(side) ? part.name.slice(0, -side.length) : part?.name;
+  const side = part?.side ?? "";
+  const name =
+    part && side && part.name.endsWith(` ${side}`) ? part.name.slice(0, -side.length - 1) : (part?.name ?? "");
   const tight = c.to - c.from < 64;
+  const lines = labelLines(hand && side ? `${name} ${side}` : name, hand ? "" : side, c.to - c.from);
   return (
-    <g textAnchor="middle">
-      <text
-        x={middle(c)}
-        y={18}
-        fontSize={hand ? 14 : 12.5}
-        fontWeight={hand ? 720 : 640}
-        fill={hand ? "var(--accent)" : "var(--ink)"}
-        {...(tight ? { style: { fontStretch: "66%" } } : {})}
-      >
-        {name}
-        {hand && side}
-      </text>
-      {side && !hand && (
-        <text x={middle(c)} y={31} fontSize={11.5} fontWeight={540} fill="var(--muted)">
-          {side.trim()}
-        </text>
-      )}
+    <g textAnchor="middle" fill={hand ? "var(--accent)" : "var(--ink)"}>
+      {lines.map((line, i) => {
+        const onlySide = line === side;
+        return (
+          <text
+            key={line}
+            x={middle(c)}
+            y={18 + i * 13}
+            fontSize={onlySide ? 11.5 : 12.5}
+            fontWeight={onlySide ? 540 : hand ? 720 : 640}
+            {...(onlySide ? { fill: "var(--muted)" } : {})}
+            style={{ fontStretch: tight ? "67%" : "76%" }}
+          >
+            {line}
+          </text>
+        );
+      })}
     </g>
   );
 }
@@ -310,7 +321,7 @@ function Standing({ column: c, hand }: { column: Column; hand: boolean }) {
             )}
             {!small && (
               <text x={x} y={TRAY + 47} fontSize={12} fill={hand ? "var(--accent)" : "var(--muted)"}>
-                {clip(c.parts.length > 1 && !p.subWord ? shortName(p) : p.subWord, step, 6)}
+                {clip(c.parts.length > 1 && !p.subWord ? shortName(p) : p.subWord, step, 5.6)}
               </text>
             )}
           </g>

@@ -33,6 +33,7 @@ describe("the part vocabulary", () => {
 
   it("shows O-rings as rings once they are out of their grooves", () => {
     expect(loose("o-rings")).toBe("o-rings-loose");
+    expect(loose("o-rings-on-sleeve")).toBe("o-rings-loose");
     expect(loose("shaft")).toBe("shaft");
     expect(glyph("o-rings-loose").radius).toBeLessThan(glyph("o-rings").radius);
   });

@@ -432,6 +432,20 @@ const spring: Glyph = {
   ],
 };
 
+/** O-rings in the lands of a sleeve, and in the face of an end cap. */
+const ringsAt = (places: [number, number][]): Glyph => ({
+  left: Math.min(...places.map(([x]) => x)) - 3,
+  right: Math.max(...places.map(([x]) => x)) + 3,
+  radius: Math.max(...places.map(([, y]) => Math.abs(y))) + 3,
+  outline: places.map(([x, y]) => disc(x, y, 2.6)).join(""),
+  strokes: places.map(([x, y]) => rubber(disc(x, y, 2.2))),
+});
+const onSleeve = ringsAt([-22, -8, 8, 22].map((x) => [x, -18]));
+const onCap = ringsAt([
+  [0, -15],
+  [0, 15],
+]);
+
 /** O-rings out of their grooves: rings seen from the front. */
 const looseRings: Glyph = {
   left: -24,
@@ -461,6 +475,8 @@ const GLYPHS: Record<string, Glyph> = {
   balls,
   seats,
   "o-rings": oRings,
+  "o-rings-on-sleeve": onSleeve,
+  "o-rings-on-cap": onCap,
   "o-rings-loose": looseRings,
   "air-cap": airCap,
   "lip-seal": lipSeal,
@@ -484,5 +500,5 @@ export function glyph(name: string): Glyph {
 
 /** The glyph of a part that lies on its own, away from the joint it belongs to. */
 export function loose(name: string): string {
-  return `${name}-loose` in GLYPHS ? `${name}-loose` : name;
+  return name.startsWith("o-rings") ? "o-rings-loose" : name;
 }

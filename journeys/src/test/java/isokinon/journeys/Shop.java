@@ -9,6 +9,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -42,6 +43,8 @@ final class Shop implements AutoCloseable {
   private final String address;
 
   Shop(RunningApp app) {
+    PlaywrightAssertions.setDefaultAssertionTimeout(
+        15_000); // a busy machine is no fault of a screen
     address = app.address();
   }
 
