@@ -58,6 +58,7 @@ export function MakeSafe({ view, link }: StageProps) {
             <Confirmation key={g.id} gate={g} link={link} view={view} />
           ))}
         </div>
+        <LayOut plan={view.plan} />
       </aside>
     </div>
   );
@@ -184,6 +185,28 @@ function Fluids({ view }: { view: StageProps["view"] }) {
         ))}
       </ul>
     </>
+  );
+}
+
+/** What the plan asks for on the bench, in the order of its first use. */
+function LayOut({ plan }: { plan: StageProps["view"]["plan"] }) {
+  const lists = [
+    ["Tools", plan.tools],
+    ["On threads and seals", plan.lubricants],
+  ] as const;
+  return (
+    <div className="pt-4">
+      <h2 className="head border-b-[1.5px] border-ink pb-1">Lay out meanwhile</h2>
+      {lists.map(
+        ([name, things]) =>
+          things.length > 0 && (
+            <p key={name} className="border-b border-line2 py-1.5 text-[14.5px] leading-[19px]">
+              <span className="block text-[12.5px] text-muted">{name}</span>
+              <span className="font-[600]">{things.join(", ")}</span>
+            </p>
+          ),
+      )}
+    </div>
   );
 }
 
