@@ -37,7 +37,15 @@ public final class Planner {
     BitSet done = checked(sheet, request, search);
     Set<String> asked = new LinkedHashSet<>(request.renew());
     asked.addAll(request.inspect());
-    RouteSearch.Route route = search.cheapest(List.copyOf(asked), done);
+    RouteSearch.Route route =
+        search
+            .cheapest(List.copyOf(asked), done, avoided(request, search))
+            .orElseThrow(
+                () ->
+                    new PlanRefused(
+                        List.of(
+                            new PlanRefused.Reason(
+                                "avoid", "Without these steps there is no way in."))));
 
     List<Integer> members = route.steps().stream().boxed().toList();
     List<Integer> toStrip = members.stream().filter(i -> !done.get(i)).toList();
@@ -88,6 +96,25 @@ public final class Planner {
         way.stream().flatMap(h -> h.apply().stream()).map(Handling.Apply::what).distinct().toList(),
         way.stream().flatMap(h -> h.hazards().stream()).distinct().toList(),
         route.exact() && strip.optimal() && build.optimal());
+  }
+
+  /**
+   * The ways in that {@code request} leaves open, cheapest first. Its {@code avoid} does not count:
+   * every way is told.
+   *
+   * @throws PlanRefused as {@link #plan} does
+   */
+  public List<RouteOption> routes(Sheet sheet, PlanRequest request) {
+    BitSet done = checked(sheet, request, new RouteSearch(sheet));
+    Set<String> asked = new LinkedHashSet<>(request.renew());
+    asked.addAll(request.inspect());
+    return new RouteComparison(sheet).routes(List.copyOf(asked), done);
+  }
+
+  private static BitSet avoided(PlanRequest request, RouteSearch search) {
+    BitSet avoid = new BitSet();
+    request.avoid().stream().map(search::indexOf).filter(i -> i >= 0).forEach(avoid::set);
+    return avoid;
   }
 
   /** Parts that are off once the steps at {@code members} are stripped. */
@@ -154,6 +181,16 @@ public final class Planner {
           .forEach(
               part ->
                   because.putIfAbsent(part, "one-time part, its joint is opened: " + step.strip()));
+    }
+    if (request.kitContents()) {
+      Set<String> open = Set.copyOf(freed(sheet, members));
+      sheet.kits().stream()
+          .filter(k -> request.renew().stream().anyMatch(k.parts()::containsKey))
+          .forEach(
+              k ->
+                  k.parts().keySet().stream()
+                      .filter(open::contains)
+                      .forEach(p -> because.putIfAbsent(p, "lies open, the kit holds it")));
     }
     return sheet.parts().stream()
         .filter(p -> because.containsKey(p.id()))

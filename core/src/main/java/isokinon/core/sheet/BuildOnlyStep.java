@@ -10,6 +10,7 @@ import java.util.List;
  * @param after build steps that come before it, where they are in the plan
  * @param before build steps that come after it, where they are in the plan
  * @param with parts whose renewal calls for it; empty means whenever a step it names is built
+ * @param beside parts put together beside the pump, in their order along the axis
  * @param buildMinutes hands-on time, minutes
  * @param waitMinutes time to leave it alone afterwards, minutes
  * @param how pose, tools, fastening and checks
@@ -20,6 +21,7 @@ public record BuildOnlyStep(
     List<String> after,
     List<String> before,
     List<String> with,
+    List<String> beside,
     double buildMinutes,
     double waitMinutes,
     Handling how) {}

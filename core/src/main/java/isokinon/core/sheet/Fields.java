@@ -191,16 +191,25 @@ final class Fields {
         : List.of();
   }
 
-  Optional<Fields> inner(String key) {
-    return has(key)
-        ? Optional.of(new Fields(at(key), values.get(key), strict, faults))
-        : Optional.empty();
+  /** What {@code read} makes of the fields under {@code key}; empty where there are none. */
+  <T> Optional<T> inner(String key, Function<Fields, T> read) {
+    if (!has(key)) {
+      return Optional.empty();
+    }
+    Fields fields = new Fields(at(key), values.get(key), strict, faults);
+    T value = read.apply(fields);
+    fields.refuseUnknown();
+    return Optional.of(value);
   }
 
   Map<String, Integer> counts(String key) {
     Map<String, Integer> counts = new LinkedHashMap<>();
-    inner(key)
-        .ifPresent(f -> f.values.keySet().forEach(p -> counts.put(p, f.integer(p, 1, 1, 1000))));
+    inner(
+        key,
+        f -> {
+          f.values.keySet().forEach(p -> counts.put(p, f.integer(p, 1, 1, 1000)));
+          return counts;
+        });
     return counts;
   }
 

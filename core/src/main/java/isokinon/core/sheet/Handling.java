@@ -2,6 +2,7 @@ package isokinon.core.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How a step is done.
@@ -13,6 +14,8 @@ import java.util.Optional;
  * @param fastening the threaded joint of the step, where it has one
  * @param apply what goes on what: grease, locker, soap
  * @param checks what is asked before the step counts as done
+ * @param way the way of a school this step belongs to; empty where every job does it
+ * @param power why the drive is under power for it; empty where everything stays locked off
  */
 public record Handling(
     String pose,
@@ -21,11 +24,14 @@ public record Handling(
     List<Caution> cautions,
     Optional<Fastening> fastening,
     List<Apply> apply,
-    List<Check> checks) {
+    List<Check> checks,
+    String way,
+    String power) {
 
   /** Nothing to say: no pose, no tool, no joint. */
   public static final Handling PLAIN =
-      new Handling("", List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of());
+      new Handling(
+          "", List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of(), "", "");
 
   /** The tool in the hand; empty where the step needs none. */
   public Optional<String> toolInHand() {
@@ -44,11 +50,30 @@ public record Handling(
     }
   }
 
-  /** A sentence shown at the step. */
-  public record Caution(When when, String say) {}
+  /**
+   * A sentence shown at the step.
+   *
+   * @param when while stripping, building or both
+   * @param say the sentence
+   * @param way the way of a school it belongs to; may be empty
+   * @param onlyFor materials of the wearing part it holds for; empty means all
+   */
+  public record Caution(When when, String say, String way, Set<String> onlyFor) {
 
-  /** A substance and the part it goes on. */
-  public record Apply(String what, String to) {}
+    /** Whether it holds with {@code material} in the pump. */
+    public boolean holdsFor(String material) {
+      return onlyFor.isEmpty() || onlyFor.contains(material);
+    }
+  }
+
+  /**
+   * A substance and the part it goes on.
+   *
+   * @param what the substance
+   * @param to part id
+   * @param way the way of a school it belongs to; may be empty
+   */
+  public record Apply(String what, String to, String way) {}
 
   /**
    * A question of the step.
@@ -61,6 +86,8 @@ public record Handling(
    * @param unit unit of a number
    * @param min least value that passes
    * @param max greatest value that passes
+   * @param about whether it is about a mark across a joint or about power
+   * @param way the way of a school it belongs to; may be empty
    */
   public record Check(
       String id,
@@ -70,7 +97,18 @@ public record Handling(
       boolean hold,
       String unit,
       Optional<Double> min,
-      Optional<Double> max) {}
+      Optional<Double> max,
+      About about,
+      String way) {}
+
+  /** What a check is about, besides the step itself. */
+  public enum About {
+    STEP,
+    /** A mark made across the joint before it parts, and met again when it closes. */
+    MARK,
+    /** Who stands clear while the drive is under power, and that it is locked off again. */
+    POWER
+  }
 
   /** How a check is answered. */
   public enum Answer implements Code {
@@ -90,6 +128,8 @@ public record Handling(
    * @param locker threadlocker, or none
    * @param retorqueHours hours of settling after which it is tightened again; 0 for never
    * @param across what is torqued against what, where one side is held; else empty
+   * @param guidance whether the torque is a table value for size and material, not the sheet's own
+   * @param way the way of a school it belongs to; may be empty
    */
   public record Fastening(
       int count,
@@ -100,7 +140,9 @@ public record Handling(
       String threads,
       String locker,
       double retorqueHours,
-      String across) {
+      String across,
+      boolean guidance,
+      String way) {
 
     /** Whether cured threadlocker holds the joint, so that it must never be retorqued. */
     public boolean locked() {

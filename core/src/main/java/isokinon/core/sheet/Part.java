@@ -20,6 +20,9 @@ import java.util.Set;
  * @param limits measured limits, each with the value to watch and the value to renew at
  * @param look what wear looks like on it
  * @param onlyFor materials of its role with which it is fitted at all; empty means always
+ * @param like parts with the same word look alike and could be swapped; empty means only its own
+ *     count
+ * @param because why a matched part must go back to its place; empty where it need not
  */
 public record Part(
     String id,
@@ -34,7 +37,9 @@ public record Part(
     Set<Care> care,
     List<Limit> limits,
     List<String> look,
-    Set<String> onlyFor) {
+    Set<String> onlyFor,
+    String like,
+    String because) {
 
   /** Which side of the pump a part belongs to. */
   public enum Section implements Code {
@@ -70,8 +75,10 @@ public record Part(
    * @param side A, B or empty
    * @param faces the face that must look one way, in a word; empty where it cannot go wrong
    * @param toward which way that face looks: the middle of the stack or away from it
+   * @param angle where it stands on a head drawn in plan, degrees clockwise from the top
    */
-  public record Place(String line, double at, String side, String faces, Toward toward) {}
+  public record Place(
+      String line, double at, String side, String faces, Toward toward, double angle) {}
 
   /** Which way a face looks along its line. */
   public enum Toward implements Code {
@@ -104,6 +111,11 @@ public record Part(
     SOUND,
     WATCH,
     RENEW
+  }
+
+  /** Whether it returns to the place it came from. */
+  public boolean matched() {
+    return care.contains(Care.MATCHED);
   }
 
   /** Whether opening its joint spoils this part. */

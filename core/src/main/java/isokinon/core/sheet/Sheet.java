@@ -1,5 +1,7 @@
 package isokinon.core.sheet;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +23,7 @@ import java.util.Optional;
  * @param kits parts sold together
  * @param proof tests after building
  * @param hazards what the make-safe gate asks for
+ * @param schools questions of this construction that good technicians answer differently
  */
 public record Sheet(
     String id,
@@ -35,7 +38,8 @@ public record Sheet(
     List<BuildOnlyStep> buildOnly,
     List<Kit> kits,
     List<ProofTest> proof,
-    List<Hazard> hazards) {
+    List<Hazard> hazards,
+    List<School> schools) {
 
   /**
    * A centre line of the stack drawing.
@@ -46,9 +50,16 @@ public record Sheet(
    * @param title what the rail is called
    * @param note a word drawn beside it, for example which end is up
    * @param mirrored whether its parts are drawn the other way round
+   * @param view along the axis, or in plan for a head whose rollers go round
    */
   public record Line(
-      String id, String rail, int axes, String title, String note, boolean mirrored) {}
+      String id, String rail, int axes, String title, String note, boolean mirrored, View view) {}
+
+  /** How a line is drawn. */
+  public enum View implements Code {
+    AXIS,
+    PLAN
+  }
 
   /** Parts that are bought together: part id to quantity. */
   public record Kit(String id, String title, Map<String, Integer> parts) {}
@@ -118,6 +129,30 @@ public record Sheet(
     WEIGHT,
     SPRING,
     STATIC
+  }
+
+  /** The schools of this sheet, then those of every sheet that it does not name itself. */
+  public List<School> allSchools() {
+    List<School> all = new ArrayList<>(schools);
+    School.OF_EVERY_SHEET.stream()
+        .filter(s -> schools.stream().noneMatch(own -> own.id().equals(s.id())))
+        .forEach(all::add);
+    return List.copyOf(all);
+  }
+
+  /** This sheet as a job follows it that has chosen {@code ways}; the standard way elsewhere. */
+  public Sheet by(Collection<String> ways) {
+    return WayOfWork.of(this, ways);
+  }
+
+  /** The way of {@code school} that a job follows that has chosen {@code ways}. */
+  public School.Way followed(School school, Collection<String> ways) {
+    return WayOfWork.followed(school, ways);
+  }
+
+  /** Whether a job that has chosen {@code ways} follows one with this effect. */
+  public boolean has(School.Effect effect, Collection<String> ways) {
+    return allSchools().stream().anyMatch(s -> followed(s, ways).effect() == effect);
   }
 
   /** The part with this id; empty where there is none. */

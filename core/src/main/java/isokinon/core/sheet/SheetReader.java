@@ -1,5 +1,7 @@
 package isokinon.core.sheet;
 
+import isokinon.core.sheet.Handling.About;
+import isokinon.core.sheet.Handling.When;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -33,6 +35,9 @@ public final class SheetReader {
 
   /** Most parts, steps or build-only steps of one sheet: planning stays within two seconds. */
   public static final int MOST_ROWS = 500;
+
+  private static final String LOCKED_AGAIN =
+      "Drive isolated and locked again, tried dead, before hands go back in";
 
   private final boolean strict;
 
@@ -116,7 +121,8 @@ public final class SheetReader {
         f.each(
             "kits", k -> new Sheet.Kit(k.required("id"), k.wanted("title", ""), k.counts("parts"))),
         f.each("proof", this::proof),
-        f.each("hazards", this::hazard));
+        f.each("hazards", this::hazard),
+        f.each("schools", this::school));
   }
 
   private Sheet.Line line(Fields f) {
@@ -126,7 +132,23 @@ public final class SheetReader {
         f.integer("axes", 1, 1, 2),
         f.text("title"),
         f.text("note"),
-        f.flag("mirrored"));
+        f.flag("mirrored"),
+        f.code("view", Sheet.View.class, Sheet.View.AXIS));
+  }
+
+  private School school(Fields f) {
+    return new School(
+        f.required("id"),
+        f.required("ask"),
+        f.each(
+            "ways",
+            w ->
+                new School.Way(
+                    w.required("id"),
+                    w.required("title"),
+                    w.required("say"),
+                    w.flag("default"),
+                    w.code("effect", School.Effect.class, School.Effect.NONE))));
   }
 
   private Part part(Fields f) {
@@ -146,15 +168,16 @@ public final class SheetReader {
         f.code("section", Part.Section.class, Part.Section.WET),
         f.code("renew", Part.Renew.class, Part.Renew.INSPECT),
         f.wanted("glyph", ""),
-        f.inner("place")
-            .map(
-                p ->
-                    new Part.Place(
-                        p.required("line"),
-                        p.number("at", 0, -1000, 1000),
-                        p.text("side"),
-                        p.text("faces"),
-                        p.code("toward", Part.Toward.class, Part.Toward.IN))),
+        f.inner(
+            "place",
+            p ->
+                new Part.Place(
+                    p.required("line"),
+                    p.number("at", 0, -1000, 1000),
+                    p.text("side"),
+                    p.text("faces"),
+                    p.code("toward", Part.Toward.class, Part.Toward.IN),
+                    p.number("angle", 0, -360, 360))),
         f.text("facing"),
         Set.copyOf(care),
         f.each(
@@ -166,7 +189,9 @@ public final class SheetReader {
                     l.number("watch", 0, -1e6, 1e6),
                     l.number("renew", 0, -1e6, 1e6))),
         f.words("look"),
-        new TreeSet<>(f.words("onlyFor")));
+        new TreeSet<>(f.words("onlyFor")),
+        f.text("like"),
+        f.text("because"));
   }
 
   private Step step(Fields f) {
@@ -181,7 +206,8 @@ public final class SheetReader {
         f.wordLists("afterAny"),
         f.number("stripMinutes", 0, 0, 100_000),
         f.number("buildMinutes", 0, 0, 100_000),
-        handling(f));
+        f.text("route"),
+        handling(f, id));
   }
 
   private BuildOnlyStep buildOnly(Fields f) {
@@ -192,12 +218,24 @@ public final class SheetReader {
         f.words("after"),
         f.words("before"),
         f.words("with"),
+        f.words("beside"),
         f.number("buildMinutes", 0, 0, 100_000),
         f.number("waitMinutes", 0, 0, 1_000_000),
-        handling(f));
+        handling(f, id));
   }
 
-  private Handling handling(Fields f) {
+  private Handling handling(Fields f, String step) {
+    List<Handling.Check> checks = new ArrayList<>();
+    Optional<Power> power =
+        f.inner("power", p -> new Power(p.required("why"), p.required("clear")));
+    power.ifPresent(p -> checks.add(heldBack(step + "-clear", p.clear, When.BOTH, About.POWER)));
+    List<Mark> marks =
+        f.each("marks", m -> new Mark(m.required("id"), m.required("make"), m.required("meet")));
+    marks.forEach(m -> checks.add(heldBack(m.id + "-made", m.make, When.STRIP, About.MARK)));
+    checks.addAll(f.each("checks", this::check));
+    marks.forEach(m -> checks.add(heldBack(m.id + "-met", m.meet, When.BUILD, About.MARK)));
+    power.ifPresent(
+        p -> checks.add(heldBack(step + "-isolated", LOCKED_AGAIN, When.BOTH, About.POWER)));
     return new Handling(
         f.text("pose"),
         f.words("tools"),
@@ -206,10 +244,36 @@ public final class SheetReader {
             "cautions",
             c ->
                 new Handling.Caution(
-                    c.code("when", Handling.When.class, Handling.When.BOTH), c.required("say"))),
-        f.inner("fastening").map(this::fastening),
-        f.each("apply", a -> new Handling.Apply(a.required("what"), a.required("to"))),
-        f.each("checks", this::check));
+                    c.code("when", When.class, When.BOTH),
+                    c.required("say"),
+                    c.text("way"),
+                    new TreeSet<>(c.words("onlyFor")))),
+        f.inner("fastening", this::fastening),
+        f.each(
+            "apply", a -> new Handling.Apply(a.required("what"), a.required("to"), a.text("way"))),
+        List.copyOf(checks),
+        f.text("way"),
+        power.map(Power::why).orElse(""));
+  }
+
+  /** A mark across a joint: made before it parts, met again when it closes. */
+  private record Mark(String id, String make, String meet) {}
+
+  /** The drive under power: why, and who stands clear. */
+  private record Power(String why, String clear) {}
+
+  private static Handling.Check heldBack(String id, String ask, When when, About about) {
+    return new Handling.Check(
+        id,
+        ask,
+        Handling.Answer.CONFIRM,
+        when,
+        true,
+        "",
+        Optional.empty(),
+        Optional.empty(),
+        about,
+        "");
   }
 
   private Handling.Check check(Fields f) {
@@ -217,11 +281,13 @@ public final class SheetReader {
         f.required("id"),
         f.wanted("ask", ""),
         f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
-        f.code("when", Handling.When.class, Handling.When.BUILD),
+        f.code("when", When.class, When.BUILD),
         f.flag("hold"),
         f.text("unit"),
         f.optionalNumber("min"),
-        f.optionalNumber("max"));
+        f.optionalNumber("max"),
+        About.STEP,
+        f.text("way"));
   }
 
   private Handling.Fastening fastening(Fields f) {
@@ -239,7 +305,9 @@ public final class SheetReader {
         f.text("threads"),
         f.text("locker"),
         f.number("retorqueHours", 0, 0, 1000),
-        f.text("across"));
+        f.text("across"),
+        f.flag("guidance"),
+        f.text("way"));
   }
 
   private Sheet.ProofTest proof(Fields f) {

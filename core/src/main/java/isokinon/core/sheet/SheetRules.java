@@ -1,11 +1,13 @@
 package isokinon.core.sheet;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What must hold across a sheet: ids are unique and known, every part that can be renewed comes
@@ -13,6 +15,9 @@ import java.util.Set;
  * afterAny} alike: a step that can never be done waits for itself.
  */
 final class SheetRules {
+
+  /** Most ways of a school, and most schools whose other ways are tried: keeps reading fast. */
+  private static final int MOST_WAYS = 24;
 
   private final Sheet sheet;
   private final Fields root;
@@ -27,7 +32,8 @@ final class SheetRules {
     this.root = root;
     this.faults = faults;
     this.strict = strict;
-    for (String key : List.of("lines", "parts", "steps", "buildOnly", "kits", "proof", "hazards")) {
+    for (String key :
+        List.of("lines", "parts", "steps", "buildOnly", "kits", "proof", "hazards", "schools")) {
       List<Integer> starts = root.linesOf(key);
       for (int i = 0; i < starts.size(); i++) {
         lines.put(key + "[" + i + "]", starts.get(i));
@@ -46,6 +52,7 @@ final class SheetRules {
     unique("kits", sheet.kits().stream().map(Sheet.Kit::id).toList(), new HashSet<>());
     checkSteps(build, hazards);
     checkParts();
+    checkSchools();
     for (int i = 0; i < sheet.kits().size(); i++) {
       String path = "kits[" + i + "]";
       sheet.kits().get(i).parts().keySet().forEach(p -> known(path + ".parts", p, parts, "part"));
@@ -57,8 +64,82 @@ final class SheetRules {
       }
     }
     if (faults.isEmpty()) {
-      checkReachable();
-      checkBuildable();
+      waysOfWork().forEach(this::checkDoable);
+    }
+  }
+
+  private void checkSchools() {
+    Set<String> schoolIds = new HashSet<>();
+    unique("schools", sheet.schools().stream().map(School::id).toList(), schoolIds);
+    Set<String> taken = new HashSet<>();
+    for (int i = 0; i < sheet.schools().size(); i++) {
+      School school = sheet.schools().get(i);
+      String path = "schools[" + i + "]";
+      for (School.Way way : school.ways()) {
+        if (!taken.add(way.id())) {
+          fault(path + ".ways", "the way " + way.id() + " is taken");
+        }
+      }
+      if (school.ways().size() < 2 || school.ways().size() > MOST_WAYS) {
+        fault(path + ".ways", "a school has 2 to " + MOST_WAYS + " ways");
+      }
+      if (school.ways().stream().filter(School.Way::standard).count() != 1) {
+        fault(path + ".ways", "exactly one way is the default");
+      }
+    }
+    sheet.allSchools().forEach(s -> s.ways().forEach(w -> taken.add(w.id())));
+    for (int i = 0; i < sheet.steps().size(); i++) {
+      knownWays("steps[" + i + "]", sheet.steps().get(i).how(), taken);
+    }
+    for (int i = 0; i < sheet.buildOnly().size(); i++) {
+      knownWays("buildOnly[" + i + "]", sheet.buildOnly().get(i).how(), taken);
+    }
+  }
+
+  private void knownWays(String path, Handling how, Set<String> ways) {
+    Stream.of(
+            Stream.of(how.way()),
+            how.cautions().stream().map(Handling.Caution::way),
+            how.apply().stream().map(Handling.Apply::way),
+            how.checks().stream().map(Handling.Check::way),
+            how.fastening().stream().map(Handling.Fastening::way))
+        .flatMap(s -> s)
+        .filter(w -> !w.isEmpty())
+        .forEach(w -> known(path + ".way", w, ways, "way"));
+  }
+
+  /** The standard way of work, and each that differs from it in one school. */
+  private List<Sheet> waysOfWork() {
+    List<Sheet> all = new ArrayList<>();
+    all.add(sheet.by(List.of()));
+    sheet.schools().stream()
+        .flatMap(s -> s.ways().stream())
+        .filter(w -> !w.standard())
+        .limit(MOST_WAYS)
+        .forEach(w -> all.add(sheet.by(List.of(w.id()))));
+    return all;
+  }
+
+  private void checkDoable(Sheet followed) {
+    if (faults.isEmpty()) {
+      checkReachable(followed);
+      checkBuildable(followed);
+    }
+    if (faults.isEmpty()) {
+      checkFreed(followed);
+    }
+  }
+
+  /** Also where another school is followed every part that can be renewed comes off. */
+  private void checkFreed(Sheet followed) {
+    Set<String> off = new HashSet<>();
+    followed.steps().forEach(s -> off.addAll(s.frees()));
+    followed.steps().forEach(s -> off.addAll(s.disturbs()));
+    for (int i = 0; i < sheet.parts().size(); i++) {
+      Part part = sheet.parts().get(i);
+      if (part.renew() != Part.Renew.KEEP && !off.contains(part.id())) {
+        fault("parts[" + i + "]", "no step frees " + part.id() + " when another way is chosen");
+      }
     }
   }
 
@@ -87,6 +168,7 @@ final class SheetRules {
       known(path + ".after", step.after(), build, "step");
       known(path + ".before", step.before(), build, "step");
       known(path + ".with", step.with(), parts, "part");
+      known(path + ".beside", step.beside(), parts, "part");
       handling(path, step.how(), hazards, checkIds);
     }
   }
@@ -117,18 +199,21 @@ final class SheetRules {
       if (part.renew() != Part.Renew.KEEP && !off.contains(part.id())) {
         fault("parts[" + i + "]", "no step frees " + part.id());
       }
+      if (strict && part.matched() && part.because().isEmpty()) {
+        fault("parts[" + i + "].because", "a matched part says why it returns to its place");
+      }
       if (strict && part.place().isPresent() && !lineIds.contains(part.place().get().line())) {
         fault("parts[" + i + "].place", "no line is called " + part.place().get().line());
       }
     }
   }
 
-  private void checkReachable() {
+  private void checkReachable(Sheet followed) {
     Set<String> done = new HashSet<>();
     boolean grew = true;
     while (grew) {
       grew = false;
-      for (Step step : sheet.steps()) {
+      for (Step step : followed.steps()) {
         if (!done.contains(step.id())
             && done.containsAll(step.after())
             && (step.afterAny().isEmpty()
@@ -139,19 +224,19 @@ final class SheetRules {
     }
     for (int i = 0; i < sheet.steps().size(); i++) {
       String id = sheet.steps().get(i).id();
-      if (!done.contains(id)) {
+      if (!done.contains(id) && followed.step(id).isPresent()) {
         fault("steps[" + i + "].after", "cycle: " + id + " can never be done, it waits for itself");
       }
     }
   }
 
   /** Build steps, with those that only building has, must not wait for each other either. */
-  private void checkBuildable() {
+  private void checkBuildable(Sheet followed) {
     Map<String, Set<String>> before = new HashMap<>();
-    sheet.steps().forEach(s -> before.put(s.id(), new HashSet<>()));
-    sheet.buildOnly().forEach(b -> before.put(b.id(), new HashSet<>(b.after())));
-    sheet.steps().forEach(s -> s.after().forEach(inner -> before.get(inner).add(s.id())));
-    sheet.buildOnly().forEach(b -> b.before().forEach(later -> before.get(later).add(b.id())));
+    followed.steps().forEach(s -> before.put(s.id(), new HashSet<>()));
+    followed.buildOnly().forEach(b -> before.put(b.id(), new HashSet<>(b.after())));
+    followed.steps().forEach(s -> s.after().forEach(inner -> before.get(inner).add(s.id())));
+    followed.buildOnly().forEach(b -> b.before().forEach(later -> before.get(later).add(b.id())));
     Set<String> built = new HashSet<>();
     while (before.entrySet().stream()
         .filter(e -> built.containsAll(e.getValue()))
@@ -161,7 +246,7 @@ final class SheetRules {
     }
     for (int i = 0; i < sheet.buildOnly().size(); i++) {
       String id = sheet.buildOnly().get(i).id();
-      if (!built.contains(id)) {
+      if (!built.contains(id) && followed.buildOnlyStep(id).isPresent()) {
         fault("buildOnly[" + i + "]", "cycle: " + id + " can never be built, it waits for itself");
       }
     }

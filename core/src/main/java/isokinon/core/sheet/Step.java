@@ -14,6 +14,7 @@ import java.util.List;
  * @param afterAny besides: at least one of these groups, whole
  * @param stripMinutes time to strip, minutes
  * @param buildMinutes time to build, minutes
+ * @param route what a way in is called that goes by this step, where another would do; may be empty
  * @param how pose, tools, fastening and checks
  */
 public record Step(
@@ -26,6 +27,7 @@ public record Step(
     List<List<String>> afterAny,
     double stripMinutes,
     double buildMinutes,
+    String route,
     Handling how) {
 
   /** A step needs minutes that are finite and not negative. */

@@ -41,6 +41,7 @@ final class RandomSheets {
               List.of(),
               List.of("s" + random.nextInt(steps)),
               List.of(),
+              List.of(),
               1,
               0,
               handling(random)));
@@ -56,6 +57,7 @@ final class RandomSheets {
         parts,
         list,
         buildOnly,
+        List.of(),
         List.of(),
         List.of(),
         List.of());
@@ -75,7 +77,9 @@ final class RandomSheets {
         Set.of(),
         List.of(),
         List.of(),
-        Set.of());
+        Set.of(),
+        "",
+        "");
   }
 
   private static Step step(int i, int partCount, Random random, List<Part> parts) {
@@ -111,6 +115,7 @@ final class RandomSheets {
         afterAny,
         1 + random.nextInt(5),
         random.nextInt(4),
+        "",
         handling(random));
   }
 
@@ -123,6 +128,8 @@ final class RandomSheets {
         List.of(),
         Optional.empty(),
         List.of(),
-        List.of());
+        List.of(),
+        "",
+        "");
   }
 }

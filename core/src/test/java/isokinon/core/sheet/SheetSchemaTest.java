@@ -68,6 +68,7 @@ class SheetSchemaTest {
         "energy: air|energy: steam",
         "name: Outlet balls|nickname: Outlet balls",
         "toward: in|toward: up",
+        "rail: wet|rail: wet, view: round",
       })
   void whatTheSchemaRefusesTheReaderRefusesToo(String was, String is) {
     String bad =
@@ -86,6 +87,9 @@ class SheetSchemaTest {
     assertThat(words("/$defs/part/properties/care/items")).isEqualTo(codes(Part.Care.values()));
     assertThat(words("/$defs/part/properties/place/properties/toward"))
         .isEqualTo(codes(Part.Toward.values()));
+    assertThat(words("/$defs/line/properties/view")).isEqualTo(codes(Sheet.View.values()));
+    assertThat(words("/$defs/school/properties/ways/items/properties/effect"))
+        .isEqualTo(codes(School.Effect.values()));
     assertThat(words("/$defs/fastening/properties/layout"))
         .isEqualTo(codes(Handling.Layout.values()));
     assertThat(words("/$defs/check/properties/when")).isEqualTo(codes(Handling.When.values()));
