@@ -1,3 +1,5 @@
+import type { ReactNode } from "react";
+
 /** Patterns every drawing refers to by id. Stands once in the page. */
 const KINDS = [
   ["met", 3.6, 45, 0.84],
@@ -36,6 +38,9 @@ export function Hatches() {
             </pattern>
           )),
         )}
+        {["", "A"].map((hand) => (
+          <MoreKinds key={hand} hand={hand} />
+        ))}
         <pattern id="rubber" width="3.4" height="3.4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="3.4" height="3.4" fill="var(--soft)" />
           <path d="M0,0V3.4" stroke="var(--card)" strokeWidth="1" opacity=".7" />
@@ -57,6 +62,54 @@ export function Hatches() {
         ))}
       </defs>
     </svg>
+  );
+}
+
+/** Hatches that are more than one set of lines; {@code hand} marks those of a part in hand. */
+function MoreKinds({ hand }: { hand: string }) {
+  const ink = hand ? "var(--accent)" : "var(--hatch)";
+  const dark = hand ? "var(--accent)" : "var(--elastomer)";
+  const square = (id: string, size: number, turned: number, inner: ReactNode) => (
+    <pattern
+      id={id + hand}
+      width={size}
+      height={size}
+      patternUnits="userSpaceOnUse"
+      patternTransform={`rotate(${turned})`}
+    >
+      {inner}
+    </pattern>
+  );
+  return (
+    <>
+      {square("pla2", 5.2, -45, <path d="M0,0V5.2" stroke={ink} strokeWidth={0.8} />)}
+      {square(
+        "rub",
+        3.4,
+        45,
+        <>
+          <rect width="3.4" height="3.4" fill={dark} />
+          <path d="M0,0V3.4" stroke="var(--card)" strokeWidth="0.9" opacity="0.5" />
+        </>,
+      )}
+      {square("pack", 2.7, 45, <path d="M0,0V2.7M0,0H2.7" stroke={ink} strokeWidth={1.15} />)}
+      {square(
+        "sic",
+        4.4,
+        45,
+        <>
+          <rect width="4.4" height="4.4" fill={ink} opacity="0.13" />
+          <path d="M0,0V4.4" stroke={ink} strokeWidth="1.5" />
+          <path d="M2.2,0V4.4" stroke={ink} strokeWidth="0.75" />
+        </>,
+      )}
+      {square("cer", 3.2, 45, <circle cx="1.6" cy="1.6" r="0.55" fill={ink} />)}
+      {square("magN", 2.3, 45, <path d="M0,0V2.3" stroke={ink} strokeWidth={1.04} />)}
+      {square("magS", 2.3, -45, <path d="M0,0V2.3" stroke={ink} strokeWidth={1.04} />)}
+      <pattern id={`oil${hand}`} width="14" height="9" patternUnits="userSpaceOnUse">
+        <path d="M0,2H8M7,6.5H14M0,6.5H1" stroke={ink} strokeWidth="0.6" opacity="0.6" />
+      </pattern>
+    </>
   );
 }
 

@@ -18,22 +18,88 @@ interface Placed {
   ink?: Ink;
   mirrored?: boolean;
   scale?: number;
+  /** Turned about its own axis point, degrees clockwise. */
+  turned?: number;
 }
 
-export function PartGlyph({ name, x, y, ink = "place", mirrored = false, scale = 1 }: Placed) {
+export function PartGlyph({ name, x, y, ink = "place", mirrored = false, scale = 1, turned = 0 }: Placed) {
   const id = useId();
   return (
-    <g transform={`translate(${x} ${y}) scale(${mirrored ? -scale : scale} ${scale})`} strokeLinejoin="round">
+    <g
+      transform={`translate(${x} ${y}) rotate(${turned}) scale(${mirrored ? -scale : scale} ${scale})`}
+      strokeLinejoin="round"
+    >
       {glyph(name).strokes.map((s, i) => (
-        <Inked key={i} stroke={s} ink={ink} clip={`${id}-${i}`} />
+        <Inked key={i} stroke={s} ink={ink} clip={`${id}-${i}`} mirrored={mirrored} />
       ))}
     </g>
   );
 }
 
-function Inked({ stroke: s, ink, clip }: { stroke: Stroke; ink: Ink; clip: string }) {
+interface InkedProps {
+  stroke: Stroke;
+  ink: Ink;
+  clip: string;
+  mirrored: boolean;
+}
+
+/** Tones of the shape files in the theme of the moment. */
+function paint(tone: string | undefined, ink: Ink): string {
+  const k = INKS[ink];
+  switch (tone) {
+    case undefined:
+      return "none";
+    case "ink":
+      return k.stroke;
+    case "card":
+      return k.fill;
+    case "rubber":
+      return ink === "hand" ? k.stroke : "var(--elastomer)";
+    case "dust":
+      return "var(--tray)";
+    default:
+      return tone.startsWith("#") ? `url(${tone}${k.hand})` : `var(--${tone})`;
+  }
+}
+
+function Inked({ stroke: s, ink, clip, mirrored }: InkedProps) {
   const k = INKS[ink];
   switch (s.as) {
+    case "shape":
+      return (
+        <>
+          {s.clip && (
+            <clipPath id={clip}>
+              <path d={s.clip} />
+            </clipPath>
+          )}
+          {s.fill?.startsWith("#") && <path d={s.d} fill={k.fill} fillRule="evenodd" />}
+          <path
+            d={s.d}
+            fill={paint(s.fill, ink)}
+            fillRule="evenodd"
+            stroke={paint(s.stroke, ink)}
+            strokeWidth={(s.w ?? 0) * (k.width / INKS.place.width)}
+            {...(s.o === undefined ? {} : { opacity: s.o })}
+            {...(s.dash ? { strokeDasharray: s.dash } : {})}
+            {...(s.clip ? { clipPath: `url(#${clip})` } : {})}
+          />
+        </>
+      );
+    case "lettering":
+      return (
+        <text
+          x={mirrored ? -s.x : s.x}
+          y={s.y}
+          textAnchor="middle"
+          fontSize={s.size}
+          fontWeight={720}
+          fill={k.stroke}
+          {...(mirrored ? { transform: "scale(-1 1)" } : {})}
+        >
+          {s.text}
+        </text>
+      );
     case "body":
       return <path d={s.d} fill={k.fill} stroke={k.stroke} strokeWidth={k.width} />;
     case "cut":
@@ -103,10 +169,10 @@ function turningLines(radius: number, lines: number): string {
 }
 
 /** The chain-line outline a part leaves where it belongs. */
-export function Ghost({ name, x, y, mirrored = false, hand = false }: Placed & { hand?: boolean }) {
+export function Ghost({ name, x, y, mirrored = false, hand = false, turned = 0 }: Placed & { hand?: boolean }) {
   return (
     <path
-      transform={`translate(${x} ${y}) scale(${mirrored ? -1 : 1} 1)`}
+      transform={`translate(${x} ${y}) rotate(${turned}) scale(${mirrored ? -1 : 1} 1)`}
       d={glyph(name).outline}
       fill="none"
       stroke={hand ? "var(--accent)" : "var(--ghost)"}

@@ -1,9 +1,43 @@
+import cavity from "./shapes/cavity.json";
+import linear from "./shapes/linear.json";
+import lobe from "./shapes/lobe.json";
+import magnetic from "./shapes/magnetic.json";
+import oil from "./shapes/oil.json";
+import plan from "./shapes/plan.json";
+
+/**
+ * A path with its own paint, as the shape files hold them. {@code fill} and {@code stroke} are tones
+ * of the theme, or the id of a hatch after a hash sign.
+ */
+export interface Shape {
+  d: string;
+  fill?: string;
+  stroke?: string;
+  /** Width of the stroke in drawing units. */
+  w?: number;
+  /** Opacity. */
+  o?: number;
+  dash?: string;
+  /** Only what lies within this outline is seen. */
+  clip?: string;
+}
+
+/** A word that stands on the part itself. */
+export interface Lettering {
+  text: string;
+  x: number;
+  y: number;
+  size: number;
+}
+
 /**
  * The part vocabulary. A part is drawn about its own axis (y = 0): above it is cut, below it is seen
  * from outside. Elastomers are near-solid, metal has the fine hatch, plastic the wide one, shafts and
  * spools are never cut. The side toward the middle of the stack is on the right.
  */
 export type Stroke =
+  | ({ as: "shape" } & Shape)
+  | ({ as: "lettering" } & Lettering)
   | { as: "body"; d: string }
   | { as: "cut"; d: string; of: "met" | "met2" | "pla" | "fine" }
   | { as: "hollow"; d: string }
@@ -463,7 +497,36 @@ const unknownPart: Glyph = {
   strokes: [body(box(-16, -26, 16, 26)), hair("M-16,0H16M-16,-26L16,26", true)],
 };
 
+/** The same part in metal: plastic hatching becomes metal hatching. */
+const inMetal = (g: Glyph): Glyph => ({
+  ...g,
+  strokes: g.strokes.map((s) => (s.as === "cut" && s.of === "pla" ? { ...s, of: "met" } : s)),
+});
+
+interface ShapeFile {
+  left: number;
+  right: number;
+  radius: number;
+  outline: string;
+  strokes: (Partial<Shape> & Partial<Lettering>)[];
+}
+
+const fromShapes = (shape: ShapeFile): Glyph => ({
+  ...shape,
+  strokes: shape.strokes.map((s) =>
+    s.text === undefined
+      ? { as: "shape", ...(s as Shape) }
+      : { as: "lettering", text: s.text, x: s.x ?? 0, y: s.y ?? 0, size: s.size ?? 9 },
+  ),
+});
+
+const SHAPES: Record<string, ShapeFile> = { ...cavity, ...linear, ...lobe, ...magnetic, ...oil, ...plan };
+
 const GLYPHS: Record<string, Glyph> = {
+  "fluid-chamber": inMetal(fluidCap),
+  "manifold-metal": inMetal(manifold),
+  "centre-section": inMetal(centreBlock),
+  "air-cap-metal": inMetal(airCap),
   "fluid-cap": fluidCap,
   "outer-plate": outerPlate,
   diaphragm,
@@ -495,7 +558,13 @@ const GLYPHS: Record<string, Glyph> = {
 
 /** The glyph of that name; a plain crossed box where the vocabulary has none. */
 export function glyph(name: string): Glyph {
-  return GLYPHS[name] ?? unknownPart;
+  const shape = SHAPES[name];
+  return (GLYPHS[name] ??= shape ? fromShapes(shape) : unknownPart);
+}
+
+/** Every name the vocabulary knows, in alphabetical order. */
+export function glyphNames(): string[] {
+  return [...new Set([...Object.keys(GLYPHS), ...Object.keys(SHAPES)])].filter((n) => glyph(n) !== unknownPart).sort();
 }
 
 /** The glyph of a part that lies on its own, away from the joint it belongs to. */

@@ -34,7 +34,10 @@ public record Act(
 
   /** What a person can do at the bench. */
   public enum Kind {
-    /** Items are {@code renew:part} and {@code inspect:part}; text is why now. */
+    /**
+     * Items are {@code renew:part}, {@code inspect:part}, {@code way:way} and {@code avoid:step};
+     * text is why now.
+     */
     TAKEN_IN,
     /** A hazard of the make-safe gate is proved gone; value where it is measured. */
     PROVED_SAFE,
@@ -61,6 +64,14 @@ public record Act(
     PROVED,
     /** Inspect, Decide or Prove is finished. */
     STAGE_DONE,
+    /** Another way of a school is followed: subject is the school, items the way. */
+    WAY_CHOSEN,
+    /** A matched part goes back: subject is the place, items the piece from the tray. */
+    PLACED,
+    /** The job rests: subject is what it waits for, text a note. */
+    PAUSED,
+    /** The job goes on. */
+    RESUMED,
     NOTED,
     HANDED_BACK
   }

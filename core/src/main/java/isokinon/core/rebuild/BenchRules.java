@@ -4,6 +4,7 @@ import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
 import isokinon.core.sheet.Part;
+import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.torque.TorqueReading;
 import java.util.List;
@@ -34,8 +35,17 @@ final class BenchRules {
     if (rebuild.stage() == Stage.CLOSED && act.kind() != Act.Kind.NOTED) {
       return no("", "This rebuild is handed back; only notes can be added.");
     }
+    if (rebuild.pause().isPresent()
+        && act.kind() != Act.Kind.RESUMED
+        && act.kind() != Act.Kind.NOTED) {
+      return no("", "This job rests: take it up again first.");
+    }
     return switch (act.kind()) {
       case TAKEN_IN -> takeIn(act);
+      case WAY_CHOSEN -> wayChosen(act);
+      case PLACED -> placed(act);
+      case PAUSED -> paused(act);
+      case RESUMED -> unless(rebuild.pause().isPresent(), "", "This job does not rest.");
       case PROVED_SAFE -> provedSafe(act);
       case CONFIRMED ->
           in(Stage.MAKE_SAFE)
@@ -77,8 +87,18 @@ final class BenchRules {
   }
 
   private Optional<Refusal> takeIn(Act act) {
+    if (act.items().stream().noneMatch(i -> i.startsWith("renew:") || i.startsWith("inspect:"))) {
+      return in(Stage.TAKE_IN).or(() -> no("items", "Choose what to renew or look at."));
+    }
     for (String item : act.items()) {
       String part = item.substring(item.indexOf(':') + 1);
+      if (item.startsWith("way:") || item.startsWith("avoid:")) {
+        Optional<Refusal> unknown = knownWayOrStep(item, part);
+        if (unknown.isPresent()) {
+          return unknown;
+        }
+        continue;
+      }
       boolean comesOff =
           sheet.steps().stream()
               .anyMatch(s -> s.frees().contains(part) || s.disturbs().contains(part));
@@ -86,8 +106,70 @@ final class BenchRules {
         return no("items", "No step of the sheet takes off " + part + ".");
       }
     }
-    return in(Stage.TAKE_IN)
-        .or(() -> unless(!act.items().isEmpty(), "items", "Choose what to renew or look at."));
+    return in(Stage.TAKE_IN);
+  }
+
+  private Optional<Refusal> knownWayOrStep(String item, String id) {
+    return item.startsWith("way:")
+        ? unless(
+            rebuild.ways().keySet().stream().anyMatch(s -> s.way(id).isPresent()),
+            "items",
+            "The sheet knows no way called " + id + ".")
+        : unless(
+            rebuild.written().step(id).isPresent(),
+            "items",
+            "The sheet knows no step called " + id + ".");
+  }
+
+  private Optional<Refusal> wayChosen(Act act) {
+    Optional<School> school =
+        rebuild.ways().keySet().stream().filter(s -> s.id().equals(act.subject())).findFirst();
+    if (school.isEmpty()
+        || act.items().size() != 1
+        || school.get().way(act.items().get(0)).isEmpty()) {
+      return no("subject", "The sheet asks no such question, or knows no such answer.");
+    }
+    if (rebuild.stage() == Stage.TAKE_IN) {
+      return no("", "Take the pump in first.");
+    }
+    boolean changesSteps =
+        school.get().ways().stream().anyMatch(w -> rebuild.written().hasSteps(w.id()));
+    if (changesSteps && !rebuild.stripped().isEmpty()) {
+      return no("", "The strip has begun: this question is settled for the job.");
+    }
+    boolean forAfterwards =
+        school.get().ways().stream()
+            .anyMatch(
+                w ->
+                    w.effect() == School.Effect.UNTIL_TEAR
+                        || w.effect() == School.Effect.SCRAP_ALL);
+    return unless(
+        forAfterwards || rebuild.stage().compareTo(Stage.BUILD) < 0,
+        "",
+        "The build has begun: this question is settled for the job.");
+  }
+
+  private Optional<Refusal> placed(Act act) {
+    return in(Stage.BUILD)
+        .or(() -> current(act.step()))
+        .or(
+            () ->
+                unless(
+                    act.items().size() == 1
+                        && MatchedParts.toPlace(rebuild, act.step()).contains(act.subject()),
+                    "subject",
+                    "This step has no such place."))
+        .or(
+            () ->
+                MatchedParts.refusal(sheet, act.subject(), act.items().get(0))
+                    .flatMap(why -> no("items", why)));
+  }
+
+  private Optional<Refusal> paused(Act act) {
+    if (rebuild.stage() == Stage.TAKE_IN) {
+      return no("", "Nothing is begun yet.");
+    }
+    return unless(!act.subject().isBlank(), "subject", "Say what the job waits for.");
   }
 
   private Optional<Refusal> provedSafe(Act act) {
@@ -214,6 +296,11 @@ final class BenchRules {
       }
     }
     if (rebuild.stage() == Stage.BUILD) {
+      for (String place : MatchedParts.toPlace(rebuild, act.step())) {
+        if (!rebuild.placed().containsKey(place)) {
+          return no("placed", MatchedParts.name(sheet, place) + " is not back in its place yet.");
+        }
+      }
       Optional<TorqueRound> round = rebuild.torque(act.step());
       if (round.isPresent() && !round.get().finished()) {
         return no("torque", "Torque is not finished: " + round.get().missing() + ".");

@@ -6,6 +6,7 @@ import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
+import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import java.time.Duration;
 import java.time.Instant;
@@ -35,7 +36,8 @@ public final class Rebuild {
 
   private static final Duration LONGEST_GAP = Duration.ofMinutes(30);
 
-  private final Sheet sheet;
+  private final Sheet written;
+  private Sheet sheet;
   private final Fitted fitted;
   private final List<BenchEvent> events = new ArrayList<>();
   private final Set<String> renew = new LinkedHashSet<>();
@@ -50,12 +52,17 @@ public final class Rebuild {
   private final Map<String, String> lots = new LinkedHashMap<>();
   private final Map<String, BenchEvent> proofs = new LinkedHashMap<>();
   private final Set<Stage> finished = new LinkedHashSet<>();
+  private final Map<String, String> placed = new LinkedHashMap<>();
+  private final List<String> ways = new ArrayList<>();
+  private final List<String> avoid = new ArrayList<>();
+  private Optional<BenchEvent> pause = Optional.empty();
   private boolean takenIn;
   private boolean handedBack;
   private Optional<Plan> plan = Optional.empty();
 
   private Rebuild(Sheet sheet, Fitted fitted) {
-    this.sheet = sheet;
+    this.written = sheet;
+    this.sheet = sheet.by(ways);
     this.fitted = fitted;
   }
 
@@ -71,7 +78,7 @@ public final class Rebuild {
   public Rebuild and(BenchEvent event) {
     List<BenchEvent> more = new ArrayList<>(events);
     more.add(event);
-    return replay(sheet, fitted, more);
+    return replay(written, fitted, more);
   }
 
   private void makePlan() {
@@ -80,7 +87,13 @@ public final class Rebuild {
           Optional.of(
               new Planner()
                   .plan(
-                      sheet, new PlanRequest(List.copyOf(renew), List.copyOf(inspect), stripped)));
+                      sheet,
+                      new PlanRequest(
+                          List.copyOf(renew),
+                          List.copyOf(inspect),
+                          stripped,
+                          avoid,
+                          written.has(School.Effect.KIT_CONTENTS, ways))));
     }
   }
 
@@ -91,7 +104,18 @@ public final class Rebuild {
       case TAKEN_IN -> {
         takenIn = true;
         act.items().forEach(this::ask);
+        sheet = written.by(ways);
       }
+      case WAY_CHOSEN -> {
+        written.allSchools().stream()
+            .filter(s -> s.id().equals(act.subject()))
+            .forEach(s -> ways.removeIf(w -> s.way(w).isPresent()));
+        ways.addAll(act.items());
+        sheet = written.by(ways);
+      }
+      case PLACED -> act.items().forEach(piece -> placed.put(act.subject(), piece));
+      case PAUSED -> pause = Optional.of(event);
+      case RESUMED -> pause = Optional.empty();
       case PROVED_SAFE, CONFIRMED -> safe.put(act.subject(), event);
       case CHECKED -> answers.put(answerKey(act.step(), act.subject()), event);
       case TORQUE_READ ->
@@ -121,14 +145,20 @@ public final class Rebuild {
   }
 
   private void ask(String item) {
-    String part = item.substring(item.indexOf(':') + 1);
-    (item.startsWith("renew:") ? renew : inspect).add(part);
+    String subject = item.substring(item.indexOf(':') + 1);
+    switch (item.substring(0, item.indexOf(':') + 1)) {
+      case "renew:" -> renew.add(subject);
+      case "way:" -> ways.add(subject);
+      case "avoid:" -> avoid.add(subject);
+      default -> inspect.add(subject);
+    }
   }
 
   private void undo(String step) {
     (building() ? built : stripped).remove(step);
     if (building()) {
       rounds.remove(step);
+      MatchedParts.places(sheet, step).forEach(placed::remove);
     }
     answers.keySet().removeIf(k -> k.startsWith(answerKey(step, "")));
   }
@@ -166,9 +196,36 @@ public final class Rebuild {
 
   // ---- what the events mean -------------------------------------------------------------------
 
-  /** The sheet of this rebuild, at the revision it began with. */
+  /** The sheet of this rebuild, at the revision it began with, as this job follows it. */
   public Sheet sheet() {
     return sheet;
+  }
+
+  /** Schools with the way this job follows in each. */
+  public Map<School, School.Way> ways() {
+    Map<School, School.Way> followed = new LinkedHashMap<>();
+    written.allSchools().forEach(s -> followed.put(s, written.followed(s, ways)));
+    return followed;
+  }
+
+  /** Whether this job follows a way with this effect. */
+  public boolean has(School.Effect effect) {
+    return written.has(effect, ways);
+  }
+
+  /** The sheet as it was written, with every way of every school. */
+  public Sheet written() {
+    return written;
+  }
+
+  /** Since when and why the job rests; empty while it goes on. */
+  public Optional<BenchEvent> pause() {
+    return pause;
+  }
+
+  /** Which piece lies in which place, of matched parts put back so far. */
+  public Map<String, String> placed() {
+    return Map.copyOf(placed);
   }
 
   /** What was in the pump when it came. */
@@ -426,7 +483,7 @@ public final class Rebuild {
    */
   public Map<Stage, Duration> times(Instant now) {
     Map<Stage, Duration> times = new EnumMap<>(Stage.class);
-    Rebuild walk = new Rebuild(sheet, fitted);
+    Rebuild walk = new Rebuild(written, fitted);
     Stage stage = Stage.TAKE_IN;
     Instant since = events.isEmpty() ? now : events.get(0).at();
     for (BenchEvent event : events) {
@@ -449,9 +506,44 @@ public final class Rebuild {
     return gap.compareTo(LONGEST_GAP) > 0 ? LONGEST_GAP : gap.isNegative() ? Duration.ZERO : gap;
   }
 
+  /**
+   * How long each finished step took at the bench, in the order they were done. A step taken back
+   * counts only once it is done again.
+   */
+  public List<StepTime> stepTimes() {
+    Map<String, StepTime> times = new LinkedHashMap<>();
+    Duration sofar = Duration.ZERO;
+    boolean build = false;
+    Instant since = events.isEmpty() ? Instant.EPOCH : events.get(0).at();
+    for (BenchEvent event : events) {
+      sofar = sofar.plus(atTheBench(since, event.at()));
+      since = event.at();
+      Act act = event.act();
+      switch (act.kind()) {
+        case STEP_DONE -> {
+          times.put(act.step() + build, new StepTime(act.step(), build, sofar));
+          sofar = Duration.ZERO;
+        }
+        case STEP_UNDONE -> {
+          times.remove(act.step() + build);
+          sofar = Duration.ZERO;
+        }
+        case STAGE_DONE -> {
+          build |= act.subject().equals(Stage.DECIDE.name());
+          sofar = Duration.ZERO;
+        }
+        case JUDGED, MATERIAL_CHOSEN, LOT_FITTED, RESUMED -> sofar = Duration.ZERO;
+        default -> {
+          // reading, checking and noting belong to the step in hand
+        }
+      }
+    }
+    return List.copyOf(times.values());
+  }
+
   private static boolean changesStage(BenchEvent event) {
     return switch (event.act().kind()) {
-      case TAKEN_IN, STEP_DONE, STEP_UNDONE, STAGE_DONE, HANDED_BACK, JUDGED -> true;
+      case TAKEN_IN, WAY_CHOSEN, STEP_DONE, STEP_UNDONE, STAGE_DONE, HANDED_BACK, JUDGED -> true;
       default -> false;
     };
   }

@@ -22,6 +22,7 @@ import java.util.Set;
  * @param onlyFor materials of its role with which it is fitted at all; empty means always
  * @param like parts with the same word look alike and could be swapped; empty means only its own
  *     count
+ * @param same parts with the same word are alike in truth: a swap among them does no harm
  * @param because why a matched part must go back to its place; empty where it need not
  */
 public record Part(
@@ -39,6 +40,7 @@ public record Part(
     List<String> look,
     Set<String> onlyFor,
     String like,
+    String same,
     String because) {
 
   /** Which side of the pump a part belongs to. */

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * One pump construction: parts, steps, kits, proof and hazards. A sheet that exists as a value has
@@ -143,6 +144,31 @@ public record Sheet(
   /** This sheet as a job follows it that has chosen {@code ways}; the standard way elsewhere. */
   public Sheet by(Collection<String> ways) {
     return WayOfWork.of(this, ways);
+  }
+
+  /** Whether a step or a build-only step belongs to {@code way}. */
+  public boolean hasSteps(String way) {
+    return steps.stream().anyMatch(s -> s.how().way().equals(way))
+        || buildOnly.stream().anyMatch(b -> b.how().way().equals(way));
+  }
+
+  /** This sheet with other minutes, for example those learned from recorded jobs. */
+  public Sheet withSteps(UnaryOperator<Step> change) {
+    return new Sheet(
+        id,
+        title,
+        family,
+        revision,
+        note,
+        startPose,
+        lines,
+        parts,
+        steps.stream().map(change).toList(),
+        buildOnly,
+        kits,
+        proof,
+        hazards,
+        schools);
   }
 
   /** The way of {@code school} that a job follows that has chosen {@code ways}. */

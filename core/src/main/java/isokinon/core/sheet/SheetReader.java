@@ -191,6 +191,7 @@ public final class SheetReader {
         f.words("look"),
         new TreeSet<>(f.words("onlyFor")),
         f.text("like"),
+        f.text("same"),
         f.text("because"));
   }
 

@@ -37,6 +37,12 @@ public record Step(
     }
   }
 
+  /** The same step with other minutes. */
+  public Step lasting(double toStrip, double toBuild) {
+    return new Step(
+        id, strip, build, frees, disturbs, after, afterAny, toStrip, toBuild, route, how);
+  }
+
   /** Strip and build together, minutes. */
   public double minutes() {
     return stripMinutes + buildMinutes;

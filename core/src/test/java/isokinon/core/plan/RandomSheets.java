@@ -79,6 +79,7 @@ final class RandomSheets {
         List.of(),
         Set.of(),
         "",
+        "",
         "");
   }
 

@@ -1,0 +1,41 @@
+package isokinon.core.plan;
+
+import isokinon.core.sheet.Sheet;
+import java.util.Map;
+
+/**
+ * Minutes of steps as this shop has recorded them. From {@value #FEWEST_JOBS} jobs on the median of
+ * a step stands in for the minutes its sheet names: the median, because one job with a seized bolt
+ * should not teach the shop that every strip takes an hour.
+ */
+public final class LearnedMinutes {
+
+  /** Fewer recorded jobs than this teach nothing. */
+  public static final int FEWEST_JOBS = 3;
+
+  /**
+   * What was recorded of one step.
+   *
+   * @param stripMinutes median minutes to strip
+   * @param stripJobs jobs it stands on
+   * @param buildMinutes median minutes to build
+   * @param buildJobs jobs it stands on
+   */
+  public record Recorded(double stripMinutes, int stripJobs, double buildMinutes, int buildJobs) {}
+
+  private LearnedMinutes() {}
+
+  /** {@code sheet} with the recorded minutes of every step that has enough jobs behind it. */
+  public static Sheet applied(Sheet sheet, Map<String, Recorded> recorded) {
+    return sheet.withSteps(
+        step -> {
+          Recorded r = recorded.get(step.id());
+          if (r == null) {
+            return step;
+          }
+          return step.lasting(
+              r.stripJobs() >= FEWEST_JOBS ? r.stripMinutes() : step.stripMinutes(),
+              r.buildJobs() >= FEWEST_JOBS ? r.buildMinutes() : step.buildMinutes());
+        });
+  }
+}
