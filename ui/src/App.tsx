@@ -8,6 +8,8 @@ import { AwayNotice, Lost } from "./parts/States";
 import { Bench } from "./places/bench/Bench";
 import { BenchList } from "./places/bench/BenchList";
 import { Floor } from "./places/floor/Floor";
+import { Library } from "./places/library/Library";
+import { SheetDesk } from "./places/library/SheetDesk";
 import { Pump } from "./places/pump/Pump";
 import { WetEnds } from "./places/wetends/WetEnds";
 import { WetEndsList } from "./places/wetends/WetEndsList";
@@ -30,6 +32,8 @@ export function App() {
             <Route path="/bench/:id" element={<Bench />} />
             <Route path="/wet-ends" element={<WetEndsList />} />
             <Route path="/wet-ends/:tag" element={<WetEnds />} />
+            <Route path="/library" element={<Library />} />
+            <Route path="/library/:id" element={<SheetDesk />} />
             <Route path="*" element={<Lost />} />
           </Routes>
         </BrowserRouter>

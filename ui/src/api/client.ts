@@ -4,12 +4,16 @@ import type {
   Fault,
   FloorView,
   Person,
-  PlanAnswer,
+  WaysView,
   PumpView,
   RateAnswer,
   WrenchChoice,
   Running,
   ActRequest,
+  Draft,
+  Imported,
+  Listed,
+  Revision,
 } from "./types";
 
 /** The server answered, and said no. */
@@ -29,14 +33,14 @@ export class Away extends Error {}
 
 const GATEWAY_FAILURES = new Set([502, 503, 504]);
 
-async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+async function answered(path: string, init?: RequestInit): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(`/api/v1${path}`, init);
   } catch {
     throw new Away("The server does not answer.");
   }
-  if (response.ok) return (await response.json()) as T;
+  if (response.ok) return response;
   if (GATEWAY_FAILURES.has(response.status)) throw new Away("The server does not answer.");
   const problem = (await response.json().catch(() => ({}))) as {
     detail?: string;
@@ -50,6 +54,10 @@ async function ask<T>(path: string, init?: RequestInit): Promise<T> {
     problem.now ?? null,
   );
 }
+
+const ask = async <T>(path: string, init?: RequestInit): Promise<T> => (await (await answered(path, init)).json()) as T;
+
+const YAML = { "content-type": "application/yaml" };
 
 const post = <T>(path: string, body: unknown): Promise<T> =>
   ask<T>(path, {
@@ -69,8 +77,7 @@ export const api = {
   bench: (id: string) => ask<BenchView>(`/rebuilds/${at(id)}`),
   open: (tag: string, who: string, reason: string) => post<BenchView>(`/pumps/${at(tag)}/rebuilds`, { who, reason }),
   act: (id: string, act: ActRequest) => post<BenchView>(`/rebuilds/${at(id)}/acts`, act),
-  plan: (sheetId: string, renew: string[], inspect: string[]) =>
-    post<PlanAnswer>("/compute/plan", { sheetId, renew, inspect }),
+  ways: (id: number, items: string[]) => post<WaysView>(`/rebuilds/${id}/ways`, { items }),
   rate: (role: string, chooser: ChooserView) =>
     post<RateAnswer>("/compute/wet-end/rate", {
       role,
@@ -85,5 +92,19 @@ export const api = {
     }),
   wrench: (targetNm: number, typed: { handleMm: string; adapterMm: string; angleDeg: string }) =>
     ask<WrenchChoice>(`/wrenches/choice?${new URLSearchParams({ targetNm: String(targetNm), ...typed })}`),
+  sheets: () => ask<Listed[]>("/sheets"),
+  sheetSource: async (id: string, revision?: number): Promise<string> => {
+    const of = revision === undefined ? "" : `/revisions/${revision}`;
+    const response = await answered(`/sheets/${at(id)}${of}`);
+    return response.text();
+  },
+  sheetSchema: () => ask<object>("/sheet-schema"),
+  revisions: (id: string) => ask<Revision[]>(`/sheets/${at(id)}/revisions`),
+  draftSheet: (yaml: string) => ask<Draft>("/sheets/draft", { method: "POST", headers: YAML, body: yaml }),
+  storeSheet: (yaml: string) =>
+    ask<{ id: string; revision: number }>("/sheets", { method: "POST", headers: YAML, body: yaml }),
+  importSheets: (zip: Blob) =>
+    ask<Imported[]>("/sheets.zip", { method: "POST", headers: { "content-type": "application/zip" }, body: zip }),
+  clipboardUrl: (id: number) => `/api/v1/rebuilds/${id}/clipboard.pdf`,
   recordUrl: (id: number) => `/api/v1/rebuilds/${id}/record.pdf`,
 };

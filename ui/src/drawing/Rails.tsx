@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Rail, RailPart } from "../api/types";
+import { HeadPlan } from "./HeadPlan";
 import { Stack } from "./Stack";
 
 interface Props {
@@ -8,11 +9,16 @@ interface Props {
   bare?: boolean;
 }
 
+/** Whether the plan still has something to take off here. */
+function isLeftToDo(rail: Rail): boolean {
+  return rail.lines.some((l) => l.parts.some((p) => p.where === "in-place" && p.word !== "left shut"));
+}
+
 /** The stack drawing, one side of the pump at a time; the side with a part in hand shows first. */
 export function Rails({ rails, ...stack }: Props) {
   const [chosen, setChosen] = useState("");
   const busy = rails.find((r) => r.lines.some((l) => l.parts.some((p) => p.where === "in-hand")));
-  const shown = rails.find((r) => r.id === chosen) ?? busy ?? rails[0];
+  const shown = rails.find((r) => r.id === chosen) ?? busy ?? rails.find(isLeftToDo) ?? rails[0];
   if (!shown) return null;
   return (
     <div className="relative">
@@ -33,7 +39,11 @@ export function Rails({ rails, ...stack }: Props) {
           ))}
         </div>
       )}
-      <Stack rail={shown} {...stack} />
+      {shown.lines.every((l) => l.view === "plan") ? (
+        <HeadPlan rail={shown} {...stack} />
+      ) : (
+        <Stack rail={shown} {...stack} />
+      )}
     </div>
   );
 }

@@ -1,6 +1,8 @@
 import { useEffect, useRef } from "react";
 import { asState, MarkAt, STATE_WORDS } from "../parts/Mark";
 import type { Rail, RailPart } from "../api/types";
+import { glyph } from "./glyphs";
+import { labelLines } from "./labelLines";
 import { Ghost, PartGlyph } from "./PartGlyph";
 import { stackLayout, type Column } from "./stackLayout";
 
@@ -185,7 +187,7 @@ function ColumnDrawing({ column: c, bare, onPress }: ColumnProps) {
         <PartAtHome key={p.id} part={p} column={c} />
       ))}
       <Label column={c} hand={hand} />
-      {part.faces && !(off && part.side) && <Facing column={c} part={part} y={off ? 33 : 169} />}
+      {part.faces && !(off && part.side) && <Facing column={c} part={part} y={off ? 46 : 169} />}
       {bare ? null : off ? <OnTray column={c} /> : <Standing column={c} hand={hand} />}
     </g>
   );
@@ -202,15 +204,6 @@ function PartAtHome({ part: p, column: c }: { part: RailPart; column: Column }) 
     );
   }
   return p.where === "off" ? <Ghost {...at} y={AXIS} /> : <PartGlyph {...at} y={AXIS} />;
-}
-
-const LETTER = 5.3;
-
-/** A name in the room of its column: in two lines where one is too long, the side last. */
-function labelLines(name: string, side: string, room: number): string[] {
-  const cut = name.lastIndexOf(" ");
-  if (name.length * LETTER <= room + 6 || cut < 0) return side ? [name, side] : [name];
-  return [name.slice(0, cut), `${name.slice(cut + 1)}${side && ` ${side}`}`];
 }
 
 function Label({ column: c, hand }: { column: Column; hand: boolean }) {
@@ -261,6 +254,9 @@ function Facing({ column: c, part, y }: { column: Column; part: RailPart; y: num
 function OnTray({ column: c }: { column: Column }) {
   const part = lead(c);
   if (!part) return null;
+  const g = glyph(part.glyph);
+  const scale = Math.min(TRAY_SCALE, 50 / (2 * g.radius), (c.to - c.from - 28) / (g.right - g.left));
+  const centre = ((g.left + g.right) / 2) * scale * (c.mirrored ? -1 : 1);
   const x = middle(c) - 8;
   const y = (TRAY + TRAY_FLOOR) / 2;
   return (
@@ -268,32 +264,13 @@ function OnTray({ column: c }: { column: Column }) {
       <path d={`M${middle(c)},${TRAY + 2}V${AXIS + 52}`} stroke="var(--soft)" strokeWidth={0.8} />
       <circle cx={middle(c)} cy={AXIS + 52} r={2.3} fill="var(--card)" stroke="var(--soft)" />
       <g>
-        <PartGlyph
-          name={part.glyph}
-          x={x - centreOf(part, c.mirrored) * TRAY_SCALE}
-          y={y}
-          ink="tray"
-          scale={TRAY_SCALE * (part.glyph === "fluid-cap" ? 0.78 : 1)}
-          mirrored={c.mirrored}
-        />
+        <PartGlyph name={part.glyph} x={x - centre} y={y} ink="tray" scale={scale} mirrored={c.mirrored} />
       </g>
       {c.parts.slice(0, 3).map((p, i) => (
         <MarkAt key={p.id} state={asState(p.state)} x={c.to - 12} y={TRAY + 13 + i * 17} r={5.5} />
       ))}
     </g>
   );
-}
-
-/** Off-centre of a glyph about its own axis point, so that it sits in the middle of its cell. */
-function centreOf(part: RailPart, mirrored: boolean): number {
-  const offsets: Record<string, number> = {
-    manifold: -29,
-    "fluid-cap": -16,
-    "outer-plate": -6,
-    diaphragm: -7,
-  };
-  const offset = offsets[part.glyph] ?? 0;
-  return mirrored ? -offset : offset;
 }
 
 function Standing({ column: c, hand }: { column: Column; hand: boolean }) {

@@ -1,16 +1,25 @@
 import { describe, expect, it } from "vitest";
-import sheet from "../../../library/sheets/aodd-bolted-plastic-25.yaml?raw";
-import { glyph, loose, type Stroke } from "./glyphs";
+import { glyph, glyphNames, loose, type Stroke } from "./glyphs";
 
-const NAMES = [...new Set([...sheet.matchAll(/glyph: ([a-z-]+)/g)].map((m) => m[1] ?? ""))];
+const SHEETS: Record<string, string> = import.meta.glob("../../../library/sheets/*.yaml", {
+  query: "?raw",
+  import: "default",
+  eager: true,
+});
+const NAMES = [
+  ...new Set(Object.values(SHEETS).flatMap((s) => [...s.matchAll(/glyph: ([a-z0-9-]+)/g)].map((m) => m[1] ?? ""))),
+];
 
 /** Every absolute number pair of a path that only uses absolute commands. */
 function numbers(stroke: Stroke): number[] {
+  if (stroke.as === "lettering") return [stroke.x, stroke.y];
   return (stroke.d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
 }
 
 describe("the part vocabulary", () => {
-  it("has a glyph of its own for every part of the shipped sheet", () => {
+  it("ships eighteen constructions", () => expect(Object.keys(SHEETS)).toHaveLength(18));
+
+  it("has a glyph of its own for every part of every shipped sheet", () => {
     const plain = glyph("no-such-glyph");
     for (const name of NAMES) expect(glyph(name), name).not.toEqual(plain);
   });
@@ -27,7 +36,20 @@ describe("the part vocabulary", () => {
     expect(g.radius).toBeGreaterThan(0);
     const reach = Math.max(Math.abs(g.left), Math.abs(g.right), g.radius) + 30;
     for (const s of g.strokes) {
+      if (s.as === "shape" && s.clip) continue;
       for (const n of numbers(s)) expect(Math.abs(n)).toBeLessThanOrEqual(Math.max(150, reach));
+    }
+  });
+
+  it("paints with the tones and hatches of the theme only", () => {
+    const tones = new Set(["ink", "card", "paper", "tray", "dust", "rubber"]);
+    for (const name of glyphNames()) {
+      for (const s of glyph(name).strokes) {
+        if (s.as !== "shape") continue;
+        for (const tone of [s.fill, s.stroke].filter((t) => t !== undefined)) {
+          expect(tone.startsWith("#") || tones.has(tone), `${name}: ${tone}`).toBe(true);
+        }
+      }
     }
   });
 

@@ -13,6 +13,7 @@ const part = (id: string, name: string, at: number, side = ""): RailPart => ({
   facing: "",
   faces: "",
   toward: "in",
+  angle: 0,
   care: [],
   where: "in-place",
   state: "sound",
@@ -29,6 +30,7 @@ const rail: Rail = {
       axes: 2,
       note: "on top",
       mirrored: false,
+      view: "axis",
       parts: [part("manifold", "manifold", 1), part("seals", "o-rings", 1), part("balls", "balls", 2)],
     },
     {
@@ -36,6 +38,7 @@ const rail: Rail = {
       axes: 1,
       note: "",
       mirrored: false,
+      view: "axis",
       parts: [
         part("cap-a", "fluid-cap", 1, "A"),
         part("block", "centre-block", 5),

@@ -9,6 +9,7 @@ const PLACES = [
   ["Floor", "/"],
   ["Bench", "/bench"],
   ["Wet ends", "/wet-ends"],
+  ["Library", "/library"],
 ] as const;
 
 export function TopBar() {

@@ -11,6 +11,7 @@ import { JobHead } from "./JobHead";
 import { MakeSafe } from "./MakeSafe";
 import { Rails } from "../../drawing/Rails";
 import { Prove } from "./Prove";
+import { Resting } from "./Rest";
 import { StepInHand } from "./StepInHand";
 import { TakeIn } from "./TakeIn";
 
@@ -26,7 +27,7 @@ export function Bench() {
     <main className="flex min-h-[calc(100vh-49.5px)] flex-col">
       <JobHead view={link.view} />
       <Banners link={link} />
-      <StageInHand view={link.view} link={link} />
+      {link.view.pause ? <Resting view={link.view} link={link} /> : <StageInHand view={link.view} link={link} />}
     </main>
   );
 }

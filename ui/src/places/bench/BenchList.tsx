@@ -29,7 +29,10 @@ export function BenchList() {
             <Link to={`/bench/${r.id}`} className="flex min-h-[72px] items-center gap-6 hover:bg-card">
               <span className="tag w-36 text-[31px]">{r.pump}</span>
               <span className="w-28 text-[18px] font-[680] text-accent">{r.stage}</span>
-              <span className="min-w-0 flex-1 truncate text-[15px] text-soft">{r.reason}</span>
+              <span className="min-w-0 flex-1 leading-[19px]">
+                <b className="block truncate text-[16px] font-[640]">{r.state}</b>
+                <span className="block truncate text-[14px] text-muted">{r.reason}</span>
+              </span>
             </Link>
           </li>
         ))}

@@ -19,7 +19,11 @@ export function Check({
     : "";
   return (
     <li className="flex min-h-[56px] items-center gap-4 border-b border-line2 py-1.5">
-      <Mark state={c.answered ? (c.passed ? "sound" : "renew") : "unknown"} size={20} />
+      {c.about === "step" || c.answered ? (
+        <Mark state={c.answered ? (c.passed ? "sound" : "renew") : "unknown"} size={20} />
+      ) : (
+        <AboutMark about={c.about} />
+      )}
       <span className="min-w-0 flex-1 text-[17px] leading-[21px] font-[600]">
         {c.ask}
         {c.hold && <span className="ml-2 text-[13px] font-[640] whitespace-nowrap text-accent">hold point</span>}
@@ -41,6 +45,25 @@ export function Check({
         </button>
       )}
     </li>
+  );
+}
+
+/** A mark across a joint, or the drive under power: drawn, so that it is seen before it is read. */
+function AboutMark({ about }: { about: string }) {
+  return (
+    <svg width="22" height="22" viewBox="0 0 22 22" fill="none" stroke="var(--ink)" strokeWidth="1.6" aria-hidden>
+      {about === "mark" ? (
+        <>
+          <path d="M2,11H20" />
+          <path d="M11,3V19" stroke="var(--accent)" strokeWidth="3.4" />
+        </>
+      ) : (
+        <>
+          <circle cx="11" cy="11" r="9" />
+          <path d="M12.5,4L7,12.5H11L9.5,18L15,9.5H11Z" fill="var(--ink)" stroke="none" />
+        </>
+      )}
+    </svg>
   );
 }
 

@@ -9,6 +9,7 @@ import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { Kits } from "../wetends/Kits";
 import type { StageProps } from "./Bench";
+import { Cover } from "./Cover";
 import { faultAt, Foot } from "./Foot";
 import { useFitKit } from "./useFitKit";
 
@@ -25,6 +26,8 @@ export function Decide({ view, link }: StageProps) {
   const others = view.decide.lots.filter(
     (l) => !chooser.data?.kits.some((k) => k.lot === l.id) && view.decide.parts.some((p) => l.covers.includes(p.part)),
   );
+  const kits = chooser.data && chooser.data.kits.length > 0 && view.decide.parts.length > 0 ? chooser.data : null;
+  const cover = view.decide.cover && view.decide.parts.length > 0 ? <Cover cover={view.decide.cover} /> : null;
   const fault = faultAt(link.faults, "lot", "text", "items", "role", "subject");
   const fitLot = async (id: string, inspected: string) => {
     const lot = lots.get(id);
@@ -42,11 +45,12 @@ export function Decide({ view, link }: StageProps) {
           </div>
           {fault && <Sentence>{fault}</Sentence>}
           <Booked view={view} />
-          <Singles view={view} link={link} />
-          {chooser.data && view.decide.roles.length > 0 && <Roles view={view} link={link} chooser={chooser.data} />}
           {others.map((l) => (
             <OtherLot key={l.id} lot={l} view={view} link={link} onFit={fitLot} />
           ))}
+          <Singles view={view} link={link} />
+          {chooser.data && view.decide.roles.length > 0 && <Roles view={view} link={link} chooser={chooser.data} />}
+          {kits && cover}
         </div>
         <Foot
           link={link}
@@ -57,17 +61,17 @@ export function Decide({ view, link }: StageProps) {
           onMain={() => void link.act({ kind: "STAGE_DONE", subject: "DECIDE" })}
         />
       </section>
-      {chooser.data && chooser.data.kits.length > 0 && view.decide.parts.length > 0 ? (
+      {kits ? (
         <Kits
-          chooser={chooser.data}
+          chooser={kits}
           onFit={fitLot}
           fitted={view.decide.parts.flatMap((p) => p.lot ?? [])}
           busy={link.busy}
           draftKey={String(view.id)}
         />
       ) : (
-        <aside className="border-l-[1.5px] border-ink px-5 pt-3 text-[15px] text-soft">
-          No wet-end kit is asked for.
+        <aside className="border-l-[1.5px] border-ink bg-card px-5 pb-5 text-[15px] text-soft max-[1000px]:border-t max-[1000px]:border-l-0">
+          {cover ?? <p className="pt-3">Nothing has to be bought.</p>}
         </aside>
       )}
     </div>
@@ -179,16 +183,19 @@ function Role({ role, link, chooser }: { role: RoleChoice; link: StageProps["lin
   const ratings = rated.data?.ratings ?? [];
   const of = (code: string) => ratings.find((r) => r.material === code);
   const chosen = of(role.chosen ?? "");
+  const suited = ratings.filter((r) => r.verdict !== "unsuited").map((r) => r.material);
+  // A role the library has no material for can only go on with what was in it.
+  const choices = suited.length > 0 || !role.fitted ? suited : [role.fitted];
   return (
     <li className="flex min-h-12 items-center gap-3 border-b border-line2 text-[15px]">
       <span className="w-20 font-[640]">{roleWord(role.role)}</span>
-      <span className="text-muted">{role.fitted} out,</span>
+      <span className="text-muted">{role.fitted ? `${role.fitted} out,` : "not known what came out,"}</span>
       <Choice
         label={`Material of the ${role.role}`}
         value={role.chosen ?? ""}
         all="choose"
-        of={ratings.filter((r) => r.verdict !== "unsuited").map((r) => r.material)}
-        say={(code) => `${code}${of(code) ? `, ${of(code)?.verdict}` : ""}`}
+        of={choices}
+        say={(code) => `${code}, ${of(code)?.verdict ?? "not in the library"}`}
         onChange={(code) => void (code && link.act({ kind: "MATERIAL_CHOSEN", subject: role.role, items: [code] }))}
       />
       {chosen && <Mark state={verdictState(chosen.verdict)} size={15} />}

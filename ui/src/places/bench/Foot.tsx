@@ -3,6 +3,7 @@ import type { BenchLink } from "../../api/useBench";
 import type { BenchView, Fault } from "../../api/types";
 import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
+import { RestForm } from "./Rest";
 
 interface Props {
   link: BenchLink;
@@ -19,6 +20,7 @@ interface Props {
 /** The row of things to press under every stage: back, note, record, and the one that goes on. */
 export function Foot({ link, view, main, missing = "", disabled = false, onMain, children }: Props) {
   const [noting, setNoting] = useState(false);
+  const [resting, setResting] = useState(false);
   const back = () => {
     if (view.lastStep) void link.act({ kind: "STEP_UNDONE", step: view.lastStep });
   };
@@ -30,6 +32,7 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
   return (
     <div className="sticky bottom-0 z-10 bg-paper px-5 pt-1.5 pb-2">
       <GeneralFaults link={link} />
+      {resting && <RestForm link={link} id={view.id} close={() => setResting(false)} />}
       {noting && <Note link={link} id={view.id} close={() => setNoting(false)} />}
       <div className="flex flex-wrap gap-2.5">
         <button
@@ -50,6 +53,11 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
         >
           Note
         </button>
+        {view.stage !== "TAKE_IN" && (
+          <button type="button" className="press h-[60px]" onClick={() => setResting(!resting)} aria-expanded={resting}>
+            Rest
+          </button>
+        )}
         {children}
         {main && (
           <button

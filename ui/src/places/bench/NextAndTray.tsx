@@ -1,3 +1,4 @@
+import { api } from "../../api/client";
 import type { BenchView } from "../../api/types";
 import { PartGlyph } from "../../drawing/PartGlyph";
 import { glyph, loose } from "../../drawing/glyphs";
@@ -14,7 +15,10 @@ export function NextAndTray({ view }: { view: BenchView }) {
         <h2 className="head">Next</h2>
         <span className="text-[13px] text-muted">
           {view.plan.strip.length > 0 ? `${view.plan.strip.length} to strip, ` : ""}
-          {Math.round(view.plan.minutes)} min in all
+          {Math.round(view.plan.minutes)} min in all,{" "}
+          <a className="underline" href={api.clipboardUrl(view.id)} target="_blank" rel="noreferrer">
+            print it
+          </a>
         </span>
       </div>
       {view.next.length === 0 && (
@@ -60,6 +64,7 @@ function Change({ word, kind }: { word: string; kind: "turn" | "tool" }) {
 }
 
 function Tray({ view }: { view: BenchView }) {
+  const sided = view.tray.some((t) => t.side !== "");
   const looked = view.tray.filter((t) => t.state !== "unknown").length;
   return (
     <>
@@ -69,23 +74,44 @@ function Tray({ view }: { view: BenchView }) {
           {view.tray.length === 0 ? "nothing off yet" : `${view.tray.length} parts, ${looked} looked at or renewed`}
         </span>
       </div>
-      <ul className="grid grid-cols-2 gap-x-[18px]">
-        {view.tray.map((t) => (
-          <li key={t.part} className="flex h-12 items-center gap-2 border-b border-line2">
-            <SmallPart glyphName={t.glyph} />
-            <span className="min-w-0 leading-4">
-              <span className="block truncate text-[14.5px] font-[600]" title={t.name}>
-                {t.name}
-              </span>
-              <span className="flex items-center gap-1.5 text-[13px] text-muted">
-                <Mark state={asState(t.state)} size={13} />
-                {t.word}
-              </span>
-            </span>
-          </li>
-        ))}
-      </ul>
+      {SIDES.map(([side, title]) => {
+        const parts = view.tray.filter((t) => t.side === side);
+        if (parts.length === 0) return null;
+        return (
+          <div key={side}>
+            {sided && <h3 className="pt-1.5 text-[13px] font-[640] text-muted">{title}</h3>}
+            <ul className="grid grid-cols-2 gap-x-[18px]" aria-label={sided ? title : "Tray"}>
+              {parts.map((t) => (
+                <OnTray key={t.part} item={t} />
+              ))}
+            </ul>
+          </div>
+        );
+      })}
     </>
+  );
+}
+
+const SIDES = [
+  ["A", "Side A"],
+  ["", "Middle"],
+  ["B", "Side B"],
+] as const;
+
+function OnTray({ item: t }: { item: BenchView["tray"][number] }) {
+  return (
+    <li className="flex h-12 items-center gap-2 border-b border-line2">
+      <SmallPart glyphName={t.glyph} />
+      <span className="min-w-0 leading-4">
+        <span className="block truncate text-[14.5px] font-[600]" title={t.name}>
+          {t.name}
+        </span>
+        <span className="flex items-center gap-1.5 text-[13px] text-muted">
+          <Mark state={asState(t.state)} size={13} />
+          {[t.word, t.matched && "own place"].filter(Boolean).join(", ")}
+        </span>
+      </span>
+    </li>
   );
 }
 

@@ -1,8 +1,11 @@
 import type { RailPart, StepView } from "../../api/types";
+import { PinMark } from "../../drawing/PinMark";
+import { PressUp } from "../../drawing/PressUp";
 import { Check } from "./Check";
 import type { StageProps } from "./Bench";
 import { faultAt, Foot, useKey } from "./Foot";
 import { NextAndTray, SmallPart } from "./NextAndTray";
+import { Places } from "./Places";
 import { Torque } from "./Torque";
 import { Sentence } from "../../parts/States";
 
@@ -16,12 +19,15 @@ export function StepInHand({ view, link }: StageProps) {
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_424px] max-[1000px]:grid-cols-1">
       <section className="flex flex-col" aria-label="The step in hand">
         <div className="px-5">
+          <Pinned step={step} />
           <StepHead step={step} />
           <Beside step={step} />
         </div>
         <div className="flex-1 px-5 pt-2">
           {(open.length > 0 || step.checks.length === 0) && <Cautions step={step} />}
           {fault && <Sentence>{fault}</Sentence>}
+          {step.beside.length > 0 && <PressUp parts={step.beside} />}
+          {step.places.length > 0 && <Places step={step} link={link} />}
           {open.length > 0 || !step.torque ? (
             <>
               <Checks step={step} link={link} view={view} />
@@ -42,6 +48,21 @@ export function StepInHand({ view, link }: StageProps) {
       </section>
       <NextAndTray view={view} />
     </div>
+  );
+}
+
+/** What can kill, crush or break at this step stays at the top until it is done. */
+function Pinned({ step }: { step: StepView }) {
+  if (step.pinned.length === 0) return null;
+  return (
+    <ul className="-mx-5 flex flex-wrap border-b border-ink bg-card" aria-label="Cautions in force">
+      {step.pinned.map((p) => (
+        <li key={p.say} className="flex min-h-11 flex-1 basis-[240px] items-center gap-2.5 px-5 py-1.5">
+          <PinMark mark={p.mark} />
+          <span className="text-[14.5px] leading-[17px] font-[640] text-balance">{p.say}</span>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -136,6 +157,7 @@ function PartsInHand({ parts }: { parts: RailPart[] }) {
 }
 
 const CARE: Record<string, string> = {
+  fragile: "brittle",
   matched: "matched, back to its own place",
   interchangeable: "a swap does no harm",
 };

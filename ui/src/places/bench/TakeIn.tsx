@@ -1,13 +1,14 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
-import type { PlanAnswer, PumpView, RailPart } from "../../api/types";
+import type { PumpView, RailPart, WaysView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
 import { clock, day, rounded } from "../../parts/numbers";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
 import { faultAt, Foot } from "./Foot";
+import { Schools, WaysIn } from "./WaysIn";
 
 const SECTIONS: Record<string, string> = {
   wet: "Wet end",
@@ -39,22 +40,35 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
     setStored(JSON.stringify({ ...wishes, ...Object.fromEntries(parts.map((p) => [p, wish])) }));
   const of = (wish: Wish) => Object.keys(wishes).filter((p) => wishes[p] === wish);
   const [renew, inspect] = [of("renew"), of("inspect")];
-  const plan = useQuery({
-    queryKey: ["plan", sheet.id, renew, inspect],
-    queryFn: () => api.plan(sheet.id, renew, inspect),
-    enabled: renew.length + inspect.length > 0,
+  const [chosenWays, setChosenWays, clearWays] = useDraft(`${view.id}.ways`);
+  const [avoided, setAvoided, clearAvoided] = useDraft(`${view.id}.avoid`);
+  const schoolWays = chosenWays ? (JSON.parse(chosenWays) as Record<string, string>) : {};
+  const chosen = renew.length + inspect.length > 0;
+  const items = [
+    ...renew.map((p) => `renew:${p}`),
+    ...inspect.map((p) => `inspect:${p}`),
+    ...Object.values(schoolWays).map((w) => `way:${w}`),
+    ...avoided
+      .split(",")
+      .filter(Boolean)
+      .map((s) => `avoid:${s}`),
+  ];
+  const ways = useQuery({
+    queryKey: ["ways", view.id, items],
+    queryFn: () => api.ways(view.id, items),
+    enabled: chosen,
     placeholderData: keepPreviousData,
   });
-  const chosen = renew.length + inspect.length > 0;
   const takeIn = async () => {
-    const items = [...renew.map((p) => `renew:${p}`), ...inspect.map((p) => `inspect:${p}`)];
     if (await link.act({ kind: "TAKEN_IN", text: reason, items })) {
       clearReason();
       clearWishes();
+      clearWays();
+      clearAvoided();
     }
   };
   const fault = faultAt(link.faults, "items", "text");
-  const spoilt = new Set(plan.data?.renew.map((r) => r.part));
+  const spoilt = new Set(ways.data?.renew.map((r) => r.part));
   const rails = view.rails.map((r) => ({
     ...r,
     lines: r.lines.map((l) => ({
@@ -118,7 +132,16 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
           />
         </section>
         <aside className="border-l-[1.5px] border-ink bg-card px-6 pt-3 pb-5 max-[1000px]:border-t max-[1000px]:border-l-0">
-          <PlanPreview plan={chosen ? plan.data : undefined} sheet={sheet} names={names(view)} />
+          <PlanPreview ways={chosen ? ways.data : undefined} sheet={sheet} />
+          {chosen && ways.data && (
+            <>
+              <WaysIn routes={ways.data.routes} onChoose={(avoid) => setAvoided(avoid.join(","))} />
+              <Schools
+                ways={ways.data}
+                onChoose={(school, way) => setChosenWays(JSON.stringify({ ...schoolWays, [school]: way }))}
+              />
+            </>
+          )}
           <Duty pump={pump} />
         </aside>
       </div>
@@ -133,9 +156,7 @@ function asWished(part: RailPart, wishes: Record<string, Wish>, spoilt: Set<stri
   return { ...part, word: wish === "inspect" ? "look" : "leave", subWord: "" };
 }
 
-function names(view: StageProps["view"]): Map<string, string> {
-  return new Map(view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts.map((p) => [p.id, p.name]))));
-}
+const times = (n: number) => (n === 0 ? "never" : n === 1 ? "once" : n === 2 ? "twice" : `${n} times`);
 
 function dueWords(pump: PumpView): string {
   const days = Math.round(pump.strip.dueDays);
@@ -205,12 +226,12 @@ function Parts({ sheet, wishes, set }: PartsProps) {
 }
 
 interface PreviewProps {
-  plan: PlanAnswer | undefined;
+  ways: WaysView | undefined;
   sheet: Sheet;
-  names: Map<string, string>;
 }
 
-function PlanPreview({ plan, sheet, names }: PreviewProps) {
+function PlanPreview({ ways, sheet }: PreviewProps) {
+  const plan = ways?.plan;
   return (
     <>
       <div className="flex items-end justify-between border-b-[1.5px] border-ink pb-1">
@@ -226,18 +247,18 @@ function PlanPreview({ plan, sheet, names }: PreviewProps) {
             <span className="text-[14px] text-muted">hands on, strip and build</span>
           </p>
           <p className="text-[15px] leading-5">
-            {plan.strip.length} steps to strip, the pump turned {plan.poseChanges} times, {plan.toolChanges} changes of
+            {plan.strip.length} steps to strip, the pump turned {times(plan.poseChanges)}, {plan.toolChanges} changes of
             tool
             {plan.optimal ? ", none better" : ", not proved the best"}.
           </p>
-          {plan.renew.length > 0 && (
+          {ways.renew.length > 0 && (
             <ul className="pt-2">
-              {plan.renew
+              {ways.renew
                 .filter((r) => r.because !== "asked for")
                 .map((r) => (
                   <li key={r.part} className="border-t border-line2 py-1 text-[14px] leading-[17px]">
                     <b className="font-[640]">
-                      {r.count} × {names.get(r.part) ?? r.part}
+                      {r.count} × {r.name}
                     </b>
                     <span className="block text-[13px] text-muted">{r.because}</span>
                   </li>

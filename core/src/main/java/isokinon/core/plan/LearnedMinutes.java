@@ -21,7 +21,19 @@ public final class LearnedMinutes {
    * @param buildMinutes median minutes to build
    * @param buildJobs jobs it stands on
    */
-  public record Recorded(double stripMinutes, int stripJobs, double buildMinutes, int buildJobs) {}
+  public record Recorded(double stripMinutes, int stripJobs, double buildMinutes, int buildJobs) {
+
+    /** This and what {@code other} adds to it, each direction from the one that has jobs. */
+    public Recorded with(Recorded other) {
+      boolean strip = stripJobs >= other.stripJobs;
+      boolean build = buildJobs >= other.buildJobs;
+      return new Recorded(
+          strip ? stripMinutes : other.stripMinutes,
+          strip ? stripJobs : other.stripJobs,
+          build ? buildMinutes : other.buildMinutes,
+          build ? buildJobs : other.buildJobs);
+    }
+  }
 
   private LearnedMinutes() {}
 

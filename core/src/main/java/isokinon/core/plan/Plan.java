@@ -45,5 +45,14 @@ public record Plan(
    * @param count how many
    * @param because why, as a sentence fragment
    */
-  public record Renewal(String part, int count, String because) {}
+  public record Renewal(String part, int count, String because) {
+
+    /** Why a part is renewed that nobody asked for and that is not spoilt. */
+    public static final String KIT_HOLDS_IT = "lies open, the kit holds it";
+
+    /** Whether it is renewed only because its kit is opened. */
+    public boolean byKit() {
+      return because.equals(KIT_HOLDS_IT);
+    }
+  }
 }

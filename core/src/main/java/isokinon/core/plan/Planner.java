@@ -183,18 +183,35 @@ public final class Planner {
                   because.putIfAbsent(part, "one-time part, its joint is opened: " + step.strip()));
     }
     if (request.kitContents()) {
-      Set<String> open = Set.copyOf(freed(sheet, members));
-      sheet.kits().stream()
-          .filter(k -> request.renew().stream().anyMatch(k.parts()::containsKey))
-          .forEach(
-              k ->
-                  k.parts().keySet().stream()
-                      .filter(open::contains)
-                      .forEach(p -> because.putIfAbsent(p, "lies open, the kit holds it")));
+      kitContents(sheet, request, members)
+          .forEach(p -> because.putIfAbsent(p, Plan.Renewal.KIT_HOLDS_IT));
     }
     return sheet.parts().stream()
         .filter(p -> because.containsKey(p.id()))
         .map(p -> new Plan.Renewal(p.id(), p.count(), because.get(p.id())))
+        .toList();
+  }
+
+  /**
+   * Parts that lie open and come in the kit of an asked part: of the kits that hold it the one with
+   * fewest parts. A part whose joint only opens, such as a gasket several kits hold, calls for
+   * none.
+   */
+  private static List<String> kitContents(Sheet sheet, PlanRequest request, List<Integer> members) {
+    Set<String> open = Set.copyOf(freed(sheet, members));
+    Set<String> comesOff = new HashSet<>();
+    sheet.steps().forEach(s -> comesOff.addAll(s.frees()));
+    return request.renew().stream()
+        .filter(comesOff::contains)
+        .flatMap(
+            part ->
+                sheet.kits().stream()
+                    .map(k -> k.parts().keySet())
+                    .filter(k -> k.contains(part))
+                    .min(java.util.Comparator.comparingInt(Set::size))
+                    .stream())
+        .flatMap(Set::stream)
+        .filter(open::contains)
         .toList();
   }
 

@@ -253,6 +253,23 @@ public final class Rebuild {
     return plan;
   }
 
+  /** What the plan was asked, from a pump that stands whole. */
+  public PlanRequest asked() {
+    return new PlanRequest(
+        List.copyOf(renew),
+        List.copyOf(inspect),
+        List.of(),
+        avoid,
+        has(School.Effect.KIT_CONTENTS));
+  }
+
+  /** Every strip step of the job: those done and those to do. */
+  public List<String> route() {
+    List<String> route = new ArrayList<>(stripped);
+    route.addAll(stripLeft());
+    return route;
+  }
+
   /** The stage the rebuild is in. */
   public Stage stage() {
     if (handedBack) {
@@ -409,11 +426,14 @@ public final class Rebuild {
   /** Parts to be judged at inspection: off, not one-time, not renewed anyway. */
   public List<String> toInspect() {
     List<String> freed = plan.map(Plan::freed).orElse(List.of());
+    Set<String> byKit = new LinkedHashSet<>();
+    plan.ifPresent(
+        p -> p.renew().stream().filter(Plan.Renewal::byKit).forEach(r -> byKit.add(r.part())));
     return sheet.parts().stream()
         .filter(p -> freed.contains(p.id()) && p.renew() == Part.Renew.INSPECT)
         .filter(p -> goesWith(p, fitted.material()))
         .map(Part::id)
-        .filter(p -> !askedAtTakeIn(p))
+        .filter(p -> !askedAtTakeIn(p) && !byKit.contains(p))
         .toList();
   }
 

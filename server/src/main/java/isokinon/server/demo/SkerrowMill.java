@@ -2,6 +2,7 @@ package isokinon.server.demo;
 
 import isokinon.server.store.ExposureRow;
 import isokinon.server.store.LotRow;
+import isokinon.server.store.OfferRow;
 import isokinon.server.store.PersonRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
@@ -67,6 +68,15 @@ public class SkerrowMill {
                         Boolean.parseBoolean(r.get("licensed_electrical")))));
     rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
     rows("lots").forEach(r -> stores.addLot(lot(r, today)));
+    rows("offers")
+        .forEach(
+            r ->
+                stores.addOffer(
+                    new OfferRow(
+                        r.get("sheet"),
+                        r.get("id"),
+                        number(r, "price"),
+                        Integer.parseInt(r.get("lead_days")))));
     Map<String, List<SimulatedHistory.Era>> truth = new LinkedHashMap<>();
     rows("truth")
         .forEach(r -> truth.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(era(r)));

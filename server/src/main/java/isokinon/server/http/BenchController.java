@@ -1,6 +1,8 @@
 package isokinon.server.http;
 
+import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.papers.Clipboard;
 import isokinon.server.papers.HandBackRecord;
 import isokinon.server.work.ActRequest;
 import isokinon.server.work.Bench;
@@ -30,11 +32,13 @@ class BenchController {
 
   private final Bench bench;
   private final HandBackRecord record;
+  private final Clipboard clipboard;
   private final Crib crib;
 
-  BenchController(Bench bench, HandBackRecord record, Crib crib) {
+  BenchController(Bench bench, HandBackRecord record, Clipboard clipboard, Crib crib) {
     this.bench = bench;
     this.record = record;
+    this.clipboard = clipboard;
     this.crib = crib;
   }
 
@@ -61,6 +65,21 @@ class BenchController {
     return bench.act(id, request);
   }
 
+  record WaysRequest(@NotNull @Size(max = 600) List<@Size(max = 120) String> items) {}
+
+  @PostMapping("/rebuilds/{id}/ways")
+  @Operation(summary = "What taking in would lead to: ways in and schools with their minutes")
+  BenchView.WaysView ways(@PathVariable long id, @Valid @RequestBody WaysRequest request) {
+    return bench.ways(id, request.items());
+  }
+
+  @GetMapping(value = "/rebuilds/{id}/clipboard.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  @Operation(summary = "Strip list, tray card and torque sheet for a clipboard")
+  ResponseEntity<byte[]> clipboard(@PathVariable long id) {
+    Bench.Job job = bench.job(id);
+    return pdf(job.row().pump() + "-clipboard-" + id, clipboard.pdf(job.pump(), job.rebuild()));
+  }
+
   @GetMapping("/wrenches/choice")
   Crib.WrenchChoice wrench(
       @RequestParam double targetNm,
@@ -73,11 +92,13 @@ class BenchController {
   @GetMapping(value = "/rebuilds/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> record(@PathVariable long id) {
     BenchView view = bench.view(id);
+    return pdf(view.pump().tag() + "-rebuild-" + id, record.pdf(view));
+  }
+
+  private static ResponseEntity<byte[]> pdf(String name, byte[] bytes) {
     return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            "inline; filename=\"" + view.pump().tag() + "-rebuild-" + id + ".pdf\"")
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + name + ".pdf\"")
         .contentType(MediaType.APPLICATION_PDF)
-        .body(record.pdf(view));
+        .body(bytes);
   }
 }

@@ -4,6 +4,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.core.kit.KitCover;
+import isokinon.core.kit.Offer;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.shelf.ShelfLife;
@@ -17,6 +19,7 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -89,6 +92,21 @@ class ComputeController {
 
   record RateAnswer(List<RatingAnswer> ratings) {}
 
+  record KitQuestion(String id, Double price, Map<String, Integer> parts) {}
+
+  record SingleQuestion(String part, Double price) {}
+
+  record CoverQuestion(
+      Map<String, Integer> need,
+      List<KitQuestion> kits,
+      List<SingleQuestion> singles,
+      Map<String, Integer> onHand) {}
+
+  record BoughtAnswer(String id, int count) {}
+
+  record CoverAnswer(
+      List<BoughtAnswer> buy, double cost, Map<String, Integer> leftOver, boolean optimal) {}
+
   record ShelfQuestion(String material, String cured) {}
 
   record ShelfAnswer(String group, Optional<String> useBy, Optional<String> extendedBy) {}
@@ -118,6 +136,40 @@ class ComputeController {
         plan.waitMinutes(),
         plan.lubricants(),
         plan.hazards());
+  }
+
+  @PostMapping("/kit-cover")
+  @Operation(summary = "Cheapest kits and single parts that cover a need, shelf first")
+  CoverAnswer kitCover(@RequestBody CoverQuestion q) {
+    List<Offer> offers = new ArrayList<>();
+    List<KitQuestion> kits = q.kits() == null ? List.of() : q.kits();
+    for (int i = 0; i < kits.size(); i++) {
+      String at = "kits[" + i + "]";
+      KitQuestion kit = given(at, kits.get(i));
+      offers.add(
+          compute.offer(
+              at,
+              given(at + ".id", kit.id()),
+              given(at + ".price", kit.price()),
+              given(at + ".parts", kit.parts())));
+    }
+    List<SingleQuestion> singles = q.singles() == null ? List.of() : q.singles();
+    for (int i = 0; i < singles.size(); i++) {
+      String at = "singles[" + i + "]";
+      SingleQuestion single = given(at, singles.get(i));
+      String part = given(at + ".part", single.part());
+      offers.add(
+          compute.offer(
+              at, Offer.SINGLE + part, given(at + ".price", single.price()), Map.of(part, 1)));
+    }
+    KitCover.Cover cover =
+        compute.kitCover(
+            given("need", q.need()), offers, q.onHand() == null ? Map.of() : q.onHand());
+    return new CoverAnswer(
+        cover.buy().stream().map(b -> new BoughtAnswer(b.id(), b.count())).toList(),
+        cover.cost(),
+        cover.leftOver(),
+        cover.optimal());
   }
 
   @PostMapping("/torque/order")

@@ -1,5 +1,6 @@
 package isokinon.server.http;
 
+import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.People;
 import isokinon.server.work.Floor;
@@ -73,6 +74,36 @@ class ShopController {
   @GetMapping(value = "/sheets/{id}", produces = "application/yaml")
   String sheet(@PathVariable String id) {
     return sheets.source(id).orElseThrow(() -> Refused.missing("No sheet is called " + id + "."));
+  }
+
+  @PostMapping(value = "/sheets/draft", consumes = "application/yaml")
+  @Operation(summary = "Reads a sheet that is being written: faults, or drawing and plans")
+  Sheets.Draft draft(@RequestBody String source) {
+    return sheets.draft(source);
+  }
+
+  @GetMapping("/sheets/{id}/revisions")
+  List<Sheets.Revision> revisions(@PathVariable String id) {
+    return sheets.revisions(id);
+  }
+
+  @GetMapping(value = "/sheets/{id}/revisions/{revision}", produces = "application/yaml")
+  String revision(@PathVariable String id, @PathVariable int revision) {
+    return sheets
+        .source(id, revision)
+        .orElseThrow(() -> Refused.missing("No sheet " + id + " at revision " + revision + "."));
+  }
+
+  @GetMapping(value = "/sheets.zip", produces = "application/zip")
+  @Operation(summary = "The newest revision of every sheet as a zip of YAML files")
+  byte[] zip() {
+    return sheets.zip();
+  }
+
+  @PostMapping(value = "/sheets.zip", consumes = "application/zip")
+  @Operation(summary = "Stores every sound, newer sheet of a zip; tells what is wrong with others")
+  List<Sheets.Imported> importZip(@RequestBody byte[] zip) {
+    return sheets.importZip(zip);
   }
 
   @PostMapping(value = "/sheets", consumes = "application/yaml")

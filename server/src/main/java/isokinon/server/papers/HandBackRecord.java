@@ -1,59 +1,28 @@
 package isokinon.server.papers;
 
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import com.openhtmltopdf.util.XRLog;
+import static isokinon.server.papers.Paper.list;
+import static isokinon.server.papers.Paper.section;
+import static isokinon.server.papers.Paper.table;
+import static isokinon.server.papers.Paper.text;
+
 import isokinon.server.work.BenchView;
 import isokinon.server.work.Words;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import org.springframework.web.util.HtmlUtils;
 
 /** The record that goes back with the pump: what was found, renewed, torqued and proved. */
 @Component
 public class HandBackRecord {
 
-  private static final String STYLE =
-      """
-      @page { size: A4; margin: 16mm 16mm 18mm 16mm;
-        @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Helvetica; } }
-      body { font: 9.5pt/1.35 Helvetica; color: #1E2326; }
-      h1 { font-size: 24pt; margin: 0; }
-      h2 { font-size: 12pt; margin: 14pt 0 4pt; border-bottom: 1pt solid #1E2326; }
-      p { margin: 2pt 0; }
-      .soft { color: #5F6562; }
-      table { width: 100%; border-collapse: collapse; }
-      td, th { text-align: left; padding: 2pt 6pt 2pt 0; border-bottom: 0.4pt solid #C9C2B4;
-        vertical-align: top; }
-      th { font-weight: bold; }
-      .number { font-family: Courier; white-space: nowrap; }
-      .first { border: 1pt solid #1E2326; padding: 5pt 7pt; margin: 8pt 0; }
-      tr { page-break-inside: avoid; }
-      .log td { font-size: 7.5pt; padding: 1pt 6pt 1pt 0; }
-      .log td:first-child, td.whole { white-space: nowrap; }
-      """;
+  private final Paper paper;
 
-  HandBackRecord() {
-    XRLog.setLoggingEnabled(false); // the renderer's own log tells of every page
+  HandBackRecord(Paper paper) {
+    this.paper = paper;
   }
 
   /** The record of {@code view} as a PDF. */
   public byte[] pdf(BenchView view) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
-      new PdfRendererBuilder().withHtmlContent(html(view), null).toStream(out).run();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-    return out.toByteArray();
-  }
-
-  private static String html(BenchView v) {
-    return "<html><head><title>%s</title><style>%s</style></head><body>%s</body></html>"
-        .formatted(text(v.pump().tag() + " rebuild " + v.id()), STYLE, body(v));
+    return paper.pdf(view.pump().tag() + " rebuild " + view.id(), body(view));
   }
 
   private static String body(BenchView v) {
@@ -83,6 +52,7 @@ public class HandBackRecord {
         + section("Torque, N·m", table(List.of("Joint", "Asked", "Read, bolt by bolt"), joints(v)))
         + section("Proved", table(List.of("Test", "Limit", "Reading", "Who"), proved(v)))
         + section("To do later", list(v.handBack().retorques(), "Nothing to retorque."))
+        + section("Taken out", list(v.handBack().retired(), "Nothing was taken out sound."))
         + section("Watch", list(v.handBack().watched(), "No part went back on watch."))
         + "<h2>Next due</h2><p>"
         + text(v.handBack().nextDue())
@@ -149,47 +119,5 @@ public class HandBackRecord {
     String least = t.min().map(m -> "at least " + Words.plain(m)).orElse("");
     String most = t.max().map(m -> "at most " + Words.plain(m)).orElse("");
     return (least + " " + most).strip() + (t.unit().isEmpty() ? "" : " " + t.unit());
-  }
-
-  private static String section(String title, String content) {
-    return "<h2>" + text(title) + "</h2>" + content;
-  }
-
-  private static String list(List<String> lines, String none) {
-    return lines.isEmpty()
-        ? "<p class='soft'>" + text(none) + "</p>"
-        : lines.stream().map(l -> "<p>" + text(l) + "</p>").collect(Collectors.joining());
-  }
-
-  private static String table(List<String> heads, List<List<String>> rows) {
-    return "<table><tr>"
-        + heads.stream().map(h -> "<th>" + text(h) + "</th>").collect(Collectors.joining())
-        + "</tr>"
-        + rows.stream()
-            .map(
-                r ->
-                    "<tr>"
-                        + r.stream()
-                            .map(
-                                c ->
-                                    (c.length() < 13 ? "<td class='whole'>" : "<td>")
-                                        + text(c)
-                                        + "</td>")
-                            .collect(Collectors.joining())
-                        + "</tr>")
-            .collect(Collectors.joining())
-        + "</table>";
-  }
-
-  /** Escaped for XML, and without the signs that the built-in fonts lack. */
-  private static String text(String raw) {
-    String known =
-        raw.replace("degC", "°C")
-            .codePoints()
-            .map(c -> c == 0x2009 || c == 0x202F ? ' ' : c)
-            .filter(c -> c >= 0x20 && c < 0xD800)
-            .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
-            .toString();
-    return HtmlUtils.htmlEscapeDecimal(known);
   }
 }

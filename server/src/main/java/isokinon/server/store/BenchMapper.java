@@ -45,6 +45,19 @@ public interface BenchMapper {
   Optional<EventRow> byKey(String key);
 
   @Insert(
+      "insert into step_time values (#{rebuild}, #{sheetId}, #{step}, #{building}, #{minutes},"
+          + " #{recordedAt})")
+  void addStepTime(StepTimeRow time);
+
+  /** Medians over the rebuilds that were closed before {@code before}. */
+  @Select(
+      "select step, building, median(minutes) as minutes, cast(count(*) as int) as jobs"
+          + " from step_time where sheet_id = #{sheetId} and recorded_at < #{before}"
+          + " group by step, building")
+  List<StepMedianRow> stepMedians(
+      @Param("sheetId") String sheetId, @Param("before") OffsetDateTime before);
+
+  @Insert(
       "insert into bench_event values (#{rebuild}, #{seq}, #{actKey}, #{at}, #{who}, #{lead},"
           + " #{kind}, #{step}, #{subject}, #{pass}, #{fastener}, #{reading}, #{unit}, #{text},"
           + " #{items})")

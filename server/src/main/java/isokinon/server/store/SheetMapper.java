@@ -20,6 +20,9 @@ public interface SheetMapper {
   @Select("select * from sheet where id = #{id} and revision = #{revision}")
   Optional<SheetRow> at(@Param("id") String id, @Param("revision") int revision);
 
+  @Select("select * from sheet where id = #{id} order by revision desc")
+  List<SheetRow> revisionsOf(String id);
+
   @Insert("insert into sheet values (#{id}, #{revision}, #{source}, #{storedAt})")
   void add(SheetRow sheet);
 }

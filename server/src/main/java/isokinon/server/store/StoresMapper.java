@@ -23,6 +23,12 @@ public interface StoresMapper {
   @Update("update lot set quantity = quantity - 1 where id = #{id} and quantity > 0")
   int takeOne(String id);
 
+  @Select("select * from offer where sheet_id = #{sheetId} order by id")
+  List<OfferRow> offers(String sheetId);
+
+  @Insert("insert into offer values (#{sheetId}, #{id}, #{price}, #{leadDays})")
+  void addOffer(OfferRow offer);
+
   @Select("select * from wrench order by max_nm")
   List<WrenchRow> wrenches();
 

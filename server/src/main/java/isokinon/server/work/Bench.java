@@ -1,10 +1,12 @@
 package isokinon.server.work;
 
+import isokinon.core.plan.LearnedMinutes;
 import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Refusal;
+import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
@@ -17,12 +19,17 @@ import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
 import isokinon.server.store.RunRow;
+import isokinon.server.store.StepMedianRow;
+import isokinon.server.store.StepTimeRow;
 import isokinon.server.store.StoresMapper;
+import isokinon.server.work.BenchView.WaysView;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,6 +50,7 @@ public class Bench {
   private final Sheets sheets;
   private final People people;
   private final BenchViewer viewer;
+  private final ShelfLives shelf;
   private final Clock clock;
 
   Bench(
@@ -52,6 +60,7 @@ public class Bench {
       Sheets sheets,
       People people,
       BenchViewer viewer,
+      ShelfLives shelf,
       Clock clock) {
     this.store = store;
     this.pumps = pumps;
@@ -59,6 +68,7 @@ public class Bench {
     this.sheets = sheets;
     this.people = people;
     this.viewer = viewer;
+    this.shelf = shelf;
     this.clock = clock;
   }
 
@@ -66,7 +76,8 @@ public class Bench {
   public record Job(RebuildRow row, PumpRow pump, Rebuild rebuild) {}
 
   /** A rebuild on the list of those running. */
-  public record Running(long id, String pump, String stage, String reason, String openedAt) {}
+  public record Running(
+      long id, String pump, String stage, String reason, String openedAt, String state) {}
 
   /**
    * Opens a rebuild of a pump, or gives the one that is open already.
@@ -118,7 +129,8 @@ public class Bench {
                     j.row().pump(),
                     j.rebuild().stage().title(),
                     j.row().reason(),
-                    j.row().openedAt().toString()))
+                    j.row().openedAt().toString(),
+                    StateTag.of(j.rebuild())))
         .toList();
   }
 
@@ -135,11 +147,49 @@ public class Bench {
   }
 
   private Job replay(RebuildRow row) {
-    Sheet sheet = sheets.at(row.sheetId(), row.sheetRevision());
+    Sheet sheet =
+        LearnedMinutes.applied(
+            sheets.at(row.sheetId(), row.sheetRevision()), recorded(row.sheetId(), row.openedAt()));
     List<BenchEvent> events = store.events(row.id()).stream().map(Bench::event).toList();
     PumpRow pump = pumps.byTag(row.pump()).orElseThrow();
     Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
     return new Job(row, pump, Rebuild.replay(sheet, fitted, events));
+  }
+
+  /** Minutes this shop recorded of a sheet's steps before {@code before}. */
+  private Map<String, LearnedMinutes.Recorded> recorded(String sheetId, OffsetDateTime before) {
+    Map<String, LearnedMinutes.Recorded> recorded = new HashMap<>();
+    for (StepMedianRow r : store.stepMedians(sheetId, before)) {
+      recorded.merge(
+          r.step(),
+          r.building()
+              ? new LearnedMinutes.Recorded(0, 0, r.minutes(), r.jobs())
+              : new LearnedMinutes.Recorded(r.minutes(), r.jobs(), 0, 0),
+          LearnedMinutes.Recorded::with);
+    }
+    return recorded;
+  }
+
+  /**
+   * What taking in would lead to: the ways in beside each other, and what each way of each school
+   * costs.
+   *
+   * @param items what the take-in would hold, as an act's items
+   * @throws Refused where the items name what the sheet does not know
+   */
+  public WaysView ways(long id, List<String> items) {
+    Job job = job(id);
+    Rebuild rebuild = job.rebuild();
+    if (rebuild.stage() != Stage.TAKE_IN) {
+      return viewer.ways(rebuild);
+    }
+    Act act = Act.of(Act.Kind.TAKEN_IN, "", "").saying("asked").with(items);
+    Optional<Refusal> refusal = rebuild.refuse(act, false);
+    if (refusal.isPresent()) {
+      throw Refused.of(422, refusal.get().path(), refusal.get().message());
+    }
+    return viewer.ways(
+        rebuild.and(new BenchEvent(rebuild.seq() + 1, clock.instant(), "", false, act)));
   }
 
   /**
@@ -280,7 +330,7 @@ public class Bench {
               if (lot.quantity() < 1) {
                 return Optional.of(new Refusal("lot", "Lot " + lot.id() + " is used up."));
               }
-              ShelfLife.Standing standing = viewer.shelfLife(lot).on(LocalDate.now(clock));
+              ShelfLife.Standing standing = shelf.of(lot).on(LocalDate.now(clock));
               if (standing == ShelfLife.Standing.OVER_AGE) {
                 return Optional.of(
                     new Refusal(
@@ -302,6 +352,18 @@ public class Bench {
   private void close(Job job, OffsetDateTime now) {
     store.close(job.row().id(), now);
     Rebuild rebuild = job.rebuild();
+    rebuild
+        .stepTimes()
+        .forEach(
+            t ->
+                store.addStepTime(
+                    new StepTimeRow(
+                        job.row().id(),
+                        job.row().sheetId(),
+                        t.step(),
+                        t.building(),
+                        t.minutes(),
+                        now)));
     rebuild.renewing().stream()
         .flatMap(p -> rebuild.lot(p).stream())
         .distinct()

@@ -25,7 +25,10 @@ public record BenchView(
     HandBackView handBack,
     PlanView plan,
     List<LogLine> log,
-    Optional<String> lastStep) {
+    Optional<String> lastStep,
+    WaysView ways,
+    String state,
+    Optional<PauseView> pause) {
 
   /** The pump and its duty in two lines. */
   public record PumpHead(String tag, String duty, String fitted, String series, String family) {}
@@ -41,7 +44,7 @@ public record BenchView(
 
   /** One centre line. */
   public record RailLine(
-      String id, int axes, String note, boolean mirrored, List<RailPart> parts) {}
+      String id, int axes, String note, boolean mirrored, String view, List<RailPart> parts) {}
 
   /** A part as drawn: where it is, what is known of it. */
   public record RailPart(
@@ -54,6 +57,7 @@ public record BenchView(
       String facing,
       String faces,
       String toward,
+      double angle,
       List<String> care,
       String where,
       String state,
@@ -78,7 +82,21 @@ public record BenchView(
       List<String> parts,
       List<CheckView> checks,
       Optional<TorqueView> torque,
-      String missing) {}
+      String missing,
+      List<Pin> pinned,
+      List<RailPart> beside,
+      List<PlaceView> places,
+      String power) {}
+
+  /** A caution that stays in sight: the mark drawn beside it and what it says. */
+  public record Pin(String mark, String say) {}
+
+  /** A place for a matched part, the piece put there, and those on the tray that look alike. */
+  public record PlaceView(
+      String place, String name, Optional<String> placed, List<Piece> candidates) {}
+
+  /** A piece on the tray. */
+  public record Piece(String id, String name) {}
 
   /** A check of the step and its answer. */
   public record CheckView(
@@ -89,6 +107,7 @@ public record BenchView(
       Optional<Double> min,
       Optional<Double> max,
       boolean hold,
+      String about,
       boolean answered,
       boolean passed,
       Optional<Double> value,
@@ -141,7 +160,15 @@ public record BenchView(
 
   /** A part on the tray. */
   public record TrayItem(
-      String part, String name, String glyph, int count, String state, String word) {}
+      String part,
+      String name,
+      String glyph,
+      int count,
+      String side,
+      boolean matched,
+      List<String> care,
+      String state,
+      String word) {}
 
   /** An energy or confirmation of the make-safe gate. */
   public record Gate(
@@ -188,7 +215,38 @@ public record BenchView(
   public record LimitView(String measure, String name, String unit, double watch, double renew) {}
 
   /** What goes back in. */
-  public record DecideView(List<RoleChoice> roles, List<RenewItem> parts, List<LotView> lots) {}
+  public record DecideView(
+      List<RoleChoice> roles,
+      List<RenewItem> parts,
+      List<LotView> lots,
+      Optional<CoverView> cover) {}
+
+  /**
+   * The cheapest way to have what is renewed.
+   *
+   * @param onHand parts that lie on the shelf in date
+   * @param buy what is bought, dearest first
+   * @param cost pounds
+   * @param leftOver what was bought beyond the need
+   * @param overAge lots that lie there and may not be fitted
+   * @param arrivesInDays days until the last of it is on the shelf
+   * @param optimal whether nothing cheaper covers the need
+   * @param quicker what would be there sooner for more money, as a sentence; empty where nothing
+   * @param missing parts nobody offers
+   */
+  public record CoverView(
+      List<String> onHand,
+      List<BuyLine> buy,
+      double cost,
+      List<String> leftOver,
+      List<String> overAge,
+      int arrivesInDays,
+      boolean optimal,
+      String quicker,
+      List<String> missing) {}
+
+  /** So many of one kit or single part. */
+  public record BuyLine(String id, String title, int count, double price, int leadDays) {}
 
   /** A role to choose a material for. */
   public record RoleChoice(String role, String fitted, Optional<String> chosen) {}
@@ -238,7 +296,8 @@ public record BenchView(
       List<String> watched,
       List<String> retorques,
       List<JointLine> joints,
-      String nextDue) {}
+      String nextDue,
+      List<String> retired) {}
 
   /** A joint that was tightened: what was asked, and every reading of every fastener in order. */
   public record JointLine(String step, String asked, String readings) {}
@@ -254,6 +313,33 @@ public record BenchView(
       List<String> tools,
       List<String> lubricants,
       boolean optimal) {}
+
+  /** What is asked comes to: the plan, what it renews, the ways in, and the schools of the job. */
+  public record WaysView(
+      PlanView plan, List<RenewLine> renew, List<RouteView> routes, List<SchoolView> schools) {}
+
+  /** A part that is renewed and why. */
+  public record RenewLine(String part, String name, int count, String because) {}
+
+  /** A way in, the steps to avoid for it, and whether the plan goes it. */
+  public record RouteView(
+      String title, double minutes, List<String> steps, List<String> avoid, boolean followed) {}
+
+  /** A question good technicians answer differently. */
+  public record SchoolView(String id, String ask, List<WayView> ways) {}
+
+  /** An answer: whether it is the standard one, whether the job follows it, and what it costs. */
+  public record WayView(
+      String id,
+      String title,
+      String say,
+      boolean standard,
+      boolean followed,
+      double minutes,
+      int parts) {}
+
+  /** Since when a job rests, and why. */
+  public record PauseView(String who, String at, String waitsFor, String note) {}
 
   /** A line of the record. */
   public record LogLine(long seq, String at, String who, String say) {}

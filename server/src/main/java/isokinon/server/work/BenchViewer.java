@@ -1,6 +1,5 @@
 package isokinon.server.work;
 
-import isokinon.core.material.Material;
 import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
@@ -8,6 +7,7 @@ import isokinon.core.rebuild.Stage;
 import isokinon.core.rebuild.TorqueRound;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
+import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.shelf.ShelfLife;
 import isokinon.server.store.ExposureRow;
@@ -26,6 +26,7 @@ import isokinon.server.work.BenchView.LimitView;
 import isokinon.server.work.BenchView.LogLine;
 import isokinon.server.work.BenchView.LotView;
 import isokinon.server.work.BenchView.NextStep;
+import isokinon.server.work.BenchView.PauseView;
 import isokinon.server.work.BenchView.PlanView;
 import isokinon.server.work.BenchView.ProofView;
 import isokinon.server.work.BenchView.PumpHead;
@@ -34,6 +35,7 @@ import isokinon.server.work.BenchView.RoleChoice;
 import isokinon.server.work.BenchView.SheetHead;
 import isokinon.server.work.BenchView.StageMark;
 import isokinon.server.work.BenchView.TrayItem;
+import isokinon.server.work.BenchView.WaysView;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -61,18 +63,32 @@ public class BenchViewer {
       DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.UK);
   private static final int STEPS_AHEAD = 4;
 
+  /** Before the take-in there is no plan. */
+  static final PlanView NO_PLAN =
+      new PlanView(List.of(), List.of(), 0, 0, 0, 0, List.of(), List.of(), true);
+
   private final PumpMapper pumps;
   private final StoresMapper stores;
   private final ShopLibrary library;
   private final StepViewer steps;
+  private final ShelfLives shelf;
+  private final Covers covers;
   private final Clock clock;
 
   BenchViewer(
-      PumpMapper pumps, StoresMapper stores, ShopLibrary library, StepViewer steps, Clock clock) {
+      PumpMapper pumps,
+      StoresMapper stores,
+      ShopLibrary library,
+      StepViewer steps,
+      ShelfLives shelf,
+      Covers covers,
+      Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
     this.library = library;
     this.steps = steps;
+    this.shelf = shelf;
+    this.covers = covers;
     this.clock = clock;
   }
 
@@ -101,10 +117,25 @@ public class BenchViewer {
         decide(pump, rebuild),
         sheet.proof().stream().map(t -> proof(rebuild, t)).toList(),
         handBack(row, pump, rebuild),
-        plan.map(BenchViewer::plan)
-            .orElse(new PlanView(List.of(), List.of(), 0, 0, 0, 0, List.of(), List.of(), true)),
+        plan.map(BenchViewer::plan).orElse(NO_PLAN),
         rebuild.events().stream().map(e -> logLine(sheet, e)).toList(),
-        lastStep(rebuild));
+        lastStep(rebuild),
+        rebuild.stripped().isEmpty() ? WaysViewer.of(rebuild) : WaysViewer.NONE,
+        StateTag.of(rebuild),
+        rebuild
+            .pause()
+            .map(
+                e ->
+                    new PauseView(
+                        e.who(),
+                        RECORD_TIME.format(e.at().atZone(zone())),
+                        e.act().subject(),
+                        e.act().text())));
+  }
+
+  /** What the ways in and the schools of a rebuild cost. */
+  WaysView ways(Rebuild rebuild) {
+    return WaysViewer.of(rebuild);
   }
 
   private static PumpHead head(PumpRow pump, Rebuild rebuild) {
@@ -178,7 +209,15 @@ public class BenchViewer {
             p -> {
               RailViewer.Known known = RailViewer.known(p, rebuild);
               return new TrayItem(
-                  p.id(), p.name(), p.glyph(), p.count(), known.state(), known.word());
+                  p.id(),
+                  p.name(),
+                  p.glyph(),
+                  p.count(),
+                  p.place().map(Part.Place::side).orElse(""),
+                  p.matched(),
+                  p.care().stream().map(Part.Care::code).sorted().toList(),
+                  known.state(),
+                  known.word());
             })
         .toList();
   }
@@ -307,18 +346,22 @@ public class BenchViewer {
                         rebuild.lot(r.part())))
             .toList();
     List<LotView> lots = stores.lots(sheet.id()).stream().map(l -> lot(sheet, l)).toList();
-    return new DecideView(roles, parts, lots);
+    boolean deciding = rebuild.stage() == Stage.INSPECT || rebuild.stage() == Stage.DECIDE;
+    return new DecideView(
+        roles, parts, lots, deciding ? Optional.of(covers.of(rebuild)) : Optional.empty());
   }
 
   private static String fittedMaterial(PumpRow pump, Rebuild rebuild, String role) {
+    boolean oneKit = pump.role().equals("diaphragm");
     return switch (role) {
       case "body", "seat", "plate" -> pump.bodyMaterial();
-      default -> rebuild.fitted().material();
+      case "ball", "o-ring", "backup" -> oneKit ? rebuild.fitted().material() : "";
+      default -> role.equals(pump.role()) ? rebuild.fitted().material() : "";
     };
   }
 
   private LotView lot(Sheet sheet, LotRow lot) {
-    ShelfLife life = shelfLife(lot);
+    ShelfLife life = shelf.of(lot);
     LocalDate today = LocalDate.now(clock);
     ShelfLife.Standing standing = lot.quantity() < 1 ? ShelfLife.Standing.OVER_AGE : life.on(today);
     String says =
@@ -351,17 +394,6 @@ public class BenchViewer {
             .filter(k -> k.id().equals(lot.kit()))
             .flatMap(k -> k.parts().keySet().stream())
             .toList());
-  }
-
-  /** Until when a lot may be fitted. */
-  ShelfLife shelfLife(LotRow lot) {
-    return ShelfLife.of(
-        library
-            .materials()
-            .material(lot.material())
-            .map(Material::shelf)
-            .orElse(ShelfLife.Group.MAKER),
-        lot.cured());
   }
 
   private static ProofView proof(Rebuild rebuild, Sheet.ProofTest t) {
@@ -400,10 +432,28 @@ public class BenchViewer {
                         + " h, cold and unpressurised")
             .toList(),
         rebuild.built().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
-        "at "
-            + Words.plain(row.hoursThen() + pump.intervalHours())
-            + " h, about "
-            + Words.day(back.plusDays(days)));
+        rebuild.has(School.Effect.UNTIL_TEAR)
+            ? "when it tears; the kit lies ready"
+            : "at "
+                + Words.plain(row.hoursThen() + pump.intervalHours())
+                + " h, about "
+                + Words.day(back.plusDays(days)),
+        retired(rebuild));
+  }
+
+  /** Parts that came out though nothing was found on them, and what becomes of them. */
+  private static List<String> retired(Rebuild rebuild) {
+    boolean scrap = rebuild.has(School.Effect.SCRAP_ALL);
+    return rebuild.renewing().stream()
+        .flatMap(p -> rebuild.sheet().part(p).stream())
+        .filter(p -> !rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.RENEW)))
+        .map(
+            p ->
+                p.name()
+                    + (p.oneTime()
+                        ? ": one-time, scrapped"
+                        : scrap ? ": scrapped" : ": kept with a tag, sound, its hours on it"))
+        .toList();
   }
 
   private static Optional<JointLine> joint(Rebuild rebuild, String step) {
@@ -437,7 +487,7 @@ public class BenchViewer {
         + f.acceptedBecause().map(why -> ", accepted: " + why).orElse("");
   }
 
-  private static PlanView plan(Plan p) {
+  static PlanView plan(Plan p) {
     return new PlanView(
         p.strip(),
         p.build(),

@@ -1,5 +1,7 @@
 package isokinon.server.work;
 
+import isokinon.core.kit.KitCover;
+import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRefused;
@@ -18,6 +20,7 @@ import isokinon.core.wetend.Rating;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -41,7 +44,7 @@ public class Compute {
   public Plan plan(Optional<String> sheetJson, Optional<String> sheetId, PlanRequest request) {
     Sheet sheet = sheetJson.map(Compute::read).orElseGet(() -> stored(sheetId));
     try {
-      return new Planner().plan(sheet, request);
+      return new Planner().plan(sheet.by(List.of()), request);
     } catch (PlanRefused e) {
       throw new Refused(
           400, e.reasons().stream().map(r -> new Refused.Fault(r.path(), r.message())).toList());
@@ -71,6 +74,55 @@ public class Compute {
     return sheets
         .find(wanted)
         .orElseThrow(() -> Refused.of(400, "sheetId", "No sheet is called " + wanted + "."));
+  }
+
+  /** Most kits and single parts of one question, and most of one part: the cover stays quick. */
+  private static final int MOST_OFFERS = 200;
+
+  private static final int MOST_OF_A_PART = 10_000;
+
+  /** A kit or single part of a question. */
+  public Offer offer(String at, String id, double price, Map<String, Integer> parts) {
+    parts.forEach((part, count) -> checkedCount(at + ".parts." + part, count, 1));
+    try {
+      return new Offer(id, price, parts);
+    } catch (IllegalArgumentException e) {
+      throw Refused.of(400, at, e.getMessage());
+    }
+  }
+
+  /**
+   * The cheapest cover of {@code need}.
+   *
+   * @throws Refused 422 naming the parts nobody offers; 400 where a number is none
+   */
+  public KitCover.Cover kitCover(
+      Map<String, Integer> need, List<Offer> offers, Map<String, Integer> onHand) {
+    need.forEach((part, count) -> checkedCount("need." + part, count, 0));
+    onHand.forEach((part, count) -> checkedCount("onHand." + part, count, 0));
+    if (offers.size() > MOST_OFFERS || need.size() > MOST_OFFERS) {
+      throw Refused.of(
+          400, "need", "At most " + MOST_OFFERS + " parts and " + MOST_OFFERS + " offers.");
+    }
+    try {
+      return KitCover.cheapest(need, offers, onHand);
+    } catch (KitCover.Uncoverable e) {
+      throw new Refused(
+          422,
+          e.parts().stream()
+              .map(
+                  p ->
+                      new Refused.Fault(
+                          "need." + p, "Neither a kit nor a single part brings " + p + "."))
+              .toList());
+    }
+  }
+
+  private static void checkedCount(String at, Integer count, int least) {
+    if (count == null || count < least || count > MOST_OF_A_PART) {
+      throw Refused.of(
+          400, at, "A whole number from " + least + " to " + MOST_OF_A_PART + " is wanted.");
+    }
   }
 
   /** Tightening order and passes. */

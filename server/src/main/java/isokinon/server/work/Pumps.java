@@ -2,6 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.store.BenchMapper;
 import isokinon.server.store.ExposureRow;
@@ -133,7 +134,7 @@ public class Pumps {
         s.title(),
         s.revision(),
         s.parts().stream()
-            .filter(p -> p.renew() == isokinon.core.sheet.Part.Renew.INSPECT)
+            .filter(p -> p.renew() != Part.Renew.KEEP)
             .filter(p -> p.onlyFor().isEmpty() || p.onlyFor().contains(pump.material()))
             .map(
                 p ->

@@ -19,6 +19,8 @@ import java.util.Set;
 /** The stack drawing as data: which part stands where, on the pump, in the hand or on the tray. */
 final class RailViewer {
 
+  private static final Part.Place NOWHERE = new Part.Place("", 0, "", "", Part.Toward.IN, 0);
+
   private RailViewer() {}
 
   /** What is known of a part: its state shape, a word and a second word. */
@@ -51,6 +53,7 @@ final class RailViewer {
                               l.axes(),
                               l.note(),
                               l.mirrored(),
+                              l.view().code(),
                               parts(rebuild, l, inHand, off)))
                   .toList()));
     }
@@ -65,27 +68,33 @@ final class RailViewer {
         .sorted(Comparator.comparingDouble(p -> p.place().orElseThrow().at()))
         .map(
             p -> {
-              Part.Place place = p.place().orElseThrow();
-              Known known = known(p, rebuild);
               String where =
                   inHand.contains(p.id()) ? "in-hand" : off.contains(p.id()) ? "off" : "in-place";
-              return new RailPart(
-                  p.id(),
-                  p.name(),
-                  p.glyph(),
-                  place.at(),
-                  place.side(),
-                  p.count(),
-                  p.facing(),
-                  place.faces(),
-                  place.toward().code(),
-                  p.care().stream().map(Part.Care::code).sorted().toList(),
-                  where,
-                  known.state(),
-                  known.word(),
-                  known.subWord());
+              return part(p, rebuild, where);
             })
         .toList();
+  }
+
+  /** One part as it is drawn, standing {@code where}. */
+  static RailPart part(Part p, Rebuild rebuild, String where) {
+    Part.Place place = p.place().orElse(NOWHERE);
+    Known known = known(p, rebuild);
+    return new RailPart(
+        p.id(),
+        p.name(),
+        p.glyph(),
+        place.at(),
+        place.side(),
+        p.count(),
+        p.facing(),
+        place.faces(),
+        place.toward().code(),
+        place.angle(),
+        p.care().stream().map(Part.Care::code).sorted().toList(),
+        where,
+        known.state(),
+        known.word(),
+        known.subWord());
   }
 
   private static Set<String> inHand(Rebuild rebuild) {

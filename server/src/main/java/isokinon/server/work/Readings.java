@@ -44,7 +44,17 @@ final class Readings {
           Map.entry("ml", MetricPrefix.MILLI(Units.LITRE)),
           Map.entry("ph", AbstractUnit.ONE),
           Map.entry("shorea", AbstractUnit.ONE.alternate("ShoreA")),
-          Map.entry("v", Units.VOLT));
+          Map.entry("v", Units.VOLT),
+          Map.entry("a", Units.AMPERE),
+          Map.entry("ma", MetricPrefix.MILLI(Units.AMPERE)),
+          Map.entry("ohm", Units.OHM),
+          Map.entry("k", Units.KELVIN),
+          Map.entry("mbar", BAR.divide(1_000)),
+          Map.entry("m3/h", Units.CUBIC_METRE.divide(Units.HOUR)),
+          Map.entry("l/min", Units.LITRE.divide(Units.MINUTE)),
+          Map.entry("l/h", Units.LITRE.divide(Units.HOUR)),
+          Map.entry("mm/s", MetricPrefix.MILLI(Units.METRE).divide(Units.SECOND)),
+          Map.entry("1/min", AbstractUnit.ONE.divide(Units.MINUTE)));
 
   private Readings() {}
 

@@ -1,10 +1,12 @@
 package isokinon.server.work;
 
 import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
+import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -55,9 +57,32 @@ public final class Records {
           Words.sentence(
                   Words.words(act.subject().toLowerCase(java.util.Locale.ROOT).replace('_', '-')))
               + " finished";
+      case WAY_CHOSEN -> way(sheet, act);
+      case PLACED ->
+          act.items().stream().map(i -> MatchedParts.name(sheet, i)).findFirst().orElse("")
+              + " put back in the place of "
+              + MatchedParts.name(sheet, act.subject());
+      case PAUSED -> "rests, waiting for " + act.subject() + after(": ", act.text());
+      case RESUMED -> "taken up again" + after(": ", act.text());
       case NOTED -> "note: " + act.text();
       case HANDED_BACK -> "handed back" + after(": ", act.text());
     };
+  }
+
+  private static String way(Sheet sheet, Act act) {
+    return sheet.allSchools().stream()
+        .filter(s -> s.id().equals(act.subject()))
+        .findFirst()
+        .map(
+            s ->
+                s.ask()
+                    + ": "
+                    + act.items().stream()
+                        .flatMap(w -> s.way(w).stream())
+                        .map(School.Way::title)
+                        .findFirst()
+                        .orElse(""))
+        .orElse(act.subject());
   }
 
   /** The sentence of a step, as built where it has no strip twin. */

@@ -1,6 +1,7 @@
 package isokinon.server.work;
 
 import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Stage;
 import isokinon.core.rebuild.TorqueRound;
@@ -13,6 +14,9 @@ import isokinon.core.torque.TorqueReading;
 import isokinon.server.work.BenchView.CheckView;
 import isokinon.server.work.BenchView.FastenerView;
 import isokinon.server.work.BenchView.PassView;
+import isokinon.server.work.BenchView.Piece;
+import isokinon.server.work.BenchView.PlaceView;
+import isokinon.server.work.BenchView.RailPart;
 import isokinon.server.work.BenchView.Read;
 import isokinon.server.work.BenchView.StepView;
 import isokinon.server.work.BenchView.TorqueView;
@@ -47,6 +51,7 @@ class StepViewer {
             .flatMap(s -> s.frees().stream())
             .flatMap(p -> rebuild.sheet().part(p).stream())
             .toList();
+    List<PlaceView> places = places(rebuild, id, stripping);
     List<CheckView> checks = rebuild.checks(id).stream().map(c -> check(rebuild, id, c)).toList();
     Optional<TorqueView> torque =
         stripping
@@ -76,6 +81,7 @@ class StepViewer {
                 .toList(),
         how.cautions().stream()
             .filter(c -> c.when().shown(stripping))
+            .filter(c -> c.holdsFor(stripping ? rebuild.fitted().material() : rebuild.goesIn()))
             .map(Handling.Caution::say)
             .toList(),
         stripping
@@ -84,11 +90,49 @@ class StepViewer {
         parts.stream().map(Part::id).toList(),
         checks,
         torque,
-        missing(checks, torque));
+        missing(checks, torque, places),
+        Pins.of(rebuild, how, parts),
+        beside(rebuild, id, stripping),
+        places,
+        how.power());
   }
 
-  private static String missing(List<CheckView> checks, Optional<TorqueView> torque) {
+  /** Parts of a press-up, in their order along the axis. */
+  private static List<RailPart> beside(Rebuild rebuild, String id, boolean stripping) {
+    return stripping
+        ? List.of()
+        : rebuild.sheet().buildOnlyStep(id).stream()
+            .flatMap(b -> b.beside().stream())
+            .flatMap(p -> rebuild.sheet().part(p).stream())
+            .filter(rebuild::present)
+            .map(p -> RailViewer.part(p, rebuild, "in-place"))
+            .toList();
+  }
+
+  private static List<PlaceView> places(Rebuild rebuild, String id, boolean stripping) {
+    return stripping
+        ? List.of()
+        : MatchedParts.toPlace(rebuild, id).stream()
+            .map(
+                place ->
+                    new PlaceView(
+                        place,
+                        MatchedParts.name(rebuild.sheet(), place),
+                        Optional.ofNullable(rebuild.placed().get(place))
+                            .map(p -> MatchedParts.name(rebuild.sheet(), p)),
+                        MatchedParts.candidates(rebuild, place).stream()
+                            .map(p -> new Piece(p, MatchedParts.name(rebuild.sheet(), p)))
+                            .toList()))
+            .toList();
+  }
+
+  private static String missing(
+      List<CheckView> checks, Optional<TorqueView> torque, List<PlaceView> places) {
     List<String> missing = new ArrayList<>();
+    places.stream()
+        .filter(p -> p.placed().isEmpty())
+        .findFirst()
+        .ifPresent(p -> missing.add(p.name() + " to its place"));
     long open = checks.stream().filter(c -> !c.answered() || !c.passed()).count();
     torque.map(TorqueView::missing).filter(m -> !m.isEmpty()).ifPresent(missing::add);
     if (open > 0) {
@@ -142,6 +186,7 @@ class StepViewer {
         c.min(),
         c.max(),
         c.hold(),
+        c.about().name().toLowerCase(Locale.ROOT),
         answer.isPresent(),
         passed,
         value,

@@ -96,7 +96,7 @@ public class WetEnds {
   private final StoresMapper stores;
   private final Sheets sheets;
   private final ShopLibrary library;
-  private final BenchViewer viewer;
+  private final ShelfLives shelf;
   private final Clock clock;
 
   WetEnds(
@@ -105,14 +105,14 @@ public class WetEnds {
       StoresMapper stores,
       Sheets sheets,
       ShopLibrary library,
-      BenchViewer viewer,
+      ShelfLives shelf,
       Clock clock) {
     this.pumps = pumps;
     this.store = store;
     this.stores = stores;
     this.sheets = sheets;
     this.library = library;
-    this.viewer = viewer;
+    this.shelf = shelf;
     this.clock = clock;
   }
 
@@ -284,7 +284,7 @@ public class WetEnds {
   }
 
   private String standing(LotRow lot) {
-    return switch (viewer.shelfLife(lot).on(LocalDate.now(clock))) {
+    return switch (shelf.of(lot).on(LocalDate.now(clock))) {
       case IN_DATE -> "in date";
       case NEEDS_INSPECTION -> "inspect before use";
       case OVER_AGE -> "over-age";

@@ -80,6 +80,7 @@ class BenchRecordingTest {
           sheets,
           people,
           viewer,
+          mock(ShelfLives.class),
           Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC));
 
   @BeforeEach

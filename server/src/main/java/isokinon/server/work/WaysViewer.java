@@ -1,0 +1,92 @@
+package isokinon.server.work;
+
+import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.plan.RouteOption;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.School;
+import isokinon.core.sheet.Sheet;
+import isokinon.server.work.BenchView.RenewLine;
+import isokinon.server.work.BenchView.RouteView;
+import isokinon.server.work.BenchView.SchoolView;
+import isokinon.server.work.BenchView.WayView;
+import isokinon.server.work.BenchView.WaysView;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** The ways in beside each other, and what each way of each school costs this job. */
+final class WaysViewer {
+
+  /** Before anything is asked. */
+  static final WaysView NONE = new WaysView(BenchViewer.NO_PLAN, List.of(), List.of(), List.of());
+
+  private WaysViewer() {}
+
+  static WaysView of(Rebuild rebuild) {
+    if (rebuild.plan().isEmpty()) {
+      return NONE;
+    }
+    Plan plan = rebuild.plan().get();
+    PlanRequest asked = rebuild.asked();
+    Set<String> going = Set.copyOf(rebuild.route());
+    List<RouteOption> routes =
+        new Planner()
+            .routes(rebuild.sheet(), new PlanRequest(asked.renew(), asked.inspect(), List.of()));
+    Map<School, School.Way> followed = rebuild.ways();
+    return new WaysView(
+        BenchViewer.plan(plan),
+        plan.renew().stream()
+            .map(
+                r ->
+                    new RenewLine(
+                        r.part(), Records.part(rebuild.sheet(), r.part()), r.count(), r.because()))
+            .toList(),
+        routes.stream()
+            .map(
+                r ->
+                    new RouteView(
+                        r.title(),
+                        r.minutes(),
+                        r.steps().stream()
+                            .flatMap(s -> rebuild.sheet().step(s).stream())
+                            .map(s -> s.strip())
+                            .toList(),
+                        r.avoid(),
+                        Set.copyOf(r.steps()).equals(going)))
+            .toList(),
+        followed.keySet().stream().map(s -> school(rebuild, asked, s, followed)).toList());
+  }
+
+  private static SchoolView school(
+      Rebuild rebuild, PlanRequest asked, School school, Map<School, School.Way> followed) {
+    List<WayView> ways = new ArrayList<>();
+    for (School.Way way : school.ways()) {
+      List<String> chosen = new ArrayList<>();
+      followed.forEach((s, w) -> chosen.add(s.equals(school) ? way.id() : w.id()));
+      Sheet sheet = rebuild.written().by(chosen);
+      Plan plan =
+          new Planner()
+              .plan(
+                  sheet,
+                  new PlanRequest(
+                      asked.renew(),
+                      asked.inspect(),
+                      List.of(),
+                      asked.avoid(),
+                      rebuild.written().has(School.Effect.KIT_CONTENTS, chosen)));
+      ways.add(
+          new WayView(
+              way.id(),
+              way.title(),
+              way.say(),
+              way.standard(),
+              way.equals(followed.get(school)),
+              plan.minutes() + plan.buildOnlyMinutes(),
+              plan.renew().stream().mapToInt(Plan.Renewal::count).sum()));
+    }
+    return new SchoolView(school.id(), school.ask(), ways);
+  }
+}

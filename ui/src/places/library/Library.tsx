@@ -1,0 +1,118 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useRef } from "react";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import type { Imported, Listed } from "../../api/types";
+import { PumpKind } from "../../drawing/PumpKind";
+import { Failed, Loading, Sentence } from "../../parts/States";
+
+const FAMILIES: Record<string, string> = {
+  "air-diaphragm": "Air-operated double-diaphragm",
+  "linear-diaphragm": "Linear-motor diaphragm",
+  "oil-diaphragm": "Oil-backed diaphragm",
+  peristaltic: "Peristaltic",
+  "progressing-cavity": "Progressing cavity",
+  "magnetic-drive": "Magnetic drive",
+  "rotary-lobe": "Rotary lobe",
+  "mixer-drive": "Mixer drives",
+};
+
+/** The shop's sheets by family, and the ways to bring more in or take them out. */
+export function Library() {
+  const sheets = useQuery({ queryKey: ["sheets"], queryFn: api.sheets });
+  if (sheets.error && !sheets.data) return <Failed error={sheets.error} what="the library" />;
+  if (!sheets.data) return <Loading what="the library" />;
+  const families = [...new Set(sheets.data.map((s) => s.family))];
+  return (
+    <main className="px-5 pt-3 pb-10">
+      <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
+        <div>
+          <h1 className="text-[31px] leading-9 font-[680]">Assembly sheets</h1>
+          <p className="text-[15px] text-soft">
+            One construction, one sheet: parts, steps, torques, checks. A job keeps the revision it began with.
+          </p>
+        </div>
+        <Bring />
+      </div>
+      {families.map((f) => (
+        <section key={f} aria-label={FAMILIES[f] ?? f}>
+          <h2 className="head flex items-center gap-3 border-b border-ink pt-4 pb-1">
+            <PumpKind family={f} />
+            {FAMILIES[f] ?? f}
+          </h2>
+          <ul className="grid grid-cols-2 gap-x-8 max-[900px]:grid-cols-1">
+            {sheets.data
+              .filter((s) => s.family === f)
+              .map((s) => (
+                <Sheet key={s.id} sheet={s} />
+              ))}
+          </ul>
+        </section>
+      ))}
+    </main>
+  );
+}
+
+function Sheet({ sheet: s }: { sheet: Listed }) {
+  return (
+    <li className="border-b border-line2">
+      <Link to={`/library/${s.id}`} className="flex min-h-[52px] items-center gap-4 hover:bg-card">
+        <span className="min-w-0 flex-1">
+          <b className="block truncate text-[16px] font-[640]">{s.title}</b>
+          <span className="m block truncate text-[12.5px] text-muted">{s.id}</span>
+        </span>
+        <span className="m text-[13.5px] whitespace-nowrap text-soft">
+          {s.parts} parts, {s.steps} steps, rev {s.revision}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** A zip of sheets in or out, one sheet in. */
+function Bring() {
+  const files = useRef<HTMLInputElement>(null);
+  const cache = useQueryClient();
+  const bring = useMutation({
+    mutationFn: async (file: File): Promise<Imported[]> => {
+      if (file.name.endsWith(".zip")) return api.importSheets(file);
+      const stored = await api.storeSheet(await file.text());
+      return [{ file: file.name, id: stored.id, revision: stored.revision, faults: [] }];
+    },
+    onSettled: () => cache.invalidateQueries({ queryKey: ["sheets"] }),
+  });
+  return (
+    <div className="flex flex-col items-end gap-1">
+      <div className="flex gap-2.5">
+        <a className="press inline-flex items-center" href="/api/v1/sheets.zip" download="sheets.zip">
+          Take all out as a zip
+        </a>
+        <button type="button" className="press call" onClick={() => files.current?.click()}>
+          Bring sheets in
+        </button>
+        <input
+          ref={files}
+          type="file"
+          accept=".yaml,.yml,.zip"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="A sheet or a zip of sheets"
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            if (file) bring.mutate(file);
+            e.target.value = "";
+          }}
+        />
+      </div>
+      {bring.error && <Sentence>{bring.error.message}</Sentence>}
+      {bring.data?.map((i) => (
+        <p key={i.file} role="status" className="text-[14px]">
+          <b className="font-[640]">{i.file}</b>{" "}
+          {i.faults.length === 0
+            ? `stored as ${i.id}, revision ${i.revision}`
+            : `not stored: ${i.faults.map((f) => `line ${f.line}, ${f.message}`).join("; ")}`}
+        </p>
+      ))}
+    </div>
+  );
+}
