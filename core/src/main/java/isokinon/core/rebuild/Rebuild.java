@@ -19,6 +19,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The state of one rebuild, derived from its events by replaying them on its sheet. Nothing is
@@ -56,6 +58,11 @@ public final class Rebuild {
   private final List<String> ways = new ArrayList<>();
   private final List<String> avoid = new ArrayList<>();
   private Optional<BenchEvent> pause = Optional.empty();
+  private final Set<String> laterRenew = new LinkedHashSet<>();
+  private final Set<String> laterInspect = new LinkedHashSet<>();
+  private final List<String> stayOpen = new ArrayList<>();
+  private final List<String> earlierBuilt = new ArrayList<>();
+  private final List<Plan.Renewal> earlierRenewals = new ArrayList<>();
   private boolean takenIn;
   private boolean handedBack;
   private Optional<Plan> plan = Optional.empty();
@@ -105,6 +112,7 @@ public final class Rebuild {
         takenIn = true;
         act.items().forEach(this::ask);
         sheet = written.by(ways);
+        oneSideFirst();
       }
       case WAY_CHOSEN -> {
         written.allSchools().stream()
@@ -112,6 +120,8 @@ public final class Rebuild {
             .forEach(s -> ways.removeIf(w -> s.way(w).isPresent()));
         ways.addAll(act.items());
         sheet = written.by(ways);
+        bothSidesAgain();
+        oneSideFirst();
       }
       case PLACED -> act.items().forEach(piece -> placed.put(act.subject(), piece));
       case PAUSED -> pause = Optional.of(event);
@@ -130,7 +140,13 @@ public final class Rebuild {
       case PASS_DONE -> round(act.step()).ifPresent(r -> r.passDone(act.pass()));
       case TORQUE_ACCEPTED ->
           round(act.step()).ifPresent(r -> r.accept(act.fastener(), act.text()));
-      case STEP_DONE -> (building() ? built : stripped).add(act.step());
+      case STEP_DONE -> {
+        (building() ? built : stripped).add(act.step());
+        if (building() && sideToCome()) {
+          makePlan();
+          openTheOtherSide();
+        }
+      }
       case STEP_UNDONE -> undo(act.step());
       case JUDGED -> judge(event);
       case MATERIAL_CHOSEN -> chosen.put(act.subject(), event);
@@ -152,6 +168,68 @@ public final class Rebuild {
       case "avoid:" -> avoid.add(subject);
       default -> inspect.add(subject);
     }
+  }
+
+  // ---- one side at a time --------------------------------------------------------------------
+
+  /** Leaves what is asked of side B for later, where the job does one side at a time. */
+  private void oneSideFirst() {
+    Set<String> sideB =
+        sheet.parts().stream()
+            .filter(p -> p.place().map(pl -> pl.side().equals("B")).orElse(false))
+            .map(Part::id)
+            .collect(Collectors.toSet());
+    boolean both =
+        Stream.concat(renew.stream(), inspect.stream()).anyMatch(sideB::contains)
+            && Stream.concat(renew.stream(), inspect.stream())
+                .flatMap(p -> sheet.part(p).stream())
+                .anyMatch(p -> p.place().map(pl -> pl.side().equals("A")).orElse(false));
+    if (!has(School.Effect.ONE_SIDE) || !both) {
+      return;
+    }
+    renew.stream().filter(sideB::contains).forEach(laterRenew::add);
+    inspect.stream().filter(sideB::contains).forEach(laterInspect::add);
+    renew.removeAll(laterRenew);
+    inspect.removeAll(laterInspect);
+    List<String> second = route(laterRenew, laterInspect);
+    route(renew, inspect).stream().filter(second::contains).forEach(stayOpen::add);
+  }
+
+  private void bothSidesAgain() {
+    renew.addAll(laterRenew);
+    inspect.addAll(laterInspect);
+    laterRenew.clear();
+    laterInspect.clear();
+    stayOpen.clear();
+  }
+
+  private List<String> route(Set<String> toRenew, Set<String> toInspect) {
+    return new Planner()
+        .plan(
+            sheet,
+            new PlanRequest(List.copyOf(toRenew), List.copyOf(toInspect), List.of(), avoid, false))
+        .strip();
+  }
+
+  /** Whether side B is still to be opened once side A is closed. */
+  public boolean sideToCome() {
+    return !laterRenew.isEmpty() || !laterInspect.isEmpty();
+  }
+
+  private void openTheOtherSide() {
+    if (!buildLeft().isEmpty()) {
+      return;
+    }
+    earlierRenewals.addAll(renewals());
+    earlierBuilt.addAll(built);
+    stripped.retainAll(stayOpen);
+    built.clear();
+    renew.clear();
+    inspect.clear();
+    bothSidesAgain();
+    finished.remove(Stage.INSPECT);
+    finished.remove(Stage.DECIDE);
+    plan = Optional.empty();
   }
 
   private void undo(String step) {
@@ -253,11 +331,15 @@ public final class Rebuild {
     return plan;
   }
 
-  /** What the plan was asked, from a pump that stands whole. */
+  /** What the job was asked, of both sides, from a pump that stands whole. */
   public PlanRequest asked() {
+    Set<String> allRenew = new LinkedHashSet<>(renew);
+    allRenew.addAll(laterRenew);
+    Set<String> allInspect = new LinkedHashSet<>(inspect);
+    allInspect.addAll(laterInspect);
     return new PlanRequest(
-        List.copyOf(renew),
-        List.copyOf(inspect),
+        List.copyOf(allRenew),
+        List.copyOf(allInspect),
         List.of(),
         avoid,
         has(School.Effect.KIT_CONTENTS));
@@ -334,8 +416,19 @@ public final class Rebuild {
 
   /** Build steps still to do, in order. */
   public List<String> buildLeft() {
-    return plan.map(p -> p.build().stream().filter(s -> !built.contains(s)).toList())
+    return plan.map(
+            p -> p.build().stream().filter(s -> !built.contains(s) && !waitsOpen(s)).toList())
         .orElse(List.of());
+  }
+
+  /** Whether a build step waits for the other side, because that needs its joint open too. */
+  private boolean waitsOpen(String step) {
+    return sideToCome()
+        && (stayOpen.contains(step)
+            || sheet
+                .buildOnlyStep(step)
+                .map(b -> b.before().stream().anyMatch(stayOpen::contains))
+                .orElse(false));
   }
 
   /** The step in hand while stripping or building. */
@@ -405,6 +498,21 @@ public final class Rebuild {
       }
     }
     return renewals;
+  }
+
+  /** What the whole job renews: of a side closed before as well. */
+  public List<String> renewedInAll() {
+    Set<String> parts = new LinkedHashSet<>();
+    earlierRenewals.forEach(r -> parts.add(r.part()));
+    parts.addAll(renewing());
+    return List.copyOf(parts);
+  }
+
+  /** Build steps of the whole job: of a side closed before as well. */
+  public List<String> everythingBuilt() {
+    List<String> steps = new ArrayList<>(earlierBuilt);
+    steps.addAll(built);
+    return steps;
   }
 
   /** Ids of {@link #renewals()}. */
@@ -487,7 +595,7 @@ public final class Rebuild {
   /** Joints to be tightened again after settling, with the hours to wait. */
   public Map<String, Double> retorques() {
     Map<String, Double> due = new LinkedHashMap<>();
-    for (String step : built) {
+    for (String step : everythingBuilt()) {
       sheet
           .handling(step)
           .flatMap(Handling::fastening)
@@ -533,12 +641,14 @@ public final class Rebuild {
   public List<StepTime> stepTimes() {
     Map<String, StepTime> times = new LinkedHashMap<>();
     Duration sofar = Duration.ZERO;
-    boolean build = false;
+    Rebuild walk = new Rebuild(written, fitted);
     Instant since = events.isEmpty() ? Instant.EPOCH : events.get(0).at();
     for (BenchEvent event : events) {
       sofar = sofar.plus(atTheBench(since, event.at()));
       since = event.at();
       Act act = event.act();
+      boolean build = walk.building();
+      walk.apply(event);
       switch (act.kind()) {
         case STEP_DONE -> {
           times.put(act.step() + build, new StepTime(act.step(), build, sofar));
@@ -548,11 +658,7 @@ public final class Rebuild {
           times.remove(act.step() + build);
           sofar = Duration.ZERO;
         }
-        case STAGE_DONE -> {
-          build |= act.subject().equals(Stage.DECIDE.name());
-          sofar = Duration.ZERO;
-        }
-        case JUDGED, MATERIAL_CHOSEN, LOT_FITTED, RESUMED -> sofar = Duration.ZERO;
+        case STAGE_DONE, JUDGED, MATERIAL_CHOSEN, LOT_FITTED, RESUMED -> sofar = Duration.ZERO;
         default -> {
           // reading, checking and noting belong to the step in hand
         }

@@ -29,6 +29,8 @@ public record School(String id, String ask, List<Way> ways) {
     NONE,
     /** Parts of a kit are renewed with it where the route lays them open. */
     KIT_CONTENTS,
+    /** Side B is opened only once side A is closed again: whatever both need stays open between. */
+    ONE_SIDE,
     /** The pump has no next due date: it runs until a part fails. */
     UNTIL_TEAR,
     /** Parts that come out sound are scrapped, not kept. */

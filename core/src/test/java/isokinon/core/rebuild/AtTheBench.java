@@ -16,7 +16,7 @@ final class AtTheBench {
   static final List<String> WET_KIT =
       List.of("renew:diaphragm-a", "renew:diaphragm-b", "renew:outlet-balls", "renew:inlet-balls");
 
-  private final Sheet sheet = ShippedSheet.boltedPlastic();
+  private final Sheet sheet;
   private final Fitted fitted;
   private final List<BenchEvent> events = new ArrayList<>();
   private Instant now = START;
@@ -27,7 +27,12 @@ final class AtTheBench {
   }
 
   AtTheBench(String material) {
-    fitted = new Fitted("diaphragm", material);
+    this(ShippedSheet.boltedPlastic(), new Fitted("diaphragm", material));
+  }
+
+  AtTheBench(Sheet sheet, Fitted fitted) {
+    this.sheet = sheet;
+    this.fitted = fitted;
     rebuild = Rebuild.replay(sheet, fitted, events);
   }
 
@@ -92,7 +97,9 @@ final class AtTheBench {
   AtTheBench answersChecks() {
     String step = rebuild.currentStep().orElseThrow();
     for (Handling.Check c : rebuild.checks(step)) {
-      does(Act.of(Act.Kind.CHECKED, step, c.id()));
+      Act checked = Act.of(Act.Kind.CHECKED, step, c.id());
+      double within = c.min().orElse(c.max().orElse(1.0));
+      does(c.kind() == Handling.Answer.NUMBER ? checked.reading(within, c.unit()) : checked);
     }
     return this;
   }
@@ -154,8 +161,15 @@ final class AtTheBench {
     return this;
   }
 
+  AtTheBench places(String place, String piece) {
+    String step = rebuild.currentStep().orElseThrow();
+    return does(Act.of(Act.Kind.PLACED, step, place).with(List.of(piece)));
+  }
+
   AtTheBench buildsOne() {
     answersChecks();
+    MatchedParts.toPlace(rebuild, rebuild.currentStep().orElseThrow())
+        .forEach(place -> places(place, place));
     torques();
     return does(Act.of(Act.Kind.STEP_DONE, rebuild.currentStep().orElseThrow(), ""));
   }

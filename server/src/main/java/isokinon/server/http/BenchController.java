@@ -76,8 +76,8 @@ class BenchController {
   @GetMapping(value = "/rebuilds/{id}/clipboard.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   @Operation(summary = "Strip list, tray card and torque sheet for a clipboard")
   ResponseEntity<byte[]> clipboard(@PathVariable long id) {
-    Bench.Job job = bench.job(id);
-    return pdf(job.row().pump() + "-clipboard-" + id, clipboard.pdf(job.pump(), job.rebuild()));
+    BenchView.PumpHead pump = bench.view(id).pump();
+    return pdf(pump.tag() + "-clipboard-" + id, clipboard.pdf(pump, bench.job(id).rebuild()));
   }
 
   @GetMapping("/wrenches/choice")

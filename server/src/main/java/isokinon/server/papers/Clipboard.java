@@ -9,7 +9,7 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.torque.TighteningOrder;
-import isokinon.server.store.PumpRow;
+import isokinon.server.work.BenchView;
 import isokinon.server.work.Records;
 import isokinon.server.work.Words;
 import java.util.ArrayList;
@@ -34,7 +34,7 @@ public class Clipboard {
   }
 
   /** The papers of {@code rebuild} as one PDF; before the take-in there is only its head. */
-  public byte[] pdf(PumpRow pump, Rebuild rebuild) {
+  public byte[] pdf(BenchView.PumpHead pump, Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
     Plan plan =
         rebuild
@@ -52,11 +52,11 @@ public class Clipboard {
             + torqueSheet(sheet, plan.build()));
   }
 
-  private static String head(PumpRow pump, Sheet sheet) {
+  private static String head(BenchView.PumpHead pump, Sheet sheet) {
     return "<h1>"
         + text(pump.tag())
         + "</h1><p>"
-        + text(pump.dutyTitle() + ". " + sheet.title())
+        + text(pump.duty() + ". " + sheet.title())
         + "</p><p class='soft'>"
         + text("Sheet " + sheet.id() + " revision " + sheet.revision() + ". " + sheet.note())
         + "</p><p class='first'>The maker's manual and the site's own procedure come before this"

@@ -364,7 +364,7 @@ public class Bench {
                         t.building(),
                         t.minutes(),
                         now)));
-    rebuild.renewing().stream()
+    rebuild.renewedInAll().stream()
         .flatMap(p -> rebuild.lot(p).stream())
         .distinct()
         .forEach(stores::takeOne);

@@ -418,7 +418,7 @@ public class BenchViewer {
     long days = Math.round(pump.intervalHours() / pump.hoursPerDay());
     LocalDate back = row.closedAt() == null ? LocalDate.now(clock) : row.closedAt().toLocalDate();
     return new HandBackView(
-        rebuild.renewing().stream().map(p -> Records.part(sheet, p)).toList(),
+        rebuild.renewedInAll().stream().map(p -> Records.part(sheet, p)).toList(),
         sheet.parts().stream()
             .filter(p -> rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.WATCH)))
             .map(p -> p.name() + ": " + rebuild.judgement(p.id()).map(e -> measured(e)).orElse(""))
@@ -431,7 +431,7 @@ public class BenchViewer {
                         + Words.plain(e.getValue())
                         + " h, cold and unpressurised")
             .toList(),
-        rebuild.built().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
+        rebuild.everythingBuilt().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
         rebuild.has(School.Effect.UNTIL_TEAR)
             ? "when it tears; the kit lies ready"
             : "at "
@@ -444,7 +444,7 @@ public class BenchViewer {
   /** Parts that came out though nothing was found on them, and what becomes of them. */
   private static List<String> retired(Rebuild rebuild) {
     boolean scrap = rebuild.has(School.Effect.SCRAP_ALL);
-    return rebuild.renewing().stream()
+    return rebuild.renewedInAll().stream()
         .flatMap(p -> rebuild.sheet().part(p).stream())
         .filter(p -> !rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.RENEW)))
         .map(

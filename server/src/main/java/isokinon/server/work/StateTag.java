@@ -30,6 +30,11 @@ final class StateTag {
         && rebuild.stage().compareTo(Stage.BUILD) <= 0) {
       words.addAll(out(rebuild));
     }
+    if (rebuild.sideToCome()) {
+      words.add("side B to come");
+    } else if (!rebuild.everythingBuilt().equals(rebuild.built())) {
+      words.add("side A closed");
+    }
     rebuild.pause().ifPresent(p -> words.add("waiting for " + p.act().subject()));
     return String.join(", ", words);
   }

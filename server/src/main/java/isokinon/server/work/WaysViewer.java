@@ -29,9 +29,9 @@ final class WaysViewer {
     if (rebuild.plan().isEmpty()) {
       return NONE;
     }
-    Plan plan = rebuild.plan().get();
     PlanRequest asked = rebuild.asked();
-    Set<String> going = Set.copyOf(rebuild.route());
+    Plan plan = new Planner().plan(rebuild.sheet(), asked);
+    Set<String> going = Set.copyOf(plan.strip());
     List<RouteOption> routes =
         new Planner()
             .routes(rebuild.sheet(), new PlanRequest(asked.renew(), asked.inspect(), List.of()));
