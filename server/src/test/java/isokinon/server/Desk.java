@@ -62,6 +62,15 @@ public class Desk {
         path);
   }
 
+  /** Sends bytes of a kind. */
+  public Reply post(String path, byte[] bytes, String kind) {
+    return send(
+        HttpRequest.newBuilder()
+            .header("content-type", kind)
+            .POST(HttpRequest.BodyPublishers.ofByteArray(bytes)),
+        path);
+  }
+
   private Reply send(HttpRequest.Builder request, String path) {
     try {
       HttpResponse<byte[]> response =
@@ -169,12 +178,30 @@ public class Desk {
 
     public Job answersChecks() {
       String step = view.at("/step/id").asText();
+      for (JsonNode place : view.at("/step/places")) {
+        if (place.path("placed").isNull()) {
+          String own = place.path("place").asText();
+          does("PLACED", Map.of("step", step, "subject", own, "items", new String[] {own}));
+        }
+      }
       for (JsonNode check : view.at("/step/checks")) {
         if (!check.path("answered").asBoolean()) {
-          does("CHECKED", Map.of("step", step, "subject", check.path("id").asText()));
+          does(
+              "CHECKED",
+              Map.of("step", step, "subject", check.path("id").asText(), "typed", within(check)));
         }
       }
       return this;
+    }
+
+    /** A reading within the limits of a check or test; nothing where it is only confirmed. */
+    private static String within(JsonNode asked) {
+      if (!asked.path("kind").asText().equals("number")) {
+        return "";
+      }
+      return asked.path("min").isNumber()
+          ? asked.path("min").asText()
+          : asked.path("max").isNumber() ? asked.path("max").asText() : "1";
     }
 
     public Job strips() {
@@ -247,8 +274,7 @@ public class Desk {
 
     public Job proves() {
       for (JsonNode test : view.path("proof")) {
-        String typed = test.path("kind").asText().equals("number") ? test.path("min").asText() : "";
-        does("PROVED", Map.of("subject", test.path("id").asText(), "typed", typed));
+        does("PROVED", Map.of("subject", test.path("id").asText(), "typed", within(test)));
       }
       return does("STAGE_DONE", Map.of("subject", "PROVE"));
     }

@@ -49,10 +49,10 @@ public interface BenchMapper {
           + " #{recordedAt})")
   void addStepTime(StepTimeRow time);
 
-  /** Medians over the rebuilds that were closed before {@code before}. */
+  /** Medians over the rebuilds that were closed by {@code before}. */
   @Select(
       "select step, building, median(minutes) as minutes, cast(count(*) as int) as jobs"
-          + " from step_time where sheet_id = #{sheetId} and recorded_at < #{before}"
+          + " from step_time where sheet_id = #{sheetId} and recorded_at <= #{before}"
           + " group by step, building")
   List<StepMedianRow> stepMedians(
       @Param("sheetId") String sheetId, @Param("before") OffsetDateTime before);

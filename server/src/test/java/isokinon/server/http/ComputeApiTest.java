@@ -304,4 +304,53 @@ class ComputeApiTest {
     assertThat(nowhere.status()).isEqualTo(404);
     assertThat(nowhere.body().path("detail").asText()).isEqualTo("Nothing is at /api/v1/nowhere.");
   }
+
+  // ---- kit cover ------------------------------------------------------------------------------
+
+  private Desk.Reply cover(String json) {
+    return desk.post("/api/v1/compute/kit-cover", json);
+  }
+
+  @Test
+  void theCheapestCoverOfKitsSinglesAndShelf() {
+    JsonNode answer =
+        cover(
+                """
+                {"need": {"diaphragm": 2, "ball": 4, "o-ring": 8},
+                 "kits": [{"id": "wet-kit", "price": 148,
+                           "parts": {"diaphragm": 2, "ball": 4, "o-ring": 6}}],
+                 "singles": [{"part": "o-ring", "price": 3}, {"part": "ball", "price": 12},
+                             {"part": "diaphragm", "price": 70}],
+                 "onHand": {"o-ring": 1}}""")
+            .body();
+    assertThat(answer.path("buy").toString())
+        .isEqualTo("[{\"id\":\"wet-kit\",\"count\":1},{\"id\":\"part:o-ring\",\"count\":1}]");
+    assertThat(answer.path("cost").asDouble()).isEqualTo(151);
+    assertThat(answer.path("leftOver").isEmpty()).isTrue();
+    assertThat(answer.path("optimal").asBoolean()).isTrue();
+  }
+
+  @Test
+  void partsNobodySellsAreA422NamingThem() {
+    Desk.Reply reply = cover("{\"need\": {\"seat\": 1, \"cap\": 2}, \"kits\": []}");
+    assertThat(reply.status()).isEqualTo(422);
+    assertThat(reply.fault("need.seat")).contains("brings seat");
+    assertThat(reply.fault("need.cap")).contains("brings cap");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "{}|need",
+        "{\"need\": {\"a\": -1}}|need.a",
+        "{\"need\": {\"a\": 1}, \"singles\": [{\"part\": \"a\"}]}|singles[0].price",
+        "{\"need\": {\"a\": 1}, \"singles\": [{\"part\": \"a\", \"price\": -2}]}|singles[0]",
+        "{\"need\": {\"a\": 1}, \"kits\": [{\"id\": \"k\", \"price\": 1, \"parts\": {\"a\": 0}}]}|kits[0].parts.a"
+      })
+  void aCoverQuestionThatIsNoneIsRefusedAtItsField(String json, String path) {
+    Desk.Reply reply = cover(json);
+    assertThat(reply.status()).isEqualTo(400);
+    assertThat(reply.fault(path)).isNotBlank();
+  }
 }

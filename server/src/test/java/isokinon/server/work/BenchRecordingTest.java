@@ -162,6 +162,39 @@ class BenchRecordingTest {
   }
 
   @Test
+  void aPumpWithoutASheetIsToldSo() {
+    PumpRow bare =
+        new PumpRow(
+            "EFF-02",
+            "Effluent",
+            3,
+            "air-diaphragm",
+            "DP25",
+            "1",
+            null,
+            "Sludge",
+            "",
+            "diaphragm",
+            "TPC-ET",
+            "PP",
+            100,
+            0,
+            20,
+            2300,
+            "light",
+            2,
+            "normal",
+            LocalDate.of(2026, 1, 1),
+            0,
+            null);
+    when(pumps.lock("EFF-02")).thenReturn(Optional.of(bare));
+    when(store.runningOn("EFF-02")).thenReturn(Optional.empty());
+    assertThatThrownBy(() -> bench.open("EFF-02", "RT", "due"))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("has no sheet yet");
+  }
+
+  @Test
   void nothingIsBookedOutUntilThePumpIsHandedBack() {
     bench.act(7, note(0, "wet floor"));
     verify(stores, never()).takeOne(any());

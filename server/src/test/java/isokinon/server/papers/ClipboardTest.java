@@ -1,0 +1,45 @@
+package isokinon.server.papers;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import java.io.IOException;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:clipboard;DB_CLOSE_DELAY=-1")
+class ClipboardTest {
+
+  @Autowired private Desk desk;
+
+  private String text(Desk.Job job) throws IOException {
+    byte[] pdf = desk.get("/api/v1/rebuilds/" + job.id() + "/clipboard.pdf").bytes();
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+    }
+  }
+
+  @Test
+  void theClipboardHoldsStripListTrayCardAndTorqueSheet() throws IOException {
+    Desk.Job job = desk.job("SCR-08").takesIn("renew:ring-upper", "inspect:sleeve-upper");
+    assertThat(text(job))
+        .contains("SCR-08", "The maker's manual and the site's own procedure come before")
+        .contains("Strip list", "Vent the pressure, undo the 4 cover bolts")
+        .contains("U scribed on the upper rotor")
+        .contains("Tray card", "Sleeve, upper goes back to its place")
+        .contains("Torque sheet, N·m", "4 M10, 40 to 46 N·m", "In passes 12.9, then 25.8, then 43");
+  }
+
+  @Test
+  void beforeTheTakeInThereIsOnlyTheHead() throws IOException {
+    assertThat(text(desk.job("DYE-09")))
+        .contains("DYE-09", "Drive unit")
+        .contains("Nothing to torque on this way.");
+  }
+}
