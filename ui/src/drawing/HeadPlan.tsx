@@ -15,6 +15,7 @@ interface Props {
   rail: Rail;
   onPress?: (parts: RailPart[]) => void;
   bare?: boolean;
+  natural?: boolean;
 }
 
 /** A roller head seen from above with its cover off: track, rollers by angle, what is in hand beside it. */

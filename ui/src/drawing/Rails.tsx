@@ -7,6 +7,7 @@ interface Props {
   rails: Rail[];
   onPress?: (parts: RailPart[]) => void;
   bare?: boolean;
+  natural?: boolean;
 }
 
 /** Whether the plan still has something to take off here. */

@@ -4,9 +4,10 @@ import type { Rail, RailPart } from "../api/types";
 import { glyph } from "./glyphs";
 import { labelLines } from "./labelLines";
 import { Ghost, PartGlyph } from "./PartGlyph";
-import { stackLayout, type Column } from "./stackLayout";
+import { naturalWidth, stackLayout, type Column } from "./stackLayout";
 
 const WIDTH = 1280;
+const LEAST_NATURAL = 680;
 const HEIGHT = 256;
 const BARE_HEIGHT = 194;
 const AXIS = 109;
@@ -24,28 +25,32 @@ interface Props {
   onPress?: (parts: RailPart[]) => void;
   /** Without the tray: only what stands where. */
   bare?: boolean;
+  /** As wide as it is, scrolled sideways, for where there is little room. */
+  natural?: boolean;
 }
 
 /**
  * The pump as an exploded half-section, drawn from the sheet: in place on the line, in hand lifted
  * in accent, off on the tray with a ghost at home and a leader between.
  */
-export function Stack({ rail, onPress, bare = false }: Props) {
-  const { columns, turns } = stackLayout(rail, WIDTH, MARGIN);
+export function Stack({ rail, onPress, bare = false, natural = false }: Props) {
+  const width = natural ? Math.max(LEAST_NATURAL, naturalWidth(rail, MARGIN)) : WIDTH;
+  const { columns, turns } = stackLayout(rail, width, MARGIN);
   const inHandAt = columns.find(isInHand)?.x ?? null;
   const scroller = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const box = scroller.current;
-    if (box && inHandAt !== null) box.scrollLeft = (inHandAt / WIDTH) * box.scrollWidth - box.clientWidth / 2;
-  }, [inHandAt]);
+    if (box && inHandAt !== null) box.scrollLeft = (inHandAt / width) * box.scrollWidth - box.clientWidth / 2;
+  }, [inHandAt, width]);
   const first = columns[0];
   const last = columns.at(-1);
   if (!first || !last) return null;
   return (
     <div ref={scroller} className="overflow-x-auto border-b border-ink bg-card">
       <svg
-        viewBox={`0 0 ${WIDTH} ${bare ? BARE_HEIGHT : HEIGHT}`}
-        className="block w-full min-w-[1180px]"
+        viewBox={`0 0 ${width} ${bare ? BARE_HEIGHT : HEIGHT}`}
+        className="block w-full"
+        style={{ minWidth: natural ? width : 1180 }}
         role="group"
         aria-label={`${rail.title}, drawn in a row: on the line what is in place, lifted what is in hand, below what is on the tray`}
       >

@@ -38,12 +38,13 @@ function extent(parts: RailPart[]): { left: number; right: number } {
   };
 }
 
-/**
- * Lays a rail's parts out from left to right over {@code width} drawing units. Only the sheet's
- * lines, places and sides decide: columns in the order of their place, as wide as their widest
- * glyph, what is left over shared out evenly.
- */
-export function stackLayout(rail: Rail, width: number, margin: number): StackLayout {
+/** The width at which a rail is drawn without squeezing it, drawing units. */
+export function naturalWidth(rail: Rail, margin: number): number {
+  return measured(rail).taken + 2 * margin;
+}
+
+/** What each column needs, where the axis forks, and what all of it takes. */
+function measured(rail: Rail) {
   const raw = rail.lines.flatMap((line) => {
     const places = [...new Set(line.parts.map((p) => p.at))].sort((a, b) => a - b);
     return places.map((at) => ({ line, parts: line.parts.filter((p) => p.at === at) }));
@@ -60,6 +61,16 @@ export function stackLayout(rail: Rail, width: number, margin: number): StackLay
   });
   const forks = raw.map((c, i) => i > 0 && raw[i - 1]?.line.axes !== c.line.axes);
   const taken = needs.reduce((sum, n) => sum + n.wide, 0) + forks.filter(Boolean).length * TURN_WIDTH;
+  return { raw, needs, forks, taken };
+}
+
+/**
+ * Lays a rail's parts out from left to right over {@code width} drawing units. Only the sheet's
+ * lines, places and sides decide: columns in the order of their place, as wide as their widest
+ * glyph, what is left over shared out evenly.
+ */
+export function stackLayout(rail: Rail, width: number, margin: number): StackLayout {
+  const { raw, needs, forks, taken } = measured(rail);
   const spare = Math.max(0, width - 2 * margin - taken) / Math.max(1, raw.length);
   const squeeze = Math.min(1, (width - 2 * margin) / taken);
   const columns: Column[] = [];

@@ -79,7 +79,8 @@ export function Decide({ view, link }: StageProps) {
 }
 
 function missing(parts: number, roles: number): string {
-  return [parts > 0 && `${parts} parts without a lot`, roles > 0 && `${roles} roles without a material`]
+  const many = (n: number, of: string) => `${n} ${of}${n === 1 ? "" : "s"}`;
+  return [parts > 0 && `${many(parts, "part")} without a lot`, roles > 0 && `${many(roles, "role")} without a material`]
     .filter(Boolean)
     .join(", ");
 }

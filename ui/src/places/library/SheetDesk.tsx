@@ -158,7 +158,7 @@ function Beside({ draft }: { draft: Draft }) {
         </div>
       )}
       {draft.rails.map((r) => (
-        <Rails key={r.id} rails={[r]} bare />
+        <Rails key={r.id} rails={[r]} bare natural />
       ))}
       {draft.plans.map((p, i) => (
         <section key={p.title} className="border-b border-line px-5">

@@ -73,6 +73,7 @@ export default function SheetEditor({ text, schema, readOnly, onChange, check }:
         ],
       }),
     });
+    view.scrollDOM.tabIndex = 0; // scrolled from the keyboard as well
     return () => view.destroy();
   }, [schema, readOnly]);
   return <div ref={box} className="h-full min-h-[420px] overflow-hidden" />;

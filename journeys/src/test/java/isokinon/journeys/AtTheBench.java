@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Someone at the bench in a browser: presses, types and reads as people do. */
@@ -60,6 +61,10 @@ final class AtTheBench {
     page.navigate("/");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(beginning(tag + ",")))
         .click();
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING, new Page.GetByRoleOptions().setName(tag).setExact(true)))
+        .isVisible();
     press("Bring to the bench");
     stands("Take in");
   }
@@ -94,11 +99,61 @@ final class AtTheBench {
   }
 
   void answersChecks() {
-    Locator open = page.locator("ul[aria-label=Checks] button");
+    putsBackMatchedParts();
+    Locator open = page.locator("ul[aria-label=Checks] li:has(button)");
+    while (open.count() > 0) {
+      int left = open.count();
+      Locator first = open.first();
+      if (first.locator("input").count() > 0) {
+        first.locator("input").fill(within(first.innerText()));
+        first.locator("input").press("Enter");
+      } else {
+        first.locator("button").click();
+      }
+      assertThat(open).hasCount(left - 1);
+    }
+  }
+
+  /** Puts every matched part back to the place it came from. */
+  void putsBackMatchedParts() {
+    Locator open = page.locator("section li:has([role=group][aria-label^='Piece for the place'])");
+    while (open.count() > 0) {
+      int left = open.count();
+      String name = open.first().locator("span").first().innerText();
+      open.first()
+          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true))
+          .click();
+      assertThat(open).hasCount(left - 1);
+    }
+  }
+
+  /** A reading within the limits that are written beside its question. */
+  private static String within(String words) {
+    Matcher least = Pattern.compile("at least ([\\d.]+)").matcher(words);
+    Matcher most = Pattern.compile("at most ([\\d.]+)").matcher(words);
+    return least.find() ? least.group(1) : most.find() ? most.group(1) : "1";
+  }
+
+  /** Chooses for every role the first material that is offered. */
+  void choosesMaterials() {
+    Locator open =
+        page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^Material of the .*: choose$")));
     while (open.count() > 0) {
       int left = open.count();
       open.first().click();
+      page.getByRole(AriaRole.OPTION).nth(1).click();
       assertThat(open).hasCount(left - 1);
+    }
+  }
+
+  void booksTheRestAsSingleParts() {
+    Locator bag = page.getByLabel("number on the bag");
+    if (bag.count() > 0) {
+      bag.fill("bag 77");
+      bag.press("Enter");
+      assertThat(bag).hasCount(0);
     }
   }
 
@@ -188,6 +243,13 @@ final class AtTheBench {
     answersChecks();
   }
 
+  /** Builds steps until one whose sentence begins so is in hand, its checks still open. */
+  void buildsUpToUnanswered(String begins) {
+    while (!sentence().contains(begins)) {
+      buildsOne();
+    }
+  }
+
   void buildsOne() {
     answersChecks();
     String range =
@@ -218,7 +280,7 @@ final class AtTheBench {
       Locator field = current.locator("input");
       if (field.count() > 0) {
         String unit = current.locator("form button").innerText();
-        field.fill(unit.equals("s") ? "62" : unit.equals("m") ? "2,9" : "0.61");
+        field.fill(unit.equals("m") ? "2,9" : within(current.innerText()));
         field.press("Enter");
       } else {
         current

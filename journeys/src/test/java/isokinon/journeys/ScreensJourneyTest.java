@@ -39,6 +39,8 @@ class ScreensJourneyTest {
             "/wet-ends/EFF-02",
             "/wet-ends/SCR-01",
             "/bench",
+            "/library",
+            "/library/tube-four-arm-16",
             "/nowhere/at/all")) {
       page.navigate(place);
       page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
@@ -52,7 +54,8 @@ class ScreensJourneyTest {
     Shop.picture(page, "pump");
 
     Page narrow = shop.device("RT", 820, 1100);
-    for (String place : List.of("/", "/pumps/EFF-02", "/wet-ends/EFF-02", "/wet-ends", "/bench")) {
+    for (String place :
+        List.of("/", "/pumps/EFF-02", "/wet-ends/EFF-02", "/wet-ends", "/bench", "/library")) {
       narrow.navigate(place);
       narrow.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
       Shop.fitsItsWidth(narrow);
@@ -87,7 +90,7 @@ class ScreensJourneyTest {
   @Test
   void aPumpWithoutASheetSaysWhyItCannotComeToTheBench() {
     Page page = shop.device("RT");
-    page.navigate("/pumps/EFF-04");
+    page.navigate("/pumps/DYE-13");
     assertThat(page.getByText("Its construction has no sheet yet, so a rebuild cannot be planned."))
         .isVisible();
     assertThat(

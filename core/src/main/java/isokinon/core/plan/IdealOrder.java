@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * What order of the steps has the fewest pose changes, then the fewest tool changes?
@@ -19,7 +20,7 @@ import java.util.Optional;
  */
 final class IdealOrder {
 
-  static final int MOST_ITEMS = 64;
+  static final int MOST_ITEMS = 2 * Long.SIZE;
   static final int MOST_STATES = 150_000;
 
   private static final int UNKNOWN = -1;
@@ -28,35 +29,67 @@ final class IdealOrder {
 
   private final OrderProblem problem;
   private final int count;
-  private final long all;
-  private final long[] before;
-  private final long[][] anyBefore;
-  private final long[][] anyAfter;
+  private final Ideal all;
+  private final Ideal[] before;
+  private final Ideal[][] anyBefore;
+  private final Ideal[][] anyAfter;
   private final boolean[] mayJumpAhead;
   private final int poses;
   private final int tools;
-  private final LongTable ideals = new LongTable();
-  private final LongTable states = new LongTable();
+  private final PairTable ideals = new PairTable();
+  private final PairTable states = new PairTable();
   private int[] costs = new int[1024];
   private int known;
+
+  /** A set of items, one bit each. */
+  private record Ideal(long high, long low) {
+
+    static final Ideal EMPTY = new Ideal(0, 0);
+
+    static Ideal of(List<Integer> items) {
+      Ideal set = EMPTY;
+      for (int item : items) {
+        set = set.with(item);
+      }
+      return set;
+    }
+
+    Ideal with(int item) {
+      return item < Long.SIZE
+          ? new Ideal(high, low | 1L << item)
+          : new Ideal(high | 1L << (item - Long.SIZE), low);
+    }
+
+    boolean has(int item) {
+      return ((item < Long.SIZE ? low >>> item : high >>> (item - Long.SIZE)) & 1) != 0;
+    }
+
+    boolean within(Ideal other) {
+      return (high & ~other.high) == 0 && (low & ~other.low) == 0;
+    }
+
+    boolean meets(Ideal other) {
+      return (high & other.high) != 0 || (low & other.low) != 0;
+    }
+  }
 
   private IdealOrder(OrderProblem problem) {
     this.problem = problem;
     List<Item> items = problem.items();
     count = items.size();
-    all = count == 64 ? -1L : (1L << count) - 1;
-    before = new long[count];
-    anyBefore = new long[count][];
-    anyAfter = new long[count][];
+    all = Ideal.of(IntStream.range(0, count).boxed().toList());
+    before = new Ideal[count];
+    anyBefore = new Ideal[count][];
+    anyAfter = new Ideal[count][];
     mayJumpAhead = new boolean[count];
     Arrays.fill(mayJumpAhead, true);
     int mostPose = problem.startPose();
     int mostTool = problem.startTool();
     for (int i = 0; i < count; i++) {
       Item item = items.get(i);
-      before[i] = mask(item.before());
-      anyBefore[i] = item.anyBefore().stream().mapToLong(IdealOrder::mask).toArray();
-      anyAfter[i] = item.anyAfter().stream().mapToLong(IdealOrder::mask).toArray();
+      before[i] = Ideal.of(item.before());
+      anyBefore[i] = item.anyBefore().stream().map(Ideal::of).toArray(Ideal[]::new);
+      anyAfter[i] = item.anyAfter().stream().map(Ideal::of).toArray(Ideal[]::new);
       item.anyAfter().forEach(group -> group.forEach(member -> mayJumpAhead[member] = false));
       mostPose = Math.max(mostPose, item.pose());
       mostTool = Math.max(mostTool, item.tool());
@@ -79,7 +112,7 @@ final class IdealOrder {
   }
 
   private Optional<Order> order() {
-    long done = 0;
+    Ideal done = Ideal.EMPTY;
     int pose = problem.startPose();
     int tool = problem.startTool();
     int best = toGo(done, pose, tool);
@@ -88,21 +121,21 @@ final class IdealOrder {
     }
     List<Integer> sequence = new ArrayList<>(count);
     int left = best;
-    while (done != all) {
+    while (!done.equals(all)) {
       int next = firstKeeping(left, done, pose, tool);
       left -= change(next, pose, tool);
       pose = problem.poseAfter(next, pose);
       tool = problem.toolAfter(next, tool);
-      done |= 1L << next;
+      done = done.with(next);
       sequence.add(next);
     }
     return Optional.of(new Order(List.copyOf(sequence), best / POSE, best % POSE, true));
   }
 
-  private int firstKeeping(int left, long done, int pose, int tool) {
+  private int firstKeeping(int left, Ideal done, int pose, int tool) {
     for (int i = 0; i < count; i++) {
       if (ready(i, done)) {
-        int rest = toGo(done | 1L << i, problem.poseAfter(i, pose), problem.toolAfter(i, tool));
+        int rest = toGo(done.with(i), problem.poseAfter(i, pose), problem.toolAfter(i, tool));
         if (rest != DEAD_END && rest + change(i, pose, tool) == left) {
           return i;
         }
@@ -111,8 +144,8 @@ final class IdealOrder {
     throw new IllegalStateException("no step keeps to the best cost");
   }
 
-  private int toGo(long done, int pose, int tool) {
-    if (done == all) {
+  private int toGo(Ideal done, int pose, int tool) {
+    if (done.equals(all)) {
       return 0;
     }
     int cell = cell(done, pose, tool);
@@ -123,16 +156,16 @@ final class IdealOrder {
     return costs[cell];
   }
 
-  private int cheapest(long done, int pose, int tool) {
+  private int cheapest(Ideal done, int pose, int tool) {
     for (int i = 0; i < count; i++) {
       if (mayJumpAhead[i] && change(i, pose, tool) == 0 && ready(i, done)) {
-        return toGo(done | 1L << i, pose, tool);
+        return toGo(done.with(i), pose, tool);
       }
     }
     int best = DEAD_END;
     for (int i = 0; i < count; i++) {
       if (ready(i, done)) {
-        int rest = toGo(done | 1L << i, problem.poseAfter(i, pose), problem.toolAfter(i, tool));
+        int rest = toGo(done.with(i), problem.poseAfter(i, pose), problem.toolAfter(i, tool));
         if (rest != DEAD_END) {
           best = Math.min(best, rest + change(i, pose, tool));
         }
@@ -142,9 +175,9 @@ final class IdealOrder {
   }
 
   /** Where the cost of a state stands; only states that are met take room. */
-  private int cell(long done, int pose, int tool) {
+  private int cell(Ideal done, int pose, int tool) {
     long stance = (long) (pose + 1) * tools + tool + 1;
-    int state = states.indexOf((long) ideals.indexOf(done) * poses * tools + stance);
+    int state = states.indexOf(ideals.indexOf(done.high, done.low), stance);
     if (state >= MOST_STATES) {
       throw new TooManyStates();
     }
@@ -161,32 +194,29 @@ final class IdealOrder {
     return (problem.turns(item, pose) ? POSE : 0) + (problem.swaps(item, tool) ? 1 : 0);
   }
 
-  private boolean ready(int i, long done) {
-    if ((done >>> i & 1) != 0 || (before[i] & ~done) != 0) {
-      return false;
-    }
-    return anyHolds(anyBefore[i], ~done) && anyHolds(anyAfter[i], done);
+  private boolean ready(int i, Ideal done) {
+    return !done.has(i)
+        && before[i].within(done)
+        && (anyBefore[i].length == 0 || anyWithin(anyBefore[i], done))
+        && (anyAfter[i].length == 0 || anyApart(anyAfter[i], done));
   }
 
-  /** True where there is no group, or one that shares nothing with {@code against}. */
-  private static boolean anyHolds(long[] groups, long against) {
-    if (groups.length == 0) {
-      return true;
-    }
-    for (long group : groups) {
-      if ((group & against) == 0) {
+  private static boolean anyWithin(Ideal[] groups, Ideal done) {
+    for (Ideal group : groups) {
+      if (group.within(done)) {
         return true;
       }
     }
     return false;
   }
 
-  private static long mask(List<Integer> items) {
-    long mask = 0;
-    for (int item : items) {
-      mask |= 1L << item;
+  private static boolean anyApart(Ideal[] groups, Ideal done) {
+    for (Ideal group : groups) {
+      if (!group.meets(done)) {
+        return true;
+      }
     }
-    return mask;
+    return false;
   }
 
   private static final class TooManyStates extends RuntimeException {

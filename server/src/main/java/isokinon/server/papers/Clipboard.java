@@ -187,17 +187,7 @@ public class Clipboard {
         + text(title)
         + "</div><p>"
         + text(
-            f.count()
-                + " "
-                + f.thread()
-                + ", "
-                + Words.plain(f.minNm())
-                + " to "
-                + Words.plain(f.maxNm())
-                + " N·m"
-                + (f.guidance() ? " (table value, guidance)" : "")
-                + ", threads "
-                + f.threads()
+            Words.joint(f)
                 + (f.locked() ? ", threadlocker " + f.locker() : "")
                 + (f.across().isEmpty() ? "" : ", " + f.across())
                 + (f.count() > 1 ? ". In passes " + passes : ""))

@@ -465,15 +465,7 @@ public class BenchViewer {
             f ->
                 new JointLine(
                     Records.step(rebuild.sheet(), step),
-                    f.count()
-                        + " "
-                        + f.thread()
-                        + ", "
-                        + Words.plain(f.minNm())
-                        + " to "
-                        + Words.plain(f.maxNm())
-                        + " N·m, threads "
-                        + f.threads(),
+                    Words.joint(f),
                     rebuild.torque(step).stream()
                         .flatMap(r -> r.fasteners().entrySet().stream())
                         .sorted(Map.Entry.comparingByKey())

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.sheet.Handling;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -24,6 +25,20 @@ public final class Words {
     return sized
         ? id.substring(dash + 1) + " mm " + name
         : name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+  }
+
+  /** What a joint asks for: fasteners, torque range, what is on the threads. */
+  public static String joint(Handling.Fastening f) {
+    return f.count()
+        + " "
+        + f.thread()
+        + ", "
+        + plain(f.minNm())
+        + " to "
+        + plain(f.maxNm())
+        + " N·m, threads "
+        + f.threads()
+        + (f.guidance() ? ", a table value" : "");
   }
 
   /** A number without needless decimals, a thin space between its thousands. */

@@ -41,30 +41,7 @@ class BenchRecordingTest {
   private static final OffsetDateTime OPENED = OffsetDateTime.parse("2026-03-17T07:00:00Z");
   private static final RebuildRow ROW =
       new RebuildRow(7, "EFF-02", "dp", 1, OPENED, "RT", "due", "TPC-ET", 100, null);
-  private static final PumpRow PUMP =
-      new PumpRow(
-          "EFF-02",
-          "Effluent",
-          3,
-          "air-diaphragm",
-          "DP25",
-          "1",
-          "dp",
-          "Sludge",
-          "",
-          "diaphragm",
-          "TPC-ET",
-          "PP",
-          100,
-          0,
-          20,
-          2300,
-          "light",
-          2,
-          "normal",
-          LocalDate.of(2026, 1, 1),
-          0,
-          null);
+  private static final PumpRow PUMP = pump("dp");
 
   private final BenchMapper store = mock(BenchMapper.class);
   private final PumpMapper pumps = mock(PumpMapper.class);
@@ -92,6 +69,32 @@ class BenchRecordingTest {
     when(store.events(7)).thenReturn(List.of());
     when(pumps.byTag("EFF-02")).thenReturn(Optional.of(PUMP));
     when(sheets.at("dp", 1)).thenReturn(SheetReader.forLibrary().read(source).orThrow());
+  }
+
+  private static PumpRow pump(String sheet) {
+    return new PumpRow(
+        "EFF-02",
+        "Effluent",
+        3,
+        "air-diaphragm",
+        "DP25",
+        "1",
+        sheet,
+        "Sludge",
+        "",
+        "diaphragm",
+        "TPC-ET",
+        "PP",
+        100,
+        0,
+        20,
+        2300,
+        "light",
+        2,
+        "normal",
+        LocalDate.of(2026, 1, 1),
+        0,
+        null);
   }
 
   private static ActRequest note(long seen, String text) {
@@ -163,31 +166,7 @@ class BenchRecordingTest {
 
   @Test
   void aPumpWithoutASheetIsToldSo() {
-    PumpRow bare =
-        new PumpRow(
-            "EFF-02",
-            "Effluent",
-            3,
-            "air-diaphragm",
-            "DP25",
-            "1",
-            null,
-            "Sludge",
-            "",
-            "diaphragm",
-            "TPC-ET",
-            "PP",
-            100,
-            0,
-            20,
-            2300,
-            "light",
-            2,
-            "normal",
-            LocalDate.of(2026, 1, 1),
-            0,
-            null);
-    when(pumps.lock("EFF-02")).thenReturn(Optional.of(bare));
+    when(pumps.lock("EFF-02")).thenReturn(Optional.of(pump(null)));
     when(store.runningOn("EFF-02")).thenReturn(Optional.empty());
     assertThatThrownBy(() -> bench.open("EFF-02", "RT", "due"))
         .isInstanceOf(Refused.class)

@@ -1,0 +1,146 @@
+package isokinon.bench;
+
+import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.Step;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * Planning measured on every shipped sheet (renew everything) and on synthetic sheets of 40, 80 and
+ * 120 steps in 2 to 5 chains with alternatives: median milliseconds, whether exact, and the same
+ * route given to a general integer-programming solver beside it.
+ */
+public final class PlanBench {
+
+  private static final int RUNS = 101;
+  private static final int WARM_UP = 150;
+
+  private PlanBench() {}
+
+  /** Prints the tables. */
+  public static void main(String[] args) throws IOException {
+    System.out.println("renew everything           steps   median ms  exact   solver ms  ratio");
+    try (Stream<Path> files = Files.list(Path.of("../library/sheets"))) {
+      for (Path file : files.filter(f -> f.toString().endsWith(".yaml")).sorted().toList()) {
+        Sheet sheet = SheetReader.forLibrary().read(Files.readString(file)).orThrow().by(List.of());
+        print(sheet.id(), sheet, comesOff(sheet));
+      }
+    }
+    System.out.println();
+    System.out.println("synthetic: steps/chains    steps   median ms  exact   solver ms  ratio");
+    for (int steps : new int[] {40, 80, 120}) {
+      for (int chains = 2; chains <= 5; chains++) {
+        Sheet sheet = synthetic(steps, chains);
+        print(steps + "/" + chains, sheet, comesOff(sheet));
+      }
+    }
+  }
+
+  private static void print(String name, Sheet sheet, List<String> asked) {
+    PlanRequest request = PlanRequest.of(asked, List.of());
+    Planner planner = new Planner();
+    Plan plan = planner.plan(sheet, request);
+    double ours = median(() -> planner.plan(sheet, request).minutes());
+    RouteProgramme programme = new RouteProgramme(sheet, asked);
+    double found = programme.solve();
+    double solver = median(programme::solve);
+    if (Math.abs(found - plan.minutes()) > 1e-6 && plan.optimal()) {
+      throw new IllegalStateException(
+          name + ": planner " + plan.minutes() + " min, solver " + found + " min");
+    }
+    System.out.printf(
+        Locale.ROOT,
+        "%-26s %5d %11.2f  %-6s %10.2f  %5.1f%n",
+        name,
+        sheet.steps().size(),
+        ours,
+        plan.optimal(),
+        solver,
+        solver / ours);
+  }
+
+  private interface Work {
+    double run();
+  }
+
+  /** Median of many runs, milliseconds; fewer where one takes long. */
+  private static double median(Work work) {
+    long once = time(work);
+    int runs = (int) Math.max(5, Math.min(RUNS, 4_000_000_000L / Math.max(1, once)));
+    for (int i = 0; i < Math.min(WARM_UP, runs); i++) {
+      work.run();
+    }
+    double[] took = new double[runs];
+    for (int i = 0; i < runs; i++) {
+      took[i] = time(work) / 1e6;
+    }
+    Arrays.sort(took);
+    return took[runs / 2];
+  }
+
+  private static long time(Work work) {
+    long began = System.nanoTime();
+    if (work.run() < 0) {
+      throw new IllegalStateException("minutes under nothing");
+    }
+    return System.nanoTime() - began;
+  }
+
+  private static List<String> comesOff(Sheet sheet) {
+    Set<String> off = new LinkedHashSet<>();
+    for (Step step : sheet.steps()) {
+      off.addAll(step.frees());
+      off.addAll(step.disturbs());
+    }
+    return List.copyOf(off);
+  }
+
+  /**
+   * Chains of steps, each with a tool and a pose, tied across now and then; every seventh part can
+   * be freed by two steps, every ninth step has two groups to choose from.
+   */
+  static Sheet synthetic(int steps, int chains) {
+    Random random = new Random(steps * 31L + chains);
+    StringBuilder text = new StringBuilder("{id: synthetic, startPose: up, parts: [");
+    for (int i = 0; i < steps; i++) {
+      text.append("{id: p").append(i).append("},");
+    }
+    text.append("], steps: [");
+    for (int i = 0; i < steps; i++) {
+      List<String> after = new ArrayList<>();
+      if (i >= chains) {
+        after.add("s" + (i - chains));
+      }
+      if (i > chains && random.nextInt(6) == 0) {
+        after.add("s" + random.nextInt(i));
+      }
+      String frees = "p" + i + (i % 7 == 3 ? ", p" + random.nextInt(steps) : "");
+      String any =
+          i % 9 == 8 ? "[[s" + random.nextInt(i) + "], [s" + random.nextInt(i) + "]]" : "[]";
+      text.append(
+          "{id: s%d, frees: [%s], after: [%s], afterAny: %s, tools: [t%d], pose: q%d, stripMinutes: %d},"
+              .formatted(
+                  i,
+                  frees,
+                  String.join(", ", new LinkedHashSet<>(after)),
+                  any,
+                  random.nextInt(6),
+                  random.nextInt(3),
+                  1 + random.nextInt(9)));
+    }
+    return SheetReader.forComputing().read(text.append("]}").toString()).orThrow();
+  }
+}

@@ -1,0 +1,192 @@
+package isokinon.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** A tube head, a progressing cavity pump with packing and a magnetic drive, rebuilt by hand. */
+class FamiliesJourneyTest {
+
+  private static RunningApp mill;
+  private static Shop shop;
+
+  @BeforeAll
+  static void opens() {
+    mill = RunningApp.demo();
+    shop = new Shop(mill);
+  }
+
+  @AfterAll
+  static void closes() {
+    shop.close();
+    mill.close();
+  }
+
+  private static void isSafe(AtTheBench at) {
+    at.provesEveryEnergy();
+    at.opensTheStrip();
+  }
+
+  private static void decides(AtTheBench at) {
+    at.booksTheRestAsSingleParts();
+    at.choosesMaterials();
+    at.press("Decided, build it");
+    at.stands("Build");
+  }
+
+  private static void handsBack(AtTheBench at) {
+    at.provesTheRest();
+    at.press("Hand it back");
+    at.sees("Handed back");
+  }
+
+  @Test
+  void aTubeIsRenewedInAFourArmHeadAndNoArmChangesItsPair() {
+    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    Page page = ko.page();
+    ko.bringsToTheBench("DYE-06");
+    page.getByText("Drive, part by part").click();
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Roller arm 1"))
+        .getByText("look")
+        .click();
+    ko.takesIn("Tube: renew", "Due");
+    isSafe(ko);
+    Shop.accessible(page);
+    stripsUpTo(ko, "Jog each arm");
+    ko.sees("Under power for this step: an arm passes only at the loading position.");
+    Shop.picture(page, "bench-head-in-plan");
+    ko.stripsAll();
+    ko.judgesTheRestSound();
+    decides(ko);
+    ko.buildsUpToUnanswered("set it on its own pivot");
+    Locator place =
+        page.getByRole(
+            AriaRole.GROUP,
+            new Page.GetByRoleOptions().setName("Piece for the place of Roller arm 1"));
+    place
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Roller arm 2"))
+        .click();
+    ko.sees("Arms are two pairs with springs of two strengths");
+    Shop.accessible(page);
+    ko.buildsTheRest();
+    handsBack(ko);
+  }
+
+  @Test
+  void aProgressingCavityPumpIsRepackedAcrossTwoDevicesAndARest() {
+    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    ko.bringsToTheBench("SCR-01");
+    ko.takesIn("Packing and sleeve kit", "Gland drips a stream");
+    isSafe(ko);
+    ko.done("Off, next step");
+    ko.button("Rest").click();
+    ko.page().getByLabel("Note for whoever takes it up").fill("Sleeve comes on Thursday");
+    ko.button("Lay it aside").click();
+    ko.sees("waiting for kit");
+    Shop.accessible(ko.page());
+
+    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    Page page = rt.page();
+    page.navigate("/bench");
+    rt.sees("waiting for kit");
+    page.getByText("SCR-01").click();
+    rt.sees("Sleeve comes on Thursday");
+    rt.button("Take it up again").click();
+    rt.stripsAll();
+    Shop.picture(page, "bench-cavity");
+    rt.judgesTheRestSound();
+    decides(rt);
+    rt.buildsUpTo("Lay the packing rings in one by one");
+    rt.sees("Cuts staggered, each ring pushed home before the next");
+    Shop.accessible(page);
+    rt.buildsTheRest();
+    handsBack(rt);
+    page.navigate("/pumps/SCR-01");
+    rt.sees("handed back");
+  }
+
+  @Test
+  void aMagneticDriveIsRebuiltWithItsBrittlePartsInSight() {
+    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    Page page = ko.page();
+    ko.bringsToTheBench("DYE-11");
+    ko.takesIn("Rotor kit", "Hums since the dry run");
+    isSafe(ko);
+    ko.sees("Magnets: inner and outer magnet.");
+    stripsUpTo(ko, "Press the bushing out");
+    ko.sees("Brittle: bushing. No knock, no steel under it.");
+    ko.stripsAll();
+    ko.judgesTheRestSound();
+    page.getByText("Rotor kit MC12").first().waitFor();
+    ko.button("Fit this kit").first().click();
+    ko.sees("1 role without a material");
+    decides(ko);
+    ko.buildsUpTo("Make up rear disc");
+    assertThat(page.getByText("Put together beside the pump")).isVisible();
+    Shop.picture(page, "bench-press-up");
+    Shop.accessible(page);
+    ko.buildsTheRest();
+    handsBack(ko);
+  }
+
+  @Test
+  void theShorterWayInIsSeenBesideTheOther() {
+    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    Page page = ko.page();
+    ko.bringsToTheBench("SCR-09");
+    ko.press("Stator and O-rings");
+    Locator pair = ko.main("Pull the pair");
+    assertThat(pair).hasAttribute("aria-pressed", "true");
+    assertThat(pair).containsText("55");
+    Shop.picture(page, "bench-take-in");
+    Shop.accessible(page);
+    ko.main("Stator alone, over the rotor").click();
+    assertThat(ko.main("Stator alone, over the rotor")).hasAttribute("aria-pressed", "true");
+    ko.press("Take it in");
+    ko.stands("Make safe");
+    isSafe(ko);
+    ko.sees("Undo the foot and the pressure flange");
+  }
+
+  @Test
+  void aShopWritesItsOwnSheetAndAWrongOneIsToldLineByLine() {
+    AtTheBench sb = new AtTheBench(shop.device("SB"));
+    Page page = sb.page();
+    page.navigate("/library");
+    page.getByText("Levitated tank-bottom mixer").click();
+    page.getByText("Renew everything").waitFor();
+    Shop.picture(page, "library-sheet");
+    sb.button("Duplicate").click();
+    sb.sees("0:29");
+    Locator text = page.locator(".cm-content");
+    text.getByText("renew: one-time").click();
+    page.keyboard().press("End");
+    page.keyboard().type("s");
+    sb.sees("2 things wrong");
+    sb.sees("\"one-times\" is not one of one-time, inspect, keep");
+    assertThat(sb.main("Keep as revision")).isDisabled();
+    page.reload();
+    sb.sees("2 things wrong");
+    page.locator(".cm-content").getByText("renew: one-times").click();
+    page.keyboard().press("End");
+    page.keyboard().press("Backspace");
+    assertThat(sb.main("Keep as revision 1")).isEnabled();
+    sb.press("Keep as revision 1");
+    page.waitForURL("**/library/mixer-levitated-3-own");
+    page.navigate("/library");
+    assertThat(page.getByText(Pattern.compile("mixer-levitated-3-own"))).isVisible();
+  }
+
+  private static void stripsUpTo(AtTheBench at, String begins) {
+    while (!at.sentence().contains(begins)) {
+      at.answersChecks();
+      at.done("Off, next step");
+    }
+  }
+}
