@@ -247,7 +247,8 @@ function Checks({ step, link, view }: { step: StepView } & StageProps) {
       {step.checks.length === 0 && !step.torque && (
         <p className="pt-2 text-[17px] text-soft">
           {step.stripping ? "Lay it on the tray by its side." : "Nothing to read at this step."} About{" "}
-          <span className="m">{step.minutes}</span> min.
+          <span className="m">{step.minutes}</span> min
+          {step.learnedJobs > 0 ? `, from ${step.learnedJobs} jobs here` : ", from the sheet"}.
         </p>
       )}
     </div>

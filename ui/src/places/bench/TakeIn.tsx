@@ -249,7 +249,10 @@ function PlanPreview({ ways, sheet }: PreviewProps) {
           <p className="text-[15px] leading-5">
             {plan.strip.length} steps to strip, the pump turned {times(plan.poseChanges)}, {plan.toolChanges} changes of
             tool
-            {plan.optimal ? ", none better" : ", not proved the best"}.
+            {plan.optimal ? ", none better" : ", not proved the best"}.{" "}
+            {plan.learnedSteps > 0
+              ? `Minutes of ${plan.learnedSteps} steps from jobs recorded here, the rest from the sheet.`
+              : "Minutes from the sheet."}
           </p>
           {ways.renew.length > 0 && (
             <ul className="pt-2">

@@ -9,20 +9,24 @@ const way = (minutes: number, parts: number, followed = false) => ({
   followed,
   minutes,
   parts,
+  risk: "",
 });
 
 describe("what another school would cost", () => {
-  it("is told in full for the way that is followed", () => {
-    expect(cost(way(55, 4, true), way(55, 4, true))).toBe("55 min, 4 parts");
+  const followed = way(55, 4, true);
+
+  it("is told in full for the way that is followed, as the difference for the others", () => {
+    const all = [followed, way(59, 4), way(50, 9), way(55, 2), way(55, 4)];
+    expect(all.map((w) => cost(w, all))).toEqual([
+      "55 min, 4 parts",
+      "4 min more",
+      "5 min less, 5 parts more",
+      "2 parts fewer",
+      "the same work and parts",
+    ]);
   });
 
-  it("is told as the difference for the others", () => {
-    expect(cost(way(59, 4), way(55, 4, true))).toBe("4 min more");
-    expect(cost(way(50, 9), way(55, 4, true))).toBe("5 min less, 5 parts more");
-    expect(cost(way(55, 2), way(55, 4, true))).toBe("2 parts fewer");
-  });
-
-  it("says so where nothing differs", () => {
-    expect(cost(way(55, 4), way(55, 4, true))).toBe("the same work and parts");
+  it("says nothing where no way costs another", () => {
+    expect(cost(followed, [followed, way(55, 4)])).toBe("");
   });
 });

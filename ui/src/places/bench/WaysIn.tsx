@@ -82,15 +82,20 @@ function School({ school, onChoose }: { school: SchoolView; onChoose: (way: stri
               w.followed ? "relative border-ink bg-ink text-card" : "border-line bg-card"
             }`}
             onClick={() => onChoose(w.id)}
+            title={`${w.say} ${w.risk}`.trim()}
           >
             <b className="font-[660]">{w.title}</b>
             <span className={`block text-[12.5px] ${w.followed ? "" : "text-muted"}`}>
-              {[cost(w, followed), w.standard && "standard"].filter(Boolean).join(", ")}
+              {[cost(w, school.ways), w.standard && "standard"].filter(Boolean).join(", ")}
             </span>
           </button>
         ))}
       </div>
-      {followed && <p className="pt-1 text-[13px] leading-4 text-soft">{followed.say}</p>}
+      {followed && (
+        <p className="pt-1 text-[13px] leading-4 text-soft">
+          {followed.say} {followed.risk}
+        </p>
+      )}
     </fieldset>
   );
 }
@@ -98,7 +103,9 @@ function School({ school, onChoose }: { school: SchoolView; onChoose: (way: stri
 type Way = SchoolView["ways"][number];
 
 /** What an answer costs: in full for the one followed, the difference for the others. */
-export function cost(way: Way, followed: Way | undefined): string {
+export function cost(way: Way, all: Way[]): string {
+  if (all.every((w) => w.minutes === way.minutes && w.parts === way.parts)) return "";
+  const followed = all.find((w) => w.followed);
   if (!followed || way.followed) return `${rounded(way.minutes)} min, ${way.parts} parts`;
   const said = [difference(way.minutes - followed.minutes, "min"), difference(way.parts - followed.parts, "parts")];
   return said.filter(Boolean).join(", ") || "the same work and parts";

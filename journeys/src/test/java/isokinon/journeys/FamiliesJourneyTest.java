@@ -98,8 +98,9 @@ class FamiliesJourneyTest {
     page.getByText("SCR-01").click();
     rt.sees("Sleeve comes on Thursday");
     rt.button("Take it up again").click();
-    rt.stripsAll();
+    stripsUpTo(rt, "Push the joint pins out");
     Shop.picture(page, "bench-cavity");
+    rt.stripsAll();
     rt.judgesTheRestSound();
     decides(rt);
     rt.buildsUpTo("Lay the packing rings in one by one");

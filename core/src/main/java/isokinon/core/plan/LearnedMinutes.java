@@ -45,9 +45,14 @@ public final class LearnedMinutes {
           if (r == null) {
             return step;
           }
-          return step.lasting(
-              r.stripJobs() >= FEWEST_JOBS ? r.stripMinutes() : step.stripMinutes(),
-              r.buildJobs() >= FEWEST_JOBS ? r.buildMinutes() : step.buildMinutes());
+          boolean strip = r.stripJobs() >= FEWEST_JOBS;
+          boolean build = r.buildJobs() >= FEWEST_JOBS;
+          return strip || build
+              ? step.lasting(
+                  strip ? r.stripMinutes() : step.stripMinutes(),
+                  build ? r.buildMinutes() : step.buildMinutes(),
+                  Math.max(strip ? r.stripJobs() : 0, build ? r.buildJobs() : 0))
+              : step;
         });
   }
 }

@@ -207,6 +207,7 @@ public final class SheetReader {
         f.wordLists("afterAny"),
         f.number("stripMinutes", 0, 0, 100_000),
         f.number("buildMinutes", 0, 0, 100_000),
+        0,
         f.text("route"),
         handling(f, id));
   }

@@ -14,6 +14,7 @@ import java.util.List;
  * @param afterAny besides: at least one of these groups, whole
  * @param stripMinutes time to strip, minutes
  * @param buildMinutes time to build, minutes
+ * @param learnedJobs recorded jobs its minutes stand on; 0 where they are those of the sheet
  * @param route what a way in is called that goes by this step, where another would do; may be empty
  * @param how pose, tools, fastening and checks
  */
@@ -27,6 +28,7 @@ public record Step(
     List<List<String>> afterAny,
     double stripMinutes,
     double buildMinutes,
+    int learnedJobs,
     String route,
     Handling how) {
 
@@ -37,10 +39,10 @@ public record Step(
     }
   }
 
-  /** The same step with other minutes. */
-  public Step lasting(double toStrip, double toBuild) {
+  /** The same step with minutes learned from {@code jobs}. */
+  public Step lasting(double toStrip, double toBuild, int jobs) {
     return new Step(
-        id, strip, build, frees, disturbs, after, afterAny, toStrip, toBuild, route, how);
+        id, strip, build, frees, disturbs, after, afterAny, toStrip, toBuild, jobs, route, how);
   }
 
   /** Strip and build together, minutes. */

@@ -72,6 +72,7 @@ final class WayOfWork {
         s.afterAny().stream().filter(steps::containsAll).toList(),
         s.stripMinutes(),
         s.buildMinutes(),
+        s.learnedJobs(),
         s.route(),
         handling(s.how()));
   }

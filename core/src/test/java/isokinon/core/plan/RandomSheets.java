@@ -116,6 +116,7 @@ final class RandomSheets {
         afterAny,
         1 + random.nextInt(5),
         random.nextInt(4),
+        0,
         "",
         handling(random));
   }

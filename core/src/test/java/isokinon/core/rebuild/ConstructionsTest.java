@@ -238,6 +238,7 @@ class ConstructionsTest {
                 "inlet-manifold-off", new LearnedMinutes.Recorded(50, 2, 50, 2)));
     assertThat(taught.step("outlet-manifold-off").orElseThrow().stripMinutes()).isEqualTo(9);
     assertThat(taught.step("outlet-manifold-off").orElseThrow().buildMinutes()).isEqualTo(7);
+    assertThat(taught.step("outlet-manifold-off").orElseThrow().learnedJobs()).isEqualTo(3);
     assertThat(taught.step("inlet-manifold-off")).isEqualTo(sheet.step("inlet-manifold-off"));
   }
 }

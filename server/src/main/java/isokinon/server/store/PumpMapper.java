@@ -37,6 +37,13 @@ public interface PumpMapper {
 
   @Select(
       "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
+          + " from run where role = #{role} and material = #{material} and duty_group = #{group}"
+          + " order by pump, fitted_on")
+  List<RunRow> runsLike(
+      @Param("role") String role, @Param("material") String material, @Param("group") String group);
+
+  @Select(
+      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
           + " from run order by pump, fitted_on")
   List<RunRow> allRuns();
 

@@ -181,7 +181,7 @@ public class Bench {
     Job job = job(id);
     Rebuild rebuild = job.rebuild();
     if (rebuild.stage() != Stage.TAKE_IN) {
-      return viewer.ways(rebuild);
+      return viewer.ways(job.pump(), rebuild);
     }
     Act act = Act.of(Act.Kind.TAKEN_IN, "", "").saying("asked").with(items);
     Optional<Refusal> refusal = rebuild.refuse(act, false);
@@ -189,6 +189,7 @@ public class Bench {
       throw Refused.of(422, refusal.get().path(), refusal.get().message());
     }
     return viewer.ways(
+        job.pump(),
         rebuild.and(new BenchEvent(rebuild.seq() + 1, clock.instant(), "", false, act)));
   }
 

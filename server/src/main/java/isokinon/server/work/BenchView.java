@@ -86,7 +86,8 @@ public record BenchView(
       List<Pin> pinned,
       List<RailPart> beside,
       List<PlaceView> places,
-      String power) {}
+      String power,
+      int learnedJobs) {}
 
   /** A caution that stays in sight: the mark drawn beside it and what it says. */
   public record Pin(String mark, String say) {}
@@ -312,7 +313,8 @@ public record BenchView(
       int toolChanges,
       List<String> tools,
       List<String> lubricants,
-      boolean optimal) {}
+      boolean optimal,
+      int learnedSteps) {}
 
   /** What is asked comes to: the plan, what it renews, the ways in, and the schools of the job. */
   public record WaysView(
@@ -336,7 +338,8 @@ public record BenchView(
       boolean standard,
       boolean followed,
       double minutes,
-      int parts) {}
+      int parts,
+      String risk) {}
 
   /** Since when a job rests, and why. */
   public record PauseView(String who, String at, String waitsFor, String note) {}

@@ -65,7 +65,7 @@ public class BenchViewer {
 
   /** Before the take-in there is no plan. */
   static final PlanView NO_PLAN =
-      new PlanView(List.of(), List.of(), 0, 0, 0, 0, List.of(), List.of(), true);
+      new PlanView(List.of(), List.of(), 0, 0, 0, 0, List.of(), List.of(), true, 0);
 
   private final PumpMapper pumps;
   private final StoresMapper stores;
@@ -117,10 +117,10 @@ public class BenchViewer {
         decide(pump, rebuild),
         sheet.proof().stream().map(t -> proof(rebuild, t)).toList(),
         handBack(row, pump, rebuild),
-        plan.map(BenchViewer::plan).orElse(NO_PLAN),
+        plan.map(p -> plan(p, sheet)).orElse(NO_PLAN),
         rebuild.events().stream().map(e -> logLine(sheet, e)).toList(),
         lastStep(rebuild),
-        rebuild.stripped().isEmpty() ? WaysViewer.of(rebuild) : WaysViewer.NONE,
+        rebuild.stripped().isEmpty() ? ways(pump, rebuild) : WaysViewer.NONE,
         StateTag.of(rebuild),
         rebuild
             .pause()
@@ -134,8 +134,11 @@ public class BenchViewer {
   }
 
   /** What the ways in and the schools of a rebuild cost. */
-  WaysView ways(Rebuild rebuild) {
-    return WaysViewer.of(rebuild);
+  WaysView ways(PumpRow pump, Rebuild rebuild) {
+    String fluid =
+        pumps.exposures(pump.tag()).stream().map(ExposureRow::fluid).findFirst().orElse("");
+    RunGroup group = RunGroup.of(pump.role(), pumps.runsLike(pump.role(), pump.material(), fluid));
+    return WaysViewer.of(rebuild, new Forecast(pump, group));
   }
 
   private static PumpHead head(PumpRow pump, Rebuild rebuild) {
@@ -479,7 +482,7 @@ public class BenchViewer {
         + f.acceptedBecause().map(why -> ", accepted: " + why).orElse("");
   }
 
-  static PlanView plan(Plan p) {
+  static PlanView plan(Plan p, Sheet sheet) {
     return new PlanView(
         p.strip(),
         p.build(),
@@ -489,7 +492,12 @@ public class BenchViewer {
         p.toolChanges(),
         p.tools().stream().map(Words::tool).toList(),
         p.lubricants(),
-        p.optimal());
+        p.optimal(),
+        (int)
+            p.strip().stream()
+                .flatMap(id -> sheet.step(id).stream())
+                .filter(step -> step.learnedJobs() > 0)
+                .count());
   }
 
   private LogLine logLine(Sheet sheet, BenchEvent e) {

@@ -143,11 +143,7 @@ public class Floor {
   public Strip strip(PumpRow pump) {
     List<ExposureRow> exposures = pumps.exposures(pump.tag());
     String fluid = exposures.isEmpty() ? "" : exposures.get(0).fluid();
-    String key = group(pump.role(), pump.material(), fluid);
-    List<RunRow> group =
-        pumps.allRuns().stream()
-            .filter(r -> group(r.role(), r.material(), r.dutyGroup()).equals(key))
-            .toList();
+    List<RunRow> group = pumps.runsLike(pump.role(), pump.material(), fluid);
     return strip(
         pump, pumps.runs(pump.tag()), RunGroup.of(pump.role(), group), bench.runningOn(pump.tag()));
   }

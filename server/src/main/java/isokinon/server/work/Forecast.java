@@ -57,6 +57,29 @@ final class Forecast {
     return lens;
   }
 
+  /** What it means to change at the interval, or to wait until a set fails, as a sentence. */
+  String risk(boolean untilItFails) {
+    String from =
+        group.runs() == 0
+            ? "no run here yet, from the interval alone"
+            : "from " + Words.count(group.runs(), "run") + " here";
+    String sets =
+        untilItFails
+            ? "Half of the sets of "
+                + pump.material()
+                + " are done by "
+                + Words.plain(Math.round(life.quantile(0.5) / 10) * 10L)
+                + " h"
+            : "About "
+                + Math.round(100 * (1 - life.survival(pump.intervalHours())))
+                + " % of the sets of "
+                + pump.material()
+                + " fail before "
+                + Words.plain(pump.intervalHours())
+                + " h";
+    return sets + " (" + from + ").";
+  }
+
   /** The reason for the forecast in one sentence. */
   String because() {
     String sets = Words.count(group.runs(), pump.material() + " set");

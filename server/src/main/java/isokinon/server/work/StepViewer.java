@@ -94,7 +94,8 @@ class StepViewer {
         Pins.of(rebuild, how, parts),
         beside(rebuild, id, stripping),
         places,
-        how.power());
+        how.power(),
+        step.map(Step::learnedJobs).orElse(0));
   }
 
   /** Parts of a press-up, in their order along the axis. */

@@ -25,7 +25,7 @@ final class WaysViewer {
 
   private WaysViewer() {}
 
-  static WaysView of(Rebuild rebuild) {
+  static WaysView of(Rebuild rebuild, Forecast life) {
     if (rebuild.plan().isEmpty()) {
       return NONE;
     }
@@ -37,7 +37,7 @@ final class WaysViewer {
             .routes(rebuild.sheet(), new PlanRequest(asked.renew(), asked.inspect(), List.of()));
     Map<School, School.Way> followed = rebuild.ways();
     return new WaysView(
-        BenchViewer.plan(plan),
+        BenchViewer.plan(plan, rebuild.sheet()),
         plan.renew().stream()
             .map(
                 r ->
@@ -57,11 +57,15 @@ final class WaysViewer {
                         r.avoid(),
                         Set.copyOf(r.steps()).equals(going)))
             .toList(),
-        followed.keySet().stream().map(s -> school(rebuild, asked, s, followed)).toList());
+        followed.keySet().stream().map(s -> school(rebuild, asked, s, followed, life)).toList());
   }
 
   private static SchoolView school(
-      Rebuild rebuild, PlanRequest asked, School school, Map<School, School.Way> followed) {
+      Rebuild rebuild,
+      PlanRequest asked,
+      School school,
+      Map<School, School.Way> followed,
+      Forecast life) {
     List<WayView> ways = new ArrayList<>();
     for (School.Way way : school.ways()) {
       List<String> chosen = new ArrayList<>();
@@ -85,7 +89,10 @@ final class WaysViewer {
               way.standard(),
               way.equals(followed.get(school)),
               plan.minutes() + plan.buildOnlyMinutes(),
-              plan.renew().stream().mapToInt(Plan.Renewal::count).sum()));
+              plan.renew().stream().mapToInt(Plan.Renewal::count).sum(),
+              school.id().equals(School.INTERVAL.id())
+                  ? life.risk(way.effect() == School.Effect.UNTIL_TEAR)
+                  : ""));
     }
     return new SchoolView(school.id(), school.ask(), ways);
   }
