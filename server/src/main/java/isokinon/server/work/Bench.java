@@ -31,6 +31,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,6 +53,7 @@ public class Bench {
   private final BenchViewer viewer;
   private final ShelfLives shelf;
   private final Clock clock;
+  private final Map<Long, Sheet> learned = new ConcurrentHashMap<>();
 
   Bench(
       BenchMapper store,
@@ -147,13 +149,18 @@ public class Bench {
   }
 
   private Job replay(RebuildRow row) {
-    Sheet sheet =
-        LearnedMinutes.applied(
-            sheets.at(row.sheetId(), row.sheetRevision()), recorded(row.sheetId(), row.openedAt()));
+    Sheet sheet = learned.computeIfAbsent(row.id(), id -> withMinutesOf(row));
     List<BenchEvent> events = store.events(row.id()).stream().map(Bench::event).toList();
     PumpRow pump = pumps.byTag(row.pump()).orElseThrow();
     Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
     return new Job(row, pump, Rebuild.replay(sheet, fitted, events));
+  }
+
+  /** The sheet of a rebuild with the minutes this shop had recorded when it was opened. */
+  private Sheet withMinutesOf(RebuildRow row) {
+    Sheet written = sheets.at(row.sheetId(), row.sheetRevision());
+    Map<String, LearnedMinutes.Recorded> recorded = recorded(row.sheetId(), row.openedAt());
+    return recorded.isEmpty() ? written : LearnedMinutes.applied(written, recorded);
   }
 
   /** Minutes this shop recorded of a sheet's steps before {@code before}. */

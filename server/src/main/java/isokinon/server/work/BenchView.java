@@ -26,7 +26,6 @@ public record BenchView(
     PlanView plan,
     List<LogLine> log,
     Optional<String> lastStep,
-    WaysView ways,
     String state,
     Optional<PauseView> pause) {
 

@@ -120,7 +120,6 @@ public class BenchViewer {
         plan.map(p -> plan(p, sheet)).orElse(NO_PLAN),
         rebuild.events().stream().map(e -> logLine(sheet, e)).toList(),
         lastStep(rebuild),
-        rebuild.stripped().isEmpty() ? ways(pump, rebuild) : WaysViewer.NONE,
         StateTag.of(rebuild),
         rebuild
             .pause()
