@@ -1,6 +1,7 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRefused;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Code;
@@ -19,7 +20,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -174,25 +174,26 @@ public final class Rebuild {
 
   /** Leaves what is asked of side B for later, where the job does one side at a time. */
   private void oneSideFirst() {
-    Set<String> sideB =
-        sheet.parts().stream()
-            .filter(p -> p.place().map(pl -> pl.side().equals("B")).orElse(false))
-            .map(Part::id)
-            .collect(Collectors.toSet());
-    boolean both =
-        Stream.concat(renew.stream(), inspect.stream()).anyMatch(sideB::contains)
-            && Stream.concat(renew.stream(), inspect.stream())
-                .flatMap(p -> sheet.part(p).stream())
-                .anyMatch(p -> p.place().map(pl -> pl.side().equals("A")).orElse(false));
-    if (!has(School.Effect.ONE_SIDE) || !both) {
+    List<String> asked = Stream.concat(renew.stream(), inspect.stream()).toList();
+    if (!has(School.Effect.ONE_SIDE)
+        || asked.stream().noneMatch(this::onSideB)
+        || asked.stream().noneMatch(p -> onSide("A", p))) {
       return;
     }
-    renew.stream().filter(sideB::contains).forEach(laterRenew::add);
-    inspect.stream().filter(sideB::contains).forEach(laterInspect::add);
+    renew.stream().filter(this::onSideB).forEach(laterRenew::add);
+    inspect.stream().filter(this::onSideB).forEach(laterInspect::add);
     renew.removeAll(laterRenew);
     inspect.removeAll(laterInspect);
     List<String> second = route(laterRenew, laterInspect);
     route(renew, inspect).stream().filter(second::contains).forEach(stayOpen::add);
+  }
+
+  private boolean onSideB(String part) {
+    return onSide("B", part);
+  }
+
+  private boolean onSide(String side, String part) {
+    return sheet.part(part).flatMap(Part::place).filter(p -> p.side().equals(side)).isPresent();
   }
 
   private void bothSidesAgain() {
@@ -245,7 +246,7 @@ public final class Rebuild {
     String part = event.act().subject();
     judged.put(part, event);
     if (verdict(part).equals(Optional.of(Part.Verdict.RENEW))) {
-      renew.add(part);
+      (sideToCome() && onSideB(part) ? laterRenew : renew).add(part);
     } else if (!askedAtTakeIn(part)) {
       renew.remove(part);
     }
@@ -501,11 +502,16 @@ public final class Rebuild {
   }
 
   /** What the whole job renews: of a side closed before as well. */
+  public List<Plan.Renewal> renewalsInAll() {
+    Map<String, Plan.Renewal> parts = new LinkedHashMap<>();
+    earlierRenewals.forEach(r -> parts.put(r.part(), r));
+    renewals().forEach(r -> parts.putIfAbsent(r.part(), r));
+    return List.copyOf(parts.values());
+  }
+
+  /** Ids of {@link #renewalsInAll()}. */
   public List<String> renewedInAll() {
-    Set<String> parts = new LinkedHashSet<>();
-    earlierRenewals.forEach(r -> parts.add(r.part()));
-    parts.addAll(renewing());
-    return List.copyOf(parts);
+    return renewalsInAll().stream().map(Plan.Renewal::part).toList();
   }
 
   /** Build steps of the whole job: of a side closed before as well. */
@@ -676,7 +682,22 @@ public final class Rebuild {
 
   /** Why {@code act} cannot be recorded now; empty where it can. */
   public Optional<Refusal> refuse(Act act, boolean lead) {
-    return new BenchRules(this).refuse(act, lead);
+    return new BenchRules(this).refuse(act, lead).or(() -> unplannable(act));
+  }
+
+  /** What is asked may leave no way in, where steps are avoided or another way is followed. */
+  private Optional<Refusal> unplannable(Act act) {
+    if (act.kind() != Act.Kind.TAKEN_IN && act.kind() != Act.Kind.WAY_CHOSEN) {
+      return Optional.empty();
+    }
+    try {
+      Rebuild after = and(new BenchEvent(seq() + 1, Instant.EPOCH, "", false, act));
+      return after.plan().isPresent()
+          ? Optional.empty()
+          : Optional.of(new Refusal("items", "There is nothing to plan."));
+    } catch (PlanRefused e) {
+      return Optional.of(new Refusal("items", e.getMessage()));
+    }
   }
 
   private static Map<String, String> orderedMap(String... pairs) {

@@ -130,6 +130,9 @@ class ConstructionsTest {
     assertThat(bench.rebuild().stripLeft())
         .containsExactly("hose-b-off", "valve-box-b-off", "diaphragm-b-off");
     bench.strips().inspects().decides("EPDM").builds();
+    assertThat(bench.rebuild().renewalsInAll())
+        .extracting(r -> r.part() + ", " + r.because())
+        .contains("diaphragm-a, asked for", "diaphragm-b, asked for");
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.PROVE);
     assertThat(bench.rebuild().renewedInAll()).contains("diaphragm-a", "diaphragm-b");
     assertThat(bench.rebuild().everythingBuilt())
@@ -138,6 +141,19 @@ class ConstructionsTest {
         .filteredOn(StepTime::building)
         .extracting(StepTime::step)
         .contains("diaphragm-a-off", "diaphragm-b-off");
+  }
+
+  @Test
+  void whatIsFoundBadOnTheOtherSideWaitsForItsTurn() {
+    AtTheBench bench =
+        at("linear-twin-diaphragm-80", "diaphragm")
+            .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b"))
+            .makesSafe()
+            .strips()
+            .judges("valve-box-b", "renew");
+    assertThat(bench.rebuild().stripLeft()).isEmpty();
+    bench.inspects().decides("EPDM").builds();
+    assertThat(bench.rebuild().renewing()).contains("valve-box-b", "diaphragm-b");
   }
 
   @Test
@@ -196,6 +212,12 @@ class ConstructionsTest {
                     Act.of(Act.Kind.TAKEN_IN, "", "")
                         .with(List.of("renew:stator", "avoid:no-such"))))
         .contains("no step called no-such");
+    assertThat(
+            at("cavity-quick-change-40", "stator")
+                .refused(
+                    Act.of(Act.Kind.TAKEN_IN, "", "")
+                        .with(List.of("renew:stator", "avoid:flange-off"))))
+        .isEqualTo("Without these steps there is no way in.");
   }
 
   // ---- rests and times ------------------------------------------------------------------------

@@ -292,8 +292,8 @@ public class BenchViewer {
     List<String> freed = rebuild.plan().map(Plan::freed).orElse(List.of());
     List<String> toJudge = rebuild.toInspect();
     return rebuild.sheet().parts().stream()
-        .filter(p -> freed.contains(p.id()) && p.renew() != Part.Renew.KEEP)
-        .filter(rebuild::present)
+        .filter(p -> freed.contains(p.id()) || rebuild.verdict(p.id()).isPresent())
+        .filter(p -> p.renew() != Part.Renew.KEEP && rebuild.present(p))
         .map(
             p ->
                 new InspectItem(
@@ -335,20 +335,21 @@ public class BenchViewer {
         rebuild.rolesToChoose().stream()
             .map(r -> new RoleChoice(r, fittedMaterial(pump, rebuild, r), rebuild.material(r)))
             .toList();
-    List<RenewItem> parts =
-        rebuild.renewals().stream()
-            .map(
-                r ->
-                    new RenewItem(
-                        r.part(),
-                        Records.part(sheet, r.part()),
-                        r.count(),
-                        sheet.part(r.part()).flatMap(Part::role),
-                        r.because(),
-                        rebuild.lot(r.part())))
-            .toList();
-    List<LotView> lots = stores.lots(sheet.id()).stream().map(l -> lot(sheet, l)).toList();
     boolean deciding = rebuild.stage() == Stage.INSPECT || rebuild.stage() == Stage.DECIDE;
+    List<RenewItem> parts =
+        (deciding ? rebuild.renewals() : rebuild.renewalsInAll())
+            .stream()
+                .map(
+                    r ->
+                        new RenewItem(
+                            r.part(),
+                            Records.part(sheet, r.part()),
+                            r.count(),
+                            sheet.part(r.part()).flatMap(Part::role),
+                            r.because(),
+                            rebuild.lot(r.part())))
+                .toList();
+    List<LotView> lots = stores.lots(sheet.id()).stream().map(l -> lot(sheet, l)).toList();
     return new DecideView(
         roles, parts, lots, deciding ? Optional.of(covers.of(rebuild)) : Optional.empty());
   }

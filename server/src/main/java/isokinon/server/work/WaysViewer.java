@@ -1,12 +1,12 @@
 package isokinon.server.work;
 
 import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRefused;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.plan.RouteOption;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.School;
-import isokinon.core.sheet.Sheet;
 import isokinon.server.work.BenchView.RenewLine;
 import isokinon.server.work.BenchView.RouteView;
 import isokinon.server.work.BenchView.SchoolView;
@@ -15,6 +15,7 @@ import isokinon.server.work.BenchView.WaysView;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** The ways in beside each other, and what each way of each school costs this job. */
@@ -70,30 +71,40 @@ final class WaysViewer {
     for (School.Way way : school.ways()) {
       List<String> chosen = new ArrayList<>();
       followed.forEach((s, w) -> chosen.add(s.equals(school) ? way.id() : w.id()));
-      Sheet sheet = rebuild.written().by(chosen);
-      Plan plan =
+      plan(rebuild, asked, chosen)
+          .ifPresent(
+              plan ->
+                  ways.add(
+                      new WayView(
+                          way.id(),
+                          way.title(),
+                          way.say(),
+                          way.standard(),
+                          way.equals(followed.get(school)),
+                          plan.minutes() + plan.buildOnlyMinutes(),
+                          plan.renew().stream().mapToInt(Plan.Renewal::count).sum(),
+                          school.id().equals(School.INTERVAL.id())
+                              ? life.risk(way.effect() == School.Effect.UNTIL_TEAR)
+                              : "")));
+    }
+    return new SchoolView(school.id(), school.ask(), ways);
+  }
+
+  /** The plan when {@code ways} are followed; empty where a way needs a step that is avoided. */
+  private static Optional<Plan> plan(Rebuild rebuild, PlanRequest asked, List<String> ways) {
+    try {
+      return Optional.of(
           new Planner()
               .plan(
-                  sheet,
+                  rebuild.written().by(ways),
                   new PlanRequest(
                       asked.renew(),
                       asked.inspect(),
                       List.of(),
                       asked.avoid(),
-                      rebuild.written().has(School.Effect.KIT_CONTENTS, chosen)));
-      ways.add(
-          new WayView(
-              way.id(),
-              way.title(),
-              way.say(),
-              way.standard(),
-              way.equals(followed.get(school)),
-              plan.minutes() + plan.buildOnlyMinutes(),
-              plan.renew().stream().mapToInt(Plan.Renewal::count).sum(),
-              school.id().equals(School.INTERVAL.id())
-                  ? life.risk(way.effect() == School.Effect.UNTIL_TEAR)
-                  : ""));
+                      rebuild.written().has(School.Effect.KIT_CONTENTS, ways))));
+    } catch (PlanRefused e) {
+      return Optional.empty();
     }
-    return new SchoolView(school.id(), school.ask(), ways);
   }
 }
