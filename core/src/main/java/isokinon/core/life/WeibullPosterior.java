@@ -1,6 +1,8 @@
 package isokinon.core.life;
 
 import java.util.List;
+import org.apache.commons.numbers.gamma.LogGamma;
+import org.apache.commons.statistics.distribution.GammaDistribution;
 
 /**
  * Life of a wear part: Weibull with the shape of its failure mode and a Gamma posterior on λ =
@@ -70,11 +72,27 @@ public record WeibullPosterior(double shape, double a, double b) {
     double logB =
         shape
             * (Math.log(priorMean)
-                + Gamma.log(strength)
-                - Gamma.log(1 + 1 / shape)
-                - Gamma.log(strength - 1 / shape));
+                + LogGamma.value(strength)
+                - LogGamma.value(1 + 1 / shape)
+                - LogGamma.value(strength - 1 / shape));
     return new WeibullPosterior(
         shape, strength + evidence.failures(), Math.exp(logB) + evidence.ageSum());
+  }
+
+  /** Mean life of a Weibull of scale 1: Γ(1 + 1/shape). */
+  public static double meanOfScaleOne(double shape) {
+    return Math.exp(LogGamma.value(1 + 1 / shape));
+  }
+
+  /**
+   * The Weibull scale below which the posterior puts {@code probability} of its weight.
+   *
+   * @param probability over 0 and under 1; 0.05, 0.5 and 0.95 make the usual band
+   * @return scale, in the unit of the ages
+   */
+  public double scaleQuantile(double probability) {
+    double lambda = GammaDistribution.of(a, 1 / b).inverseSurvivalProbability(probability);
+    return Math.pow(lambda, -1 / shape);
   }
 
   /** Chance of lasting beyond {@code age}. */
@@ -85,7 +103,10 @@ public record WeibullPosterior(double shape, double a, double b) {
   /** Mean of the predictive distribution, in the unit of the ages. */
   public double meanLife() {
     return Math.exp(
-        Math.log(b) / shape + Gamma.log(1 + 1 / shape) + Gamma.log(a - 1 / shape) - Gamma.log(a));
+        Math.log(b) / shape
+            + LogGamma.value(1 + 1 / shape)
+            + LogGamma.value(a - 1 / shape)
+            - LogGamma.value(a));
   }
 
   /** The age by which the chance of having failed is {@code probability}. */

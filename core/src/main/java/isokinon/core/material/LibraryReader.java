@@ -1,23 +1,90 @@
 package isokinon.core.material;
 
+import isokinon.core.material.MaterialLibrary.BaseLife;
 import isokinon.core.shelf.ShelfLife;
 import java.io.IOException;
 import java.io.Reader;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads the material library from its CSV tables: {@code materials}, {@code fluids}, {@code
- * resistance} and {@code base-life}. All faults are told at once, each with table and line; nothing
- * is taken from tables with faults.
+ * resistance} and {@code base-life}, and over each the rows a shop wrote itself. All faults are
+ * told at once, each with table and line; nothing is taken from tables with faults.
  */
 public final class LibraryReader {
+
+  /** The tables of the library, in the order in which they build on each other. */
+  public static final List<String> TABLES =
+      List.of("materials", "fluids", "resistance", "base-life");
+
+  private static final Map<String, List<String>> COLUMNS =
+      Map.of(
+          "materials",
+          List.of(
+              "material",
+              "name",
+              "kind",
+              "roles",
+              "min_c",
+              "max_c",
+              "shore_a",
+              "flex",
+              "abrasion_heavy",
+              "suction_m",
+              "shelf",
+              "density",
+              "alpha",
+              "food",
+              "conducts",
+              "max_bar"),
+          "fluids",
+          List.of("fluid", "name", "aliases", "hurts", "wear", "spilt", "flash_c", "density"),
+          "resistance",
+          List.of(
+              "fluid",
+              "from_pct",
+              "to_pct",
+              "material",
+              "full_c",
+              "limited_c",
+              "effect",
+              "basis",
+              "source",
+              "date",
+              "note"),
+          "base-life",
+          List.of("role", "material", "hours", "shape"));
+
+  private static final Set<String> EFFECTS =
+      Set.of(
+          "swells",
+          "softens",
+          "cracks",
+          "hardens",
+          "stiffens",
+          "dissolves",
+          "stress-cracks",
+          "leaches",
+          "pits",
+          "oxidises",
+          "hydrolyses",
+          "rusts",
+          "ages");
 
   /** Opens one of the tables by name, without its ending. */
   public interface Tables {
@@ -25,16 +92,32 @@ public final class LibraryReader {
     Reader open(String name) throws IOException;
   }
 
+  /** What is wrong at one place of a table. */
+  public record Fault(String table, int line, String message) {
+    @Override
+    public String toString() {
+      return table + ", line " + line + ": " + message;
+    }
+  }
+
   /** Tables that cannot be used, with every fault. */
   public static final class LibraryRefused extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    LibraryRefused(List<String> faults) {
-      super(String.join("\n", faults));
+    private final transient List<Fault> faults;
+
+    LibraryRefused(List<Fault> faults) {
+      super(faults.stream().map(Fault::toString).collect(Collectors.joining("\n")));
+      this.faults = List.copyOf(faults);
+    }
+
+    /** Every fault, in the order of tables and lines. */
+    public List<Fault> faults() {
+      return faults;
     }
   }
 
-  private final List<String> faults = new ArrayList<>();
+  private final List<Fault> faults = new ArrayList<>();
 
   private LibraryReader() {}
 
@@ -44,113 +127,210 @@ public final class LibraryReader {
    * @throws LibraryRefused where any row has a fault
    * @throws IOException where a table cannot be opened
    */
-  public static MaterialLibrary read(Tables tables) throws IOException {
+  public static MaterialLibrary read(Tables shipped) throws IOException {
+    return read(shipped, Map.of());
+  }
+
+  /**
+   * Reads all four tables, and over them what the shop wrote.
+   *
+   * @param own CSV text with its heading by table; tables without own rows are left out
+   * @throws LibraryRefused where any row has a fault; own tables are named {@code own} and the
+   *     table
+   * @throws IOException where a shipped table cannot be opened
+   */
+  public static MaterialLibrary read(Tables shipped, Map<String, String> own) throws IOException {
     LibraryReader reader = new LibraryReader();
-    List<Material> materials = reader.table(tables, "materials", reader::material);
-    List<Fluid> fluids = reader.table(tables, "fluids", reader::fluid);
-    List<Resistance> rows = reader.table(tables, "resistance", reader::resistance);
-    List<MaterialLibrary.BaseLife> lives = reader.table(tables, "base-life", reader::baseLife);
-    MaterialLibrary library = new MaterialLibrary(materials, fluids, rows, lives);
-    reader.crossCheck(library, rows, lives);
+    List<Material> materials = reader.both("materials", shipped, own, r -> reader.material(r));
+    List<Fluid> fluids = reader.both("fluids", shipped, own, r -> reader.fluid(r));
+    MaterialLibrary names = new MaterialLibrary(materials, fluids, List.of(), List.of());
+    List<Resistance> rows =
+        new ArrayList<>(
+            reader.table(
+                "resistance", shipped.open("resistance"), r -> resistance(r, names, false)));
+    if (own.containsKey("resistance")) {
+      rows.addAll(
+          reader.table(
+              "own resistance",
+              new StringReader(own.get("resistance")),
+              r -> resistance(r, names, true)));
+    }
+    List<BaseLife> lives = reader.both("base-life", shipped, own, r -> baseLife(r, names));
     if (!reader.faults.isEmpty()) {
       throw new LibraryRefused(reader.faults);
     }
-    return library;
+    return new MaterialLibrary(materials, fluids, rows, lives);
   }
 
-  private void crossCheck(
-      MaterialLibrary library, List<Resistance> rows, List<MaterialLibrary.BaseLife> lives) {
-    for (Resistance row : rows) {
-      String where = "resistance: " + row.fluid() + ", " + row.material();
-      if (library.fluid(row.fluid()).isEmpty()) {
-        faults.add(where + ": unknown fluid");
-      }
-      Optional<Material> material = library.material(row.material());
-      if (material.isEmpty()) {
-        faults.add(where + ": unknown material");
-      } else if (row.limitedC().orElse(-300.0) > material.get().maxC()) {
-        faults.add(where + ": limited is above the service range of the material");
-      }
+  /** The columns of a table, in the order in which it is written. */
+  public static List<String> columns(String table) {
+    return COLUMNS.get(table);
+  }
+
+  /** What makes a row the same as an earlier one: its values in these columns. */
+  public static List<String> keyColumns(String table) {
+    return switch (table) {
+      case "resistance" -> List.of("fluid", "from_pct", "to_pct", "material");
+      case "base-life" -> List.of("role", "material");
+      default -> COLUMNS.get(table).subList(0, 1);
+    };
+  }
+
+  private <T> List<T> both(
+      String name, Tables shipped, Map<String, String> own, Function<CSVRecord, T> read)
+      throws IOException {
+    List<T> rows = new ArrayList<>(table(name, shipped.open(name), read));
+    if (own.containsKey(name)) {
+      rows.addAll(table("own " + name, new StringReader(own.get(name)), read));
     }
-    for (MaterialLibrary.BaseLife life : lives) {
-      if (library.material(life.material()).isEmpty()) {
-        faults.add("base-life: unknown material " + life.material());
-      }
-    }
+    return rows;
   }
 
   private Material material(CSVRecord row) {
+    double min = number(row, "min_c", -273.15, 2000);
+    double max = number(row, "max_c", -273.15, 2000);
+    if (max <= min) {
+      throw new IllegalArgumentException("max_c is not above min_c");
+    }
     return new Material(
-        row.get("material"),
-        row.get("name"),
-        row.get("kind"),
+        word(row, "material"),
+        word(row, "name"),
+        word(row, "kind"),
         Set.copyOf(words(row, "roles")),
-        number(row, "min_c", -273.15, 2000),
-        number(row, "max_c", -273.15, 2000),
+        min,
+        max,
         optional(row, "shore_a", 0, 100),
         number(row, "flex", 0.01, 5),
         number(row, "abrasion_heavy", 0.01, 1),
         number(row, "suction_m", 0, 10),
-        ShelfLife.Group.valueOf(row.get("shelf").toUpperCase(java.util.Locale.ROOT)));
+        group(row),
+        optional(row, "density", 10, 25_000),
+        optional(row, "alpha", 1e-7, 1e-3),
+        flag(row, "food").orElse(false),
+        flag(row, "conducts"),
+        optional(row, "max_bar", 0.1, 500));
   }
 
   private Fluid fluid(CSVRecord row) {
     return new Fluid(
-        row.get("fluid"),
-        row.get("name"),
+        word(row, "fluid"),
+        word(row, "name"),
         words(row, "aliases"),
         words(row, "hurts"),
         words(row, "wear"),
-        row.get("spilt"));
+        row.get("spilt"),
+        optional(row, "flash_c", -100, 600),
+        optional(row, "density", 0.1, 25_000));
   }
 
-  private Resistance resistance(CSVRecord row) {
+  private static Resistance resistance(CSVRecord row, MaterialLibrary names, boolean own) {
     double from = number(row, "from_pct", 0, 100);
     double to = number(row, "to_pct", 0, 100);
     Optional<Double> full = optional(row, "full_c", -273.15, 2000);
     Optional<Double> limited = optional(row, "limited_c", -273.15, 2000);
+    String fluid = word(row, "fluid");
+    String effect = row.get("effect");
     if (to < from) {
       throw new IllegalArgumentException("to_pct is under from_pct");
     }
     if (full.isPresent() && limited.orElse(-300.0) < full.get()) {
       throw new IllegalArgumentException("limited_c is under full_c");
     }
+    if (!effect.isEmpty() && !EFFECTS.contains(effect)) {
+      throw new IllegalArgumentException(
+          "effect \"" + effect + "\" is none of " + EFFECTS.stream().sorted().toList());
+    }
+    if (names.fluid(fluid).isEmpty()) {
+      throw new IllegalArgumentException("unknown fluid " + fluid);
+    }
+    Material material = known(row, names);
+    if (limited.orElse(-300.0) > material.maxC()) {
+      throw new IllegalArgumentException(
+          "limited_c is above the service range of " + material.code() + ", " + material.maxC());
+    }
     return new Resistance(
-        row.get("fluid"),
+        names.fluid(fluid).get().code(),
         from,
         to,
-        row.get("material"),
+        material.code(),
         full,
         limited,
-        row.get("effect"),
-        row.get("basis"),
-        row.get("note"));
+        effect,
+        word(row, "basis"),
+        row.get("source"),
+        date(row),
+        row.get("note"),
+        own);
   }
 
-  private MaterialLibrary.BaseLife baseLife(CSVRecord row) {
-    return new MaterialLibrary.BaseLife(
-        row.get("role"),
-        row.get("material"),
+  private static BaseLife baseLife(CSVRecord row, MaterialLibrary names) {
+    return new BaseLife(
+        word(row, "role"),
+        known(row, names).code(),
         number(row, "hours", 1, 1e6),
         number(row, "shape", 0.1, 20));
   }
 
-  private <T> List<T> table(Tables tables, String name, Function<CSVRecord, T> read)
-      throws IOException {
+  private static Material known(CSVRecord row, MaterialLibrary names) {
+    String code = word(row, "material");
+    return names
+        .material(code)
+        .orElseThrow(() -> new IllegalArgumentException("unknown material " + code));
+  }
+
+  private <T> List<T> table(String name, Reader from, Function<CSVRecord, T> read) {
     CSVFormat format =
-        CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).get();
+        CSVFormat.DEFAULT
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setIgnoreEmptyLines(true)
+            .setTrim(true)
+            .get();
+    String plainName = name.replace("own ", "");
     List<T> rows = new ArrayList<>();
-    try (Reader in = tables.open(name);
+    Set<String> seen = new HashSet<>();
+    try (Reader in = from;
         var parser = format.parse(in)) {
+      List<String> missing =
+          COLUMNS.get(plainName).stream()
+              .filter(c -> !parser.getHeaderMap().containsKey(c))
+              .toList();
+      if (!missing.isEmpty()) {
+        faults.add(new Fault(name, 1, "columns missing: " + String.join(", ", missing)));
+        return rows;
+      }
+      // A quoted field may run over several lines: a record begins behind the one before it.
+      long line = 2;
       for (CSVRecord row : parser) {
         try {
+          if (!row.isConsistent()) {
+            throw new IllegalArgumentException(
+                row.size() + " fields where the heading has " + parser.getHeaderMap().size());
+          }
           rows.add(read.apply(row));
+          String key =
+              keyColumns(plainName).stream().map(row::get).collect(Collectors.joining(", "));
+          if (!seen.add(key)) {
+            throw new IllegalArgumentException(key + " stands here twice");
+          }
         } catch (IllegalArgumentException e) {
-          faults.add(name + ", line " + (row.getRecordNumber() + 1) + ": " + e.getMessage());
+          faults.add(new Fault(name, (int) line, e.getMessage()));
         }
+        line = parser.getCurrentLineNumber() + 1;
       }
+    } catch (IOException | UncheckedIOException e) {
+      faults.add(new Fault(name, 1, "not readable as CSV: " + e.getMessage()));
     }
     return rows;
+  }
+
+  private static String word(CSVRecord row, String column) {
+    String value = row.get(column);
+    if (value.isEmpty()) {
+      throw new IllegalArgumentException(column + " is empty");
+    }
+    return value;
   }
 
   private static List<String> words(CSVRecord row, String column) {
@@ -159,6 +339,40 @@ public final class LibraryReader {
         .filter(w -> !w.isEmpty())
         .distinct()
         .toList();
+  }
+
+  private static ShelfLife.Group group(CSVRecord row) {
+    String value = row.get("shelf").toUpperCase(Locale.ROOT);
+    return Arrays.stream(ShelfLife.Group.values())
+        .filter(g -> g.name().equals(value))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "shelf \""
+                        + row.get("shelf")
+                        + "\" is none of "
+                        + Arrays.toString(ShelfLife.Group.values())));
+  }
+
+  private static Optional<Boolean> flag(CSVRecord row, String column) {
+    return switch (row.get(column)) {
+      case "" -> Optional.empty();
+      case "yes" -> Optional.of(true);
+      case "no" -> Optional.of(false);
+      default ->
+          throw new IllegalArgumentException(
+              column + " \"" + row.get(column) + "\" is neither yes nor no");
+    };
+  }
+
+  private static String date(CSVRecord row) {
+    try {
+      return LocalDate.parse(row.get("date")).toString();
+    } catch (DateTimeParseException e) {
+      throw new IllegalArgumentException(
+          "date \"" + row.get("date") + "\" is not written as 2026-03-01", e);
+    }
   }
 
   private static Optional<Double> optional(CSVRecord row, String column, double min, double max) {
@@ -174,7 +388,7 @@ public final class LibraryReader {
         return value;
       }
       throw new IllegalArgumentException(
-          column + " " + value + " is outside " + min + " to " + max);
+          column + " " + row.get(column) + " is outside " + min + " to " + max);
     } catch (NumberFormatException e) {
       throw new IllegalArgumentException(
           column + " \"" + row.get(column) + "\" is not a number", e);

@@ -7,9 +7,9 @@ import java.util.Set;
 /**
  * A material of a wet end.
  *
- * @param code ISO 1629 or ISO 1043 abbreviation, or alloy number
+ * @param code ISO 1629 or ISO 1043 abbreviation, or alloy number; a tube or hose says so behind it
  * @param name in words
- * @param kind elastomer, plastic, metal, ceramic or coating
+ * @param kind elastomer, plastic, metal, ceramic, coating or magnet
  * @param roles what it is used for
  * @param minC lowest service temperature, degC
  * @param maxC highest service temperature, degC
@@ -18,6 +18,11 @@ import java.util.Set;
  * @param heavyAbrasionFactor life factor under heavy abrasion, over 0 to 1
  * @param suctionM suction lift it stands without loss of life, m
  * @param shelf shelf-life group
+ * @param densityKgM3 density, kg/m3; decides whether a ball sinks
+ * @param alphaPerK linear expansion, 1/K; empty where it is not known
+ * @param foodGrade whether grades for food contact are known
+ * @param conducts whether it leads static charge away; empty where nobody asks
+ * @param maxBar rated pressure of a tube or hose, bar; empty for others
  */
 public record Material(
     String code,
@@ -30,4 +35,9 @@ public record Material(
     double flexFactor,
     double heavyAbrasionFactor,
     double suctionM,
-    ShelfLife.Group shelf) {}
+    ShelfLife.Group shelf,
+    Optional<Double> densityKgM3,
+    Optional<Double> alphaPerK,
+    boolean foodGrade,
+    Optional<Boolean> conducts,
+    Optional<Double> maxBar) {}

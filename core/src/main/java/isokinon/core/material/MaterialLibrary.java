@@ -1,5 +1,6 @@
 package isokinon.core.material;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -8,9 +9,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
-/** Materials, fluids, resistance rows and base lives, found by code, name or alias. */
+/**
+ * Materials, fluids, resistance rows and base lives, found by code, name or alias. What a shop
+ * wrote itself stands over what was shipped; the shipped rows stay to be seen beside it.
+ */
 public final class MaterialLibrary {
 
   /**
@@ -23,12 +26,17 @@ public final class MaterialLibrary {
    */
   public record BaseLife(String role, String material, double hours, double shape) {}
 
+  private static final Comparator<Resistance> WORSE_LIMITS =
+      Comparator.comparingDouble((Resistance r) -> r.limitedC().orElse(-1e9))
+          .thenComparingDouble(r -> r.fullC().orElse(-1e9));
+
   private final Map<String, Material> materials = new LinkedHashMap<>();
   private final Map<String, Fluid> fluids = new LinkedHashMap<>();
   private final Map<String, String> fluidWords = new HashMap<>();
-  private final Map<String, List<Resistance>> rows = new HashMap<>();
+  private final Map<String, Map<String, List<Resistance>>> rows = new HashMap<>();
   private final Map<String, BaseLife> lives = new HashMap<>();
 
+  /** Later entries stand over earlier ones of the same name, except resistance rows, which stay. */
   MaterialLibrary(
       List<Material> materials,
       List<Fluid> fluids,
@@ -42,7 +50,9 @@ public final class MaterialLibrary {
       f.aliases().forEach(a -> fluidWords.put(word(a), f.code()));
     }
     for (Resistance r : resistances) {
-      rows.computeIfAbsent(key(r.fluid(), r.material()), k -> new java.util.ArrayList<>()).add(r);
+      rows.computeIfAbsent(r.fluid(), f -> new HashMap<>())
+          .computeIfAbsent(r.material(), m -> new ArrayList<>())
+          .add(r);
     }
     lives.forEach(l -> this.lives.put(key(l.role(), l.material()), l));
   }
@@ -57,6 +67,11 @@ public final class MaterialLibrary {
     return fluids.values();
   }
 
+  /** The materials of a role, in the order of the table. */
+  public List<Material> inRole(String role) {
+    return materials.values().stream().filter(m -> m.roles().contains(role)).toList();
+  }
+
   /** The material with this code, whatever the case of its letters. */
   public Optional<Material> material(String code) {
     return Optional.ofNullable(materials.get(code))
@@ -69,7 +84,8 @@ public final class MaterialLibrary {
 
   /** The fluid with this code, name or alias. */
   public Optional<Fluid> fluid(String codeOrName) {
-    return Optional.ofNullable(fluidWords.get(word(codeOrName))).map(fluids::get);
+    return Optional.ofNullable(fluids.get(codeOrName))
+        .or(() -> Optional.ofNullable(fluidWords.get(word(codeOrName))).map(fluids::get));
   }
 
   /** The base life of {@code material} in {@code role}; empty where the library has none. */
@@ -82,37 +98,71 @@ public final class MaterialLibrary {
     return materials.values().stream().anyMatch(m -> m.roles().contains(role));
   }
 
+  /** All rows of a pair, shipped and own, by concentration. */
+  public List<Resistance> rows(String fluid, String material) {
+    return rows.getOrDefault(fluid, Map.of()).getOrDefault(material, List.of()).stream()
+        .sorted(Comparator.comparingDouble(Resistance::fromPct).thenComparing(Resistance::own))
+        .toList();
+  }
+
+  /** All rows, by fluid and material in the order of the tables. */
+  public List<Resistance> rows() {
+    return fluids.keySet().stream()
+        .flatMap(f -> materials.keySet().stream().flatMap(m -> rows(f, m).stream()))
+        .toList();
+  }
+
   /**
-   * The row that counts for a fluid at a concentration: the band that holds it (the worse where two
-   * meet), or between two bands the worse neighbour at this temperature. Empty, so unknown, where
-   * there is no row, or the concentration lies outside all bands.
+   * The row that counts for a fluid at a concentration: an own row whose band holds it, before any
+   * shipped one; else the shipped band that holds it; the worse where two meet. Between two bands
+   * the worse neighbour at this temperature counts. Empty, so unknown, where there is no row, or
+   * the concentration lies outside all bands.
    */
   public Optional<Resistance> resistance(
       String fluid, double pct, String material, double temperatureC) {
-    List<Resistance> all = rows.getOrDefault(key(fluid, material), List.of());
-    List<Resistance> holding = all.stream().filter(r -> r.holds(pct)).toList();
-    if (!holding.isEmpty()) {
-      return worst(holding, temperatureC);
+    List<Resistance> all = rows.getOrDefault(fluid, Map.of()).getOrDefault(material, List.of());
+    Resistance own = null;
+    Resistance holding = null;
+    double below = Double.NEGATIVE_INFINITY;
+    double above = Double.POSITIVE_INFINITY;
+    for (Resistance r : all) {
+      if (r.holds(pct)) {
+        if (r.own()) {
+          own = worse(own, r, temperatureC);
+        } else {
+          holding = worse(holding, r, temperatureC);
+        }
+      }
+      if (r.toPct() < pct) {
+        below = Math.max(below, r.toPct());
+      }
+      if (r.fromPct() > pct) {
+        above = Math.min(above, r.fromPct());
+      }
     }
-    OptionalDouble below = all.stream().mapToDouble(Resistance::toPct).filter(to -> to < pct).max();
-    OptionalDouble above =
-        all.stream().mapToDouble(Resistance::fromPct).filter(from -> from > pct).min();
-    if (below.isEmpty() || above.isEmpty()) {
+    if (own != null || holding != null) {
+      return Optional.of(own != null ? own : holding);
+    }
+    if (Double.isInfinite(below) || Double.isInfinite(above)) {
       return Optional.empty();
     }
-    return worst(
-        all.stream()
-            .filter(r -> r.toPct() == below.getAsDouble() || r.fromPct() == above.getAsDouble())
-            .toList(),
-        temperatureC);
+    Resistance neighbour = null;
+    for (Resistance r : all) {
+      if (r.toPct() == below || r.fromPct() == above) {
+        neighbour = worse(neighbour, r, temperatureC);
+      }
+    }
+    return Optional.ofNullable(neighbour);
   }
 
-  private static Optional<Resistance> worst(List<Resistance> rows, double temperatureC) {
-    return rows.stream()
-        .min(
-            Comparator.comparingDouble((Resistance r) -> r.factorAt(temperatureC))
-                .thenComparingDouble(r -> r.limitedC().orElse(-1e9))
-                .thenComparingDouble(r -> r.fullC().orElse(-1e9)));
+  private static Resistance worse(Resistance known, Resistance other, double temperatureC) {
+    if (known == null) {
+      return other;
+    }
+    int byFactor = Double.compare(other.factorAt(temperatureC), known.factorAt(temperatureC));
+    return byFactor < 0 || (byFactor == 0 && WORSE_LIMITS.compare(other, known) < 0)
+        ? other
+        : known;
   }
 
   private static String key(String a, String b) {

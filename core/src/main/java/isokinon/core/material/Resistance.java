@@ -13,7 +13,10 @@ import java.util.Optional;
  * @param limitedC shortened life up to here, degC; empty where it is never fit
  * @param effect what the attack looks like
  * @param basis what kind of knowledge this is
+ * @param source where the figures come from, or that they are starting values
+ * @param date day the row was written, ISO 8601
  * @param note a sentence; may be empty
+ * @param own whether the shop wrote it; an own row counts before every shipped one
  */
 public record Resistance(
     String fluid,
@@ -24,7 +27,10 @@ public record Resistance(
     Optional<Double> limitedC,
     String effect,
     String basis,
-    String note) {
+    String source,
+    String date,
+    String note,
+    boolean own) {
 
   /** Whether {@code pct} lies in this row's band. */
   public boolean holds(double pct) {

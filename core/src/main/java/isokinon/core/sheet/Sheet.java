@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.cavity.RotorFit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -25,6 +26,9 @@ import java.util.function.UnaryOperator;
  * @param proof tests after building
  * @param hazards what the make-safe gate asks for
  * @param schools questions of this construction that good technicians answer differently
+ * @param hardware sets of plates and shaft that its wet ends may stand on; empty where all share
+ *     one
+ * @param stator how rotors fit its stator; empty where it has none
  */
 public record Sheet(
     String id,
@@ -40,7 +44,18 @@ public record Sheet(
     List<Kit> kits,
     List<ProofTest> proof,
     List<Hazard> hazards,
-    List<School> schools) {
+    List<School> schools,
+    List<Hardware> hardware,
+    Optional<RotorFit.Stator> stator) {
+
+  /**
+   * Plates and shaft that a wet end stands on.
+   *
+   * @param id kebab-case, unique within the sheet
+   * @param title what it is called
+   * @param differs parts that are others than in the other sets
+   */
+  public record Hardware(String id, String title, List<String> differs) {}
 
   /**
    * A centre line of the stack drawing.
@@ -168,7 +183,9 @@ public record Sheet(
         kits,
         proof,
         hazards,
-        schools);
+        schools,
+        hardware,
+        stator);
   }
 
   /** The way of {@code school} that a job follows that has chosen {@code ways}. */

@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.cavity.RotorFit;
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.When;
 import java.io.StringReader;
@@ -122,7 +123,43 @@ public final class SheetReader {
             "kits", k -> new Sheet.Kit(k.required("id"), k.wanted("title", ""), k.counts("parts"))),
         f.each("proof", this::proof),
         f.each("hazards", this::hazard),
-        f.each("schools", this::school));
+        f.each("schools", this::school),
+        f.each(
+            "hardware",
+            h -> new Sheet.Hardware(h.required("id"), h.wanted("title", ""), h.words("differs"))),
+        f.inner("stator", SheetReader::stator));
+  }
+
+  private static double needed(Fields f, String key, double least, double most) {
+    f.required(key);
+    return f.number(key, 0, least, most);
+  }
+
+  /** Sizes in millimetres, the bore at 20 degC. */
+  private static RotorFit.Stator stator(Fields f) {
+    List<Double> classes = new ArrayList<>();
+    for (String word : f.words("rotorClassesMm")) {
+      try {
+        classes.add(Double.valueOf(word));
+      } catch (NumberFormatException e) {
+        f.fault("rotorClassesMm", "\"" + word + "\" is not a number");
+      }
+    }
+    RotorFit.Stator stator =
+        new RotorFit.Stator(
+            needed(f, "boreRadiusMm", 0.1, 2000),
+            needed(f, "tubeRadiusMm", 0.1, 2000),
+            needed(f, "rotorDiameterMm", 0.1, 4000),
+            List.copyOf(classes),
+            needed(f, "leastInterferenceMm", -10, 10),
+            needed(f, "mostInterferenceMm", -10, 10));
+    if (stator.tubeRadiusMm() <= stator.boreRadiusMm()) {
+      f.fault("tubeRadiusMm", "the tube must be wider than the bore");
+    }
+    if (stator.mostMm() < stator.leastMm()) {
+      f.fault("mostInterferenceMm", "the most interference is under the least");
+    }
+    return stator;
   }
 
   private Sheet.Line line(Fields f) {

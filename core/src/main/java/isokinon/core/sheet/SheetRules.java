@@ -33,7 +33,16 @@ final class SheetRules {
     this.faults = faults;
     this.strict = strict;
     for (String key :
-        List.of("lines", "parts", "steps", "buildOnly", "kits", "proof", "hazards", "schools")) {
+        List.of(
+            "lines",
+            "parts",
+            "steps",
+            "buildOnly",
+            "kits",
+            "proof",
+            "hazards",
+            "schools",
+            "hardware")) {
       List<Integer> starts = root.linesOf(key);
       for (int i = 0; i < starts.size(); i++) {
         lines.put(key + "[" + i + "]", starts.get(i));
@@ -49,6 +58,11 @@ final class SheetRules {
     Set<String> hazards = new HashSet<>();
     unique("hazards", sheet.hazards().stream().map(Sheet.Hazard::id).toList(), hazards);
     unique("proof", sheet.proof().stream().map(Sheet.ProofTest::id).toList(), new HashSet<>());
+    unique("hardware", sheet.hardware().stream().map(Sheet.Hardware::id).toList(), new HashSet<>());
+    for (int i = 0; i < sheet.hardware().size(); i++) {
+      String path = "hardware[" + i + "].differs";
+      sheet.hardware().get(i).differs().forEach(p -> known(path, p, parts, "part"));
+    }
     unique("kits", sheet.kits().stream().map(Sheet.Kit::id).toList(), new HashSet<>());
     checkSteps(build, hazards);
     checkParts();

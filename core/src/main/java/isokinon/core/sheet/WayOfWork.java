@@ -54,7 +54,9 @@ final class WayOfWork {
         s.kits(),
         s.proof(),
         s.hazards(),
-        s.schools());
+        s.schools(),
+        s.hardware(),
+        s.stator());
   }
 
   private boolean holds(String way) {

@@ -2,6 +2,7 @@ package isokinon.core.wetend;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What a pump's wet end sees.
@@ -9,21 +10,45 @@ import java.util.List;
  * @param exposures fluids with their share of time; shares add up to 1 within 0.001
  * @param abrasion how hard the solids wear
  * @param suctionLiftM suction lift, m
+ * @param conditions what else may rule a material out, as far as it is known
  */
-public record Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLiftM) {
+public record Duty(
+    List<Exposure> exposures, Abrasion abrasion, double suctionLiftM, Conditions conditions) {
 
   private static final double SHARE_SLACK = 0.001;
 
+  /** A duty of which only fluids, abrasion and suction lift are known. */
+  public Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLiftM) {
+    this(exposures, abrasion, suctionLiftM, Conditions.UNKNOWN);
+  }
+
   /**
-   * A fluid of the duty.
+   * A fluid of the duty: process, cleaning or standing.
    *
    * @param fluid fluid code
    * @param concentrationPct 0 to 100 %
-   * @param temperatureC highest usual temperature, degC
+   * @param usualC temperature it has most of the time, degC; life is counted at this one
+   * @param temperatureC highest temperature it comes to, degC; the verdict is for this one
    * @param share of the time, 0 to 1
    */
   public record Exposure(
-      String fluid, double concentrationPct, double temperatureC, double share) {}
+      String fluid, double concentrationPct, double usualC, double temperatureC, double share) {
+
+    /** A fluid that stays at one temperature. */
+    public Exposure(String fluid, double concentrationPct, double temperatureC, double share) {
+      this(fluid, concentrationPct, temperatureC, temperatureC, share);
+    }
+
+    /** The same fluid at another highest temperature; it is never less than usual. */
+    public Exposure at(double highestC) {
+      return new Exposure(fluid, concentrationPct, Math.min(usualC, highestC), highestC, share);
+    }
+
+    /** The same fluid at another strength. */
+    public Exposure diluted(double pct) {
+      return new Exposure(fluid, pct, usualC, temperatureC, share);
+    }
+  }
 
   /** How hard solids wear. The exponent bends a material's heavy-abrasion factor: 0 is none. */
   public enum Abrasion {
@@ -31,6 +56,10 @@ public record Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLi
     LIGHT(0.25),
     MEDIUM(0.5),
     HEAVY(1);
+
+    private static final double HARD = 5;
+    private static final double MUCH_PCT = 2;
+    private static final double LITTLE_PCT = 0.2;
 
     private final double exponent;
 
@@ -40,12 +69,168 @@ public record Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLi
 
     /** The life factor for a material whose factor under heavy abrasion is given. */
     public double factor(double heavy) {
-      return Math.pow(heavy, exponent);
+      return this == NONE ? 1 : this == HEAVY ? heavy : Math.pow(heavy, exponent);
+    }
+
+    /**
+     * What solids come to (shop rule): none under 0.01 %; hard ones from Mohs 5 wear a class more
+     * than soft ones, and from 2 % of the mass a class more than under it.
+     *
+     * @param pct solids, % of mass
+     * @param mohs their hardness, Mohs 1 to 10
+     */
+    public static Abrasion of(double pct, double mohs) {
+      if (pct < 0.01) {
+        return NONE;
+      }
+      int step = 1 + (mohs >= HARD ? 1 : 0) + (pct >= MUCH_PCT ? 1 : 0);
+      return mohs < HARD && pct < LITTLE_PCT ? NONE : values()[step];
+    }
+  }
+
+  /** Whether a charge or a spark can set something off. */
+  public enum Zone {
+    NONE,
+    /** Static builds up: a flammable fluid, or one that charges. */
+    STATIC,
+    /** Classified as explosive by the site. */
+    EXPLOSIVE
+  }
+
+  /**
+   * What may rule a material out besides fluids; empty where nobody knows.
+   *
+   * @param pressureBar discharge pressure, bar
+   * @param viscosityMpas viscosity, mPa·s
+   * @param densityKgM3 density, kg/m3; the library's where empty
+   * @param solidsMm largest solids, mm
+   * @param ambientC coldest surroundings, degC
+   * @param food whether it touches food
+   * @param zone static or explosive
+   * @param runsDry whether it runs dry now and then
+   */
+  public record Conditions(
+      Optional<Double> pressureBar,
+      Optional<Double> viscosityMpas,
+      Optional<Double> densityKgM3,
+      Optional<Double> solidsMm,
+      Optional<Double> ambientC,
+      Optional<Boolean> food,
+      Optional<Zone> zone,
+      Optional<Boolean> runsDry) {
+
+    /** Nothing known. */
+    public static final Conditions UNKNOWN =
+        new Conditions(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+
+    Conditions withPressureBar(double value) {
+      return new Conditions(
+          Optional.of(value), viscosityMpas, densityKgM3, solidsMm, ambientC, food, zone, runsDry);
+    }
+
+    Conditions withDensityKgM3(double value) {
+      return new Conditions(
+          pressureBar, viscosityMpas, Optional.of(value), solidsMm, ambientC, food, zone, runsDry);
+    }
+
+    Conditions withSolidsMm(double value) {
+      return new Conditions(
+          pressureBar,
+          viscosityMpas,
+          densityKgM3,
+          Optional.of(value),
+          ambientC,
+          food,
+          zone,
+          runsDry);
+    }
+
+    Conditions withAmbientC(double value) {
+      return new Conditions(
+          pressureBar,
+          viscosityMpas,
+          densityKgM3,
+          solidsMm,
+          Optional.of(value),
+          food,
+          zone,
+          runsDry);
+    }
+
+    Conditions withFood(boolean value) {
+      return new Conditions(
+          pressureBar,
+          viscosityMpas,
+          densityKgM3,
+          solidsMm,
+          ambientC,
+          Optional.of(value),
+          zone,
+          runsDry);
+    }
+
+    Conditions withZone(Zone value) {
+      return new Conditions(
+          pressureBar,
+          viscosityMpas,
+          densityKgM3,
+          solidsMm,
+          ambientC,
+          food,
+          Optional.of(value),
+          runsDry);
+    }
+
+    Conditions withRunsDry(boolean value) {
+      return new Conditions(
+          pressureBar,
+          viscosityMpas,
+          densityKgM3,
+          solidsMm,
+          ambientC,
+          food,
+          zone,
+          Optional.of(value));
     }
   }
 
   /** One field of a duty that is wrong: path and sentence. */
   public record Fault(String path, String message) {}
+
+  /** The same duty with exposure {@code i} changed. */
+  public Duty with(int i, Exposure changed) {
+    List<Exposure> all = new ArrayList<>(exposures);
+    all.set(i, changed);
+    return new Duty(all, abrasion, suctionLiftM, conditions);
+  }
+
+  /** The same duty under other conditions. */
+  public Duty under(Conditions other) {
+    return new Duty(exposures, abrasion, suctionLiftM, other);
+  }
+
+  /** The duty without exposure {@code i}, whose share the others take over. */
+  public Duty without(int i) {
+    double left = 1 - exposures.get(i).share();
+    List<Exposure> rest = new ArrayList<>();
+    for (int j = 0; j < exposures.size(); j++) {
+      Exposure e = exposures.get(j);
+      if (j != i) {
+        double share = left > 0 ? e.share() / left : 1.0 / (exposures.size() - 1);
+        rest.add(
+            new Exposure(e.fluid(), e.concentrationPct(), e.usualC(), e.temperatureC(), share));
+      }
+    }
+    return new Duty(rest, abrasion, suctionLiftM, conditions);
+  }
 
   /** Everything wrong with this duty; empty where it can be rated. */
   public List<Fault> faults() {
@@ -60,6 +245,17 @@ public record Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLi
       within(
           faults, path + ".concentrationPct", "Concentration", e.concentrationPct(), 0, 100, "%");
       within(faults, path + ".temperatureC", "Temperature", e.temperatureC(), -273.15, 1000, "°C");
+      within(faults, path + ".usualC", "Usual temperature", e.usualC(), -273.15, 1000, "°C");
+      if (e.usualC() > e.temperatureC()) {
+        faults.add(
+            new Fault(
+                path + ".usualC",
+                "The usual temperature, "
+                    + e.usualC()
+                    + " °C, is above the highest, "
+                    + e.temperatureC()
+                    + " °C."));
+      }
       within(faults, path + ".share", "Share of time", e.share(), 0, 1, "");
       sum += e.share();
     }
@@ -67,7 +263,24 @@ public record Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLi
       faults.add(new Fault("exposures", "The shares add up to " + sum + "; they must make 1."));
     }
     within(faults, "suctionLiftM", "Suction lift", suctionLiftM, 0, 10.3, "m");
+    Conditions c = conditions;
+    within(faults, "pressureBar", "Pressure", c.pressureBar(), 0, 1000, "bar");
+    within(faults, "viscosityMpas", "Viscosity", c.viscosityMpas(), 0.01, 1e7, "mPa·s");
+    within(faults, "densityKgM3", "Density", c.densityKgM3(), 0.1, 25_000, "kg/m3");
+    within(faults, "solidsMm", "Largest solids", c.solidsMm(), 0, 500, "mm");
+    within(faults, "ambientC", "Coldest surroundings", c.ambientC(), -90, 90, "°C");
     return faults;
+  }
+
+  private static void within(
+      List<Fault> faults,
+      String path,
+      String what,
+      Optional<Double> value,
+      double min,
+      double max,
+      String unit) {
+    value.ifPresent(v -> within(faults, path, what, v, min, max, unit));
   }
 
   private static void within(
@@ -82,7 +295,10 @@ public record Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLi
       faults.add(
           new Fault(
               path,
-              what + " must be " + min + " to " + max + " " + unit + "; " + value + " is not."));
+              (what + " must be " + min + " to " + max + " " + unit).strip()
+                  + "; "
+                  + value
+                  + " is not."));
     }
   }
 }

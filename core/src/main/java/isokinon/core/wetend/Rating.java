@@ -1,5 +1,6 @@
 package isokinon.core.wetend;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -8,18 +9,18 @@ import java.util.Optional;
  *
  * @param material material code
  * @param verdict of the whole duty
- * @param factor product of chemical, abrasion and suction factors; empty when unsuited or unknown
- * @param limitedBy what came nearest to limiting it
+ * @param factor product of all life factors; empty when unsuited or unknown
  * @param marginK least (limited - temperature), K; empty when unknown or never fit
  * @param bars how it stands in each fluid, in the order of the duty
+ * @param rules what else limits it, worst first: solids, suction, pressure, place
  */
 public record Rating(
     String material,
     Verdict verdict,
     Optional<Double> factor,
-    Optional<LimitedBy> limitedBy,
     Optional<Double> marginK,
-    List<Bar> bars) {
+    List<Bar> bars,
+    List<Rule> rules) {
 
   /** Better first; of several, unsuited beats unknown beats limited beats suited. */
   public enum Verdict {
@@ -32,28 +33,105 @@ public record Rating(
     public Verdict and(Verdict other) {
       return compareTo(other) >= 0 ? this : other;
     }
+
+    /** Whether it may go in. */
+    public boolean fits() {
+      return this == SUITED || this == LIMITED;
+    }
   }
 
-  /** What limits a material: the fluid (empty for abrasion and suction) and a sentence. */
+  /** What limits a material: the fluid (empty for everything else) and a sentence. */
   public record LimitedBy(String fluid, String reason) {}
+
+  /**
+   * A rule beside the fluids that bears on a material.
+   *
+   * @param verdict what it makes of the material
+   * @param factor life factor, 1 where the rule only judges
+   * @param reason one sentence
+   */
+  public record Rule(Verdict verdict, double factor, String reason) {}
 
   /**
    * A material against one fluid of the duty.
    *
    * @param fluid fluid code
-   * @param temperatureC duty temperature, degC
+   * @param fluidName the fluid in words
+   * @param concentrationPct of the duty, %
+   * @param temperatureC highest temperature of the duty, degC
+   * @param serviceMinC lowest service temperature of the material, degC
+   * @param serviceMaxC highest service temperature of the material, degC
    * @param fullC full resistance up to here; empty where never or unknown
    * @param limitedC limited life up to here; empty where never or unknown
+   * @param effect what the attack looks like; empty where none is known
+   * @param own whether the row is the shop's own
    * @param verdict in this fluid alone
    * @param factor life factor in this fluid alone, 0 when unsuited or unknown
-   * @param reason one sentence
    */
   public record Bar(
       String fluid,
+      String fluidName,
+      double concentrationPct,
       double temperatureC,
+      double serviceMinC,
+      double serviceMaxC,
       Optional<Double> fullC,
       Optional<Double> limitedC,
+      String effect,
+      boolean own,
       Verdict verdict,
-      double factor,
-      String reason) {}
+      double factor) {
+
+    /** Kelvin between the duty and the last limit; very low where it is never fit or unknown. */
+    double headroomK() {
+      return limitedC.orElse(-1e9) - temperatureC;
+    }
+
+    /** One sentence: what decides in this fluid. */
+    public String reason() {
+      String t = Say.number(temperatureC);
+      if (temperatureC > serviceMaxC || temperatureC < serviceMinC) {
+        return Say.of(
+            "%s at %s °C is outside its service range, %s to %s °C.",
+            fluidName, t, Say.number(serviceMinC), Say.number(serviceMaxC));
+      }
+      String word = effect.isEmpty() ? "attacks" : effect;
+      return switch (verdict) {
+        case UNKNOWN ->
+            Say.of(
+                "The library has no row for %s at %s %%.", fluidName, Say.number(concentrationPct));
+        case UNSUITED ->
+            limitedC.isEmpty()
+                ? Say.of("%s %s it at any temperature.", fluidName, word)
+                : Say.of(
+                    "%s at %s °C is %s K past its last limit: %s it.",
+                    fluidName, t, Say.number(temperatureC - limitedC.get()), word);
+        case LIMITED ->
+            Say.of(
+                "%s runs %s K into limited life, %s it.",
+                fluidName, Say.number(temperatureC - fullC.orElse(temperatureC)), word);
+        case SUITED ->
+            Say.of(
+                "%s is nearest, %s K to spare.",
+                fluidName, Say.number(fullC.orElse(temperatureC) - temperatureC));
+      };
+    }
+  }
+
+  /** What came nearest to limiting it; empty only for a part no fluid touches. */
+  public Optional<LimitedBy> limitedBy() {
+    Optional<LimitedBy> fluid =
+        bars.stream()
+            .filter(b -> b.verdict() == verdict)
+            .min(Comparator.comparingDouble(Bar::headroomK))
+            .map(b -> new LimitedBy(b.fluid(), b.reason()));
+    Optional<LimitedBy> rule =
+        rules.stream()
+            .filter(r -> r.verdict() == verdict)
+            .min(Comparator.comparingDouble(Rule::factor))
+            .map(r -> new LimitedBy("", r.reason()));
+    return verdict == Verdict.SUITED || fluid.isPresent()
+        ? fluid
+        : rule.or(() -> rules.stream().findFirst().map(r -> new LimitedBy("", r.reason())));
+  }
 }

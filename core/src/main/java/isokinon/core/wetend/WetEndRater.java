@@ -1,25 +1,28 @@
 package isokinon.core.wetend;
 
+import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
 import isokinon.core.wetend.Rating.Bar;
-import isokinon.core.wetend.Rating.LimitedBy;
+import isokinon.core.wetend.Rating.Rule;
 import isokinon.core.wetend.Rating.Verdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
  * How does each material stand in a duty?
  *
  * <p>In one fluid the life factor is 1 up to the full temperature, halves for each 10 K above it up
- * to the limited one (the usual rule for polymer ageing), and is nothing beyond. Several fluids: a
- * material unsuited in any, however short its share, is unsuited; else damage adds linearly
- * (Miner), 1/f = Σ share/f. The material's service range, abrasion and suction lift count besides.
- * Where the library has no row the verdict is unknown, never guessed.
+ * to the limited one (the usual rule for polymer ageing), and is nothing beyond. The highest
+ * temperature decides whether a material may go in, the usual one how long it lasts. Several
+ * fluids: a material unsuited in any, however short its share, is unsuited; else damage adds
+ * linearly (Miner), 1/f = Σ share/f. The material's service range, abrasion and suction lift count
+ * besides, and for a part in its role the rules of {@link RoleRules}. Where the library has no row
+ * the verdict is unknown, never guessed.
  */
 public final class WetEndRater {
 
@@ -30,6 +33,11 @@ public final class WetEndRater {
   /** A rater over {@code library}. */
   public WetEndRater(MaterialLibrary library) {
     this.library = library;
+  }
+
+  /** The library it rates by. */
+  public MaterialLibrary library() {
+    return library;
   }
 
   /**
@@ -45,125 +53,156 @@ public final class WetEndRater {
         .toList();
   }
 
-  /** Rates one material. */
+  /** Rates one material wherever it stands in the pump. */
   public Rating rate(Duty duty, Material material) {
-    List<Bar> bars = duty.exposures().stream().map(e -> bar(e, material)).toList();
+    return rate(duty, material, List.of());
+  }
+
+  /** Rates one material for a part, by the rules of its role as well. */
+  public Rating rate(Duty duty, Material material, String role) {
+    return Roles.wetted(role)
+        ? rate(duty, material, RoleRules.of(role, material, duty, library))
+        : dry(duty, material);
+  }
+
+  /**
+   * Rates a whole wet end: as good as its worst part, the weakest one named. The pairs in it (ball
+   * and seat, the faces of a bearing) are judged as pairs.
+   *
+   * @param duty a duty without faults
+   * @param parts material of each role
+   */
+  public WholeRating whole(Duty duty, Map<String, Material> parts) {
+    List<WholeRating.Part> rated = new ArrayList<>();
+    parts.forEach(
+        (role, material) -> rated.add(new WholeRating.Part(role, rate(duty, material, role))));
+    return WholeRating.of(rated, RoleRules.pairs(parts, duty));
+  }
+
+  private Rating rate(Duty duty, Material material, List<Rule> ofRole) {
+    List<Bar> bars = new ArrayList<>(duty.exposures().size());
     Verdict verdict = Verdict.SUITED;
     double damage = 0;
-    for (int i = 0; i < bars.size(); i++) {
-      verdict = verdict.and(bars.get(i).verdict());
-      double share = duty.exposures().get(i).share();
-      damage += share == 0 ? 0 : share / bars.get(i).factor();
+    for (Duty.Exposure e : duty.exposures()) {
+      Bar bar = bar(e, material);
+      bars.add(bar);
+      verdict = verdict.and(bar.verdict());
+      damage += e.share() == 0 ? 0 : e.share() / bar.factor();
     }
+    double factor = 1 / damage;
+    List<Rule> rules = ofRole;
     double abrasion = duty.abrasion().factor(material.heavyAbrasionFactor());
-    double suction = suctionFactor(duty.suctionLiftM(), material);
-    List<LimitedBy> mechanical = new ArrayList<>();
-    if (suction < 1) {
-      mechanical.add(
-          new LimitedBy(
-              "",
-              say(
+    double over = duty.suctionLiftM() - material.suctionM();
+    if (abrasion < SHORTENED || over > 0) {
+      rules = new ArrayList<>(ofRole);
+      mechanical(rules, abrasion, over, duty, material);
+    }
+    factor *= abrasion * (over > 0 ? Math.pow(2, -over) : 1);
+    for (Rule rule : rules) {
+      verdict = verdict.and(rule.verdict());
+    }
+    for (Rule rule : ofRole) {
+      factor *= rule.factor();
+    }
+    return new Rating(
+        material.code(),
+        verdict,
+        verdict.fits() ? Optional.of(factor) : Optional.empty(),
+        margin(bars),
+        bars,
+        rules);
+  }
+
+  /** Life halves for each metre of suction over what the material stands (shop rule). */
+  private static void mechanical(
+      List<Rule> rules, double abrasion, double over, Duty duty, Material material) {
+    if (over > 0) {
+      rules.add(
+          new Rule(
+              Verdict.LIMITED,
+              Math.pow(2, -over),
+              Say.of(
                   "A suction lift of %.1f m is over the %.1f m it stands.",
                   duty.suctionLiftM(), material.suctionM())));
     }
     if (abrasion < SHORTENED) {
-      mechanical.add(
-          new LimitedBy(
-              "", say("Solids wear it: %.0f %% of its life under this abrasion.", abrasion * 100)));
+      rules.add(
+          new Rule(
+              Verdict.LIMITED,
+              abrasion,
+              Say.of("Solids wear it: %.0f %% of its life under this abrasion.", abrasion * 100)));
     }
-    if (!mechanical.isEmpty()) {
-      verdict = verdict.and(Verdict.LIMITED);
-    }
-    boolean numbered = verdict == Verdict.SUITED || verdict == Verdict.LIMITED;
-    return new Rating(
-        material.code(),
-        verdict,
-        numbered ? Optional.of(abrasion * suction / damage) : Optional.empty(),
-        limitedBy(bars, verdict, mechanical),
-        margin(bars),
-        bars);
   }
 
-  /** Life halves for each metre over what the material stands (shop rule). */
-  private static double suctionFactor(double liftM, Material material) {
-    return liftM <= material.suctionM() ? 1 : Math.pow(2, -(liftM - material.suctionM()));
+  /** A part no fluid touches while it is whole: only heat counts. */
+  private static Rating dry(Duty duty, Material material) {
+    double hottest =
+        duty.exposures().stream().mapToDouble(Duty.Exposure::temperatureC).max().orElse(20);
+    boolean fits = hottest <= material.maxC();
+    List<Rule> rules =
+        List.of(
+            new Rule(
+                fits ? Verdict.SUITED : Verdict.UNSUITED,
+                1,
+                fits
+                    ? Say.of(
+                        "Not wetted; %s K under its highest service temperature.",
+                        Say.number(material.maxC() - hottest))
+                    : Say.of(
+                        "%s °C is over its highest service temperature, %s °C.",
+                        Say.number(hottest), Say.number(material.maxC()))));
+    return new Rating(
+        material.code(),
+        fits ? Verdict.SUITED : Verdict.UNSUITED,
+        fits ? Optional.of(1.0) : Optional.empty(),
+        Optional.of(material.maxC() - hottest),
+        List.of(),
+        rules);
   }
 
   private Bar bar(Duty.Exposure e, Material m) {
-    String fluid = library.fluid(e.fluid()).map(f -> f.code()).orElse(e.fluid());
-    String name = library.fluid(e.fluid()).map(f -> f.name()).orElse(e.fluid());
+    Optional<Fluid> known = library.fluid(e.fluid());
+    String fluid = known.map(Fluid::code).orElse(e.fluid());
+    String name = known.map(Fluid::name).orElse(e.fluid());
     double t = e.temperatureC();
-    Optional<Resistance> row = library.resistance(fluid, e.concentrationPct(), m.code(), t);
+    Optional<Resistance> found = library.resistance(fluid, e.concentrationPct(), m.code(), t);
+    Verdict verdict;
+    double factor = 0;
+    Optional<Double> full = found.flatMap(Resistance::fullC);
+    Optional<Double> limited = found.flatMap(Resistance::limitedC);
     if (t > m.maxC() || t < m.minC()) {
-      return new Bar(
-          fluid,
-          t,
-          row.flatMap(Resistance::fullC),
-          row.flatMap(Resistance::limitedC).map(l -> Math.min(l, m.maxC())),
-          Verdict.UNSUITED,
-          0,
-          say(
-              "%s at %s °C is outside its service range, %s to %s °C.",
-              name, plain(t), plain(m.minC()), plain(m.maxC())));
+      verdict = Verdict.UNSUITED;
+    } else if (found.isEmpty()) {
+      verdict = Verdict.UNKNOWN;
+    } else {
+      double atHighest = found.get().factorAt(t);
+      verdict =
+          atHighest == 0 ? Verdict.UNSUITED : atHighest < 1 ? Verdict.LIMITED : Verdict.SUITED;
+      factor = atHighest == 0 ? 0 : found.get().factorAt(Math.max(e.usualC(), m.minC()));
     }
-    if (row.isEmpty()) {
-      return new Bar(
-          fluid,
-          t,
-          Optional.empty(),
-          Optional.empty(),
-          Verdict.UNKNOWN,
-          0,
-          say("The library has no row for %s at %s %%.", name, plain(e.concentrationPct())));
-    }
-    Resistance r = row.get();
-    double factor = r.factorAt(t);
-    Verdict verdict =
-        factor == 0 ? Verdict.UNSUITED : factor < 1 ? Verdict.LIMITED : Verdict.SUITED;
-    return new Bar(fluid, t, r.fullC(), r.limitedC(), verdict, factor, reason(name, r, t, verdict));
-  }
-
-  private static String reason(String fluid, Resistance r, double t, Verdict verdict) {
-    String effect = r.effect().isEmpty() ? "attacks" : r.effect();
-    return switch (verdict) {
-      case UNSUITED ->
-          r.limitedC().isEmpty()
-              ? say("%s %s it at any temperature.", fluid, effect)
-              : say(
-                  "%s at %s °C is %s K past its last limit: %s it.",
-                  fluid, plain(t), plain(t - r.limitedC().get()), effect);
-      case LIMITED ->
-          say(
-              "%s runs %s K into limited life, %s it.",
-              fluid, plain(t - r.fullC().orElse(t)), effect);
-      default -> say("%s is nearest, %s K to spare.", fluid, plain(r.fullC().orElse(t) - t));
-    };
-  }
-
-  private static Optional<LimitedBy> limitedBy(
-      List<Bar> bars, Verdict verdict, List<LimitedBy> mechanical) {
-    Optional<Bar> nearest =
-        bars.stream()
-            .filter(b -> b.verdict() == verdict)
-            .min(Comparator.comparingDouble(b -> b.limitedC().orElse(-1e9) - b.temperatureC()));
-    Optional<LimitedBy> chemical = nearest.map(b -> new LimitedBy(b.fluid(), b.reason()));
-    return verdict == Verdict.LIMITED && !mechanical.isEmpty() && chemical.isEmpty()
-        ? mechanical.stream().findFirst()
-        : chemical.or(() -> mechanical.stream().findFirst());
+    return new Bar(
+        fluid,
+        name,
+        e.concentrationPct(),
+        t,
+        m.minC(),
+        m.maxC(),
+        full,
+        limited,
+        found.map(Resistance::effect).orElse(""),
+        found.map(Resistance::own).orElse(false),
+        verdict,
+        factor);
   }
 
   private static Optional<Double> margin(List<Bar> bars) {
-    return bars.stream().anyMatch(b -> b.limitedC().isEmpty())
-        ? Optional.empty()
-        : bars.stream().map(b -> b.limitedC().get() - b.temperatureC()).min(Double::compare);
-  }
-
-  private static String say(String format, Object... values) {
-    return String.format(Locale.ROOT, format, values);
-  }
-
-  private static String plain(double value) {
-    double rounded = Math.round(value * 10) / 10.0;
-    return rounded == Math.rint(rounded) ? Long.toString((long) rounded) : Double.toString(rounded);
+    double least = Double.POSITIVE_INFINITY;
+    for (Bar bar : bars) {
+      if (bar.limitedC().isEmpty()) {
+        return Optional.empty();
+      }
+      least = Math.min(least, bar.limitedC().get() - bar.temperatureC());
+    }
+    return bars.isEmpty() ? Optional.empty() : Optional.of(least);
   }
 }

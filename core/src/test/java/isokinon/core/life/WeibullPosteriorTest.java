@@ -92,14 +92,20 @@ class WeibullPosteriorTest {
   }
 
   @ParameterizedTest
-  @CsvSource({
-    "0.5, 1.7724538509055159",
-    "1, 1",
-    "1.4, 0.88726381750307528",
-    "5, 24",
-    "10.5, 1133278.3889487855"
-  })
-  void theGammaFunctionToTwelveDigits(double x, double value) {
-    assertThat(Math.exp(Gamma.log(x))).isCloseTo(value, Percentage.withPercentage(1e-10));
+  @CsvSource({"0.05, 2706.78, 2918.50", "0.5, 4101.59, 3935.49", "0.95, 7631.98, 5844.43"})
+  void theScaleHasTheQuantilesOfItsPosterior(double p, double before, double after) {
+    WeibullPosterior prior = WeibullPosterior.of(2.5, 4000, 2, List.of());
+    WeibullPosterior seen =
+        WeibullPosterior.of(
+            2.5,
+            4000,
+            2,
+            List.of(
+                new Run(3100, true),
+                new Run(2400, false),
+                new Run(3650, true),
+                new Run(1800, false)));
+    assertThat(prior.scaleQuantile(p)).isCloseTo(before, within(0.005));
+    assertThat(seen.scaleQuantile(p)).isCloseTo(after, within(0.005));
   }
 }

@@ -17,10 +17,12 @@ class MaterialLibraryTest {
   private static final Map<String, String> TABLES =
       Map.of(
           "materials",
-          "material,name,kind,roles,min_c,max_c,shore_a,flex,abrasion_heavy,suction_m,shelf\n"
-              + "NBR,Nitrile,elastomer,diaphragm;ball,-20,100,70,1.0,0.8,5,B\n",
+          "material,name,kind,roles,min_c,max_c,shore_a,flex,abrasion_heavy,suction_m,shelf,"
+              + "density,alpha,food,conducts,max_bar\n"
+              + "NBR,Nitrile,elastomer,diaphragm;ball,-20,100,70,1.0,0.8,5,B,1200,1.6e-4,yes,,\n",
           "fluids",
-          "fluid,name,aliases,hurts,wear,spilt\nacid,Acid,sour water;vinegar,burns,Goggles,Flush.\n",
+          "fluid,name,aliases,hurts,wear,spilt,flash_c,density\n"
+              + "acid,Acid,sour water;vinegar,burns,Goggles,Flush.,,1050\n",
           "resistance",
           "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n"
               + "acid,0,20,NBR,60,80,swells,b,s,2026-01-01,\n"
@@ -73,10 +75,10 @@ class MaterialLibraryTest {
       delimiter = '|',
       value = {
         "materials|100,70|warm,70|max_c",
-        "materials|,B|,Z|shelf",
+        "materials|,B,|,Z,|shelf",
         "resistance|60,80|80,60|limited",
         "resistance|0,20|0,120|to_pct",
-        "resistance|acid,0|brine,0|unknown fluid",
+        "resistance|acid,0|treacle,0|unknown fluid",
         "resistance|NBR,60|FFKM,60|unknown material",
         "resistance|60,80|60,140|above the service range",
         "base-life|NBR,4500|XYZ,4500|unknown material XYZ",

@@ -60,7 +60,9 @@ final class RandomSheets {
         List.of(),
         List.of(),
         List.of(),
-        List.of());
+        List.of(),
+        List.of(),
+        Optional.empty());
   }
 
   private static Part part(int i, Random random) {

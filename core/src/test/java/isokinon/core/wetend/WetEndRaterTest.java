@@ -116,7 +116,7 @@ class WetEndRaterTest {
   @Test
   void aPairWithoutARowIsUnknownAndNeverAveragedAway() {
     Rating rating =
-        rate(duty(in("water", 100, 20, 0.99), in("hydrofluoric-acid", 10, 20, 0.01)), "NR");
+        rate(duty(in("water", 100, 20, 0.99), in("hydrofluoric-acid", 60, 20, 0.01)), "NR");
     assertThat(rating.verdict()).isIn(Verdict.UNKNOWN, Verdict.UNSUITED);
     assertThat(rating.factor()).isEmpty();
   }

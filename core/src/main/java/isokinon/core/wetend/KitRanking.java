@@ -1,0 +1,219 @@
+package isokinon.core.wetend;
+
+import isokinon.core.life.RenewalCost;
+import isokinon.core.life.WeibullPosterior;
+import isokinon.core.material.Material;
+import isokinon.core.material.MaterialLibrary.BaseLife;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Wet ends against each other, by what an hour with each costs: kit, labour, other hardware, and
+ * the stops to be expected, over the life that the library and this shop's runs lead one to expect.
+ */
+public final class KitRanking {
+
+  private static final double LOW = 0.05;
+  private static final double HIGH = 0.95;
+
+  private final WetEndRater rater;
+
+  /** A ranking by the library of {@code rater}. */
+  public KitRanking(WetEndRater rater) {
+    this.rater = rater;
+  }
+
+  /**
+   * A wet end that could go in.
+   *
+   * @param id names it in the answer
+   * @param parts material of each role, the leading role first
+   * @param renewed roles that the kit renews; the shortest-lived of them decides the life
+   * @param lead leading role, the one that the runs are of
+   * @param price kit, in money
+   * @param minutes labour of the plan
+   * @param hardwarePrice other plates, shaft or rotor it needs once, in money
+   * @param runs this shop's runs of the leading part in this material and duty
+   */
+  public record Candidate(
+      String id,
+      Map<String, Material> parts,
+      Set<String> renewed,
+      String lead,
+      double price,
+      double minutes,
+      double hardwarePrice,
+      List<WeibullPosterior.Run> runs) {}
+
+  /**
+   * What time and stops cost.
+   *
+   * @param labourPerHour an hour of a technician
+   * @param stopCost a stop by failure beyond kit and labour: lost production, clean-up
+   * @param hardwareHours running hours that other hardware is written off over
+   */
+  public record Money(double labourPerHour, double stopCost, double hardwareHours) {}
+
+  /**
+   * How long it lasts.
+   *
+   * @param role the part that gives out first
+   * @param mean expected life, h
+   * @param low lower end of nine in ten of the mean, h
+   * @param high upper end, h
+   * @param posterior what it comes from
+   */
+  public record Life(
+      String role, double mean, double low, double high, WeibullPosterior posterior) {}
+
+  /**
+   * What it costs.
+   *
+   * @param per1000h money for 1000 running hours
+   * @param low with the longest life of nine in ten
+   * @param high with the shortest
+   * @param changeAt age to change it at, h; empty where running it until it fails is cheapest
+   * @param stopsPer1000h failures to expect in 1000 running hours
+   * @param once money for other hardware
+   */
+  public record Cost(
+      double per1000h,
+      double low,
+      double high,
+      Optional<Double> changeAt,
+      double stopsPer1000h,
+      double once) {}
+
+  /** A candidate rated; life and cost are empty where it is unfit, or no base life is known. */
+  public record Ranked(
+      Candidate candidate, WholeRating whole, Optional<Life> life, Optional<Cost> cost) {}
+
+  /** Candidates, those that fit first, cheapest first. */
+  public List<Ranked> rank(Duty duty, List<Candidate> candidates, Money money) {
+    return candidates.stream()
+        .map(c -> ranked(duty, c, money))
+        .sorted(
+            Comparator.comparing((Ranked r) -> r.whole().verdict().fits() ? 0 : 1)
+                .thenComparing(r -> r.cost().map(Cost::per1000h).orElse(Double.MAX_VALUE))
+                .thenComparing(r -> r.whole().verdict())
+                .thenComparing(r -> r.candidate().id()))
+        .toList();
+  }
+
+  private Ranked ranked(Duty duty, Candidate c, Money money) {
+    WholeRating whole = rater.whole(duty, c.parts());
+    Optional<Life> life = whole.verdict().fits() ? life(whole, c) : Optional.empty();
+    return new Ranked(c, whole, life, life.map(l -> cost(l, c, money)));
+  }
+
+  private Optional<Life> life(WholeRating whole, Candidate c) {
+    List<Life> lives = new ArrayList<>();
+    for (WholeRating.Part part : whole.parts()) {
+      if (c.renewed().contains(part.role()) && part.rating().factor().isPresent()) {
+        Optional<BaseLife> base = rater.library().baseLife(part.role(), part.rating().material());
+        base.ifPresent(
+            b ->
+                lives.add(
+                    life(
+                        part,
+                        b,
+                        part.rating().factor().get(),
+                        part.role().equals(c.lead()) ? c.runs() : List.of())));
+      }
+    }
+    return lives.stream().min(Comparator.comparingDouble(Life::mean));
+  }
+
+  private static Life life(
+      WholeRating.Part part, BaseLife base, double factor, List<WeibullPosterior.Run> runs) {
+    WeibullPosterior posterior =
+        WeibullPosterior.of(
+            base.shape(), base.hours() * factor, WeibullPosterior.LIBRARY_STRENGTH, runs);
+    double unit = WeibullPosterior.meanOfScaleOne(base.shape());
+    return new Life(
+        part.role(),
+        posterior.meanLife(),
+        posterior.scaleQuantile(LOW) * unit,
+        posterior.scaleQuantile(HIGH) * unit,
+        posterior);
+  }
+
+  private static Cost cost(Life life, Candidate c, Money money) {
+    WeibullPosterior p = life.posterior();
+    double planned = spend(c, money);
+    double failed = planned + money.stopCost();
+    RenewalCost best = RenewalCost.best(p::survival, life.mean(), planned, failed);
+    double hardware = 1000 * c.hardwarePrice() / money.hardwareHours();
+    return new Cost(
+        1000 * best.rate() + hardware,
+        1000 * rateAt(best.age(), life.high(), p.shape(), planned, failed) + hardware,
+        1000 * rateAt(best.age(), life.low(), p.shape(), planned, failed) + hardware,
+        Double.isInfinite(best.age()) ? Optional.empty() : Optional.of(best.age()),
+        1000 * best.failures() / best.meanAge(),
+        c.hardwarePrice());
+  }
+
+  private static double spend(Candidate c, Money money) {
+    return c.price() + c.minutes() / 60 * money.labourPerHour();
+  }
+
+  private static double rateAt(
+      double age, double mean, double shape, double planned, double failed) {
+    double scale = mean / WeibullPosterior.meanOfScaleOne(shape);
+    return RenewalCost.at(age, t -> Math.exp(-Math.pow(t / scale, shape)), mean, planned, failed);
+  }
+
+  /**
+   * Which one leads and which ones fit, by the same library lives and runs but without the best age
+   * to change: quick enough to ask for hundreds of duties.
+   */
+  public Standing standing(Duty duty, List<Candidate> candidates, Money money) {
+    List<String> fit = new ArrayList<>();
+    String leader = null;
+    double least = Double.POSITIVE_INFINITY;
+    for (Candidate c : candidates) {
+      WholeRating whole = rater.whole(duty, c.parts());
+      if (whole.verdict().fits()) {
+        fit.add(c.id());
+        double rate =
+            meanLife(whole, c)
+                .map(
+                    l ->
+                        (spend(c, money) + money.stopCost() / 2) / l
+                            + c.hardwarePrice() / money.hardwareHours())
+                .orElse(Double.MAX_VALUE);
+        if (rate < least) {
+          least = rate;
+          leader = c.id();
+        }
+      }
+    }
+    return new Standing(Optional.ofNullable(leader), Set.copyOf(fit));
+  }
+
+  private Optional<Double> meanLife(WholeRating whole, Candidate c) {
+    double least = Double.POSITIVE_INFINITY;
+    for (WholeRating.Part part : whole.parts()) {
+      if (c.renewed().contains(part.role()) && part.rating().factor().isPresent()) {
+        Optional<BaseLife> base = rater.library().baseLife(part.role(), part.rating().material());
+        if (base.isPresent()) {
+          double prior = base.get().hours() * part.rating().factor().get();
+          List<WeibullPosterior.Run> runs = part.role().equals(c.lead()) ? c.runs() : List.of();
+          least =
+              Math.min(
+                  least,
+                  runs.isEmpty()
+                      ? prior
+                      : WeibullPosterior.of(
+                              base.get().shape(), prior, WeibullPosterior.LIBRARY_STRENGTH, runs)
+                          .meanLife());
+        }
+      }
+    }
+    return Double.isInfinite(least) ? Optional.empty() : Optional.of(least);
+  }
+}

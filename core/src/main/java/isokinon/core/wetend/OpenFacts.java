@@ -1,0 +1,105 @@
+package isokinon.core.wetend;
+
+import isokinon.core.wetend.Duty.Conditions;
+import isokinon.core.wetend.Duty.Zone;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+
+/**
+ * Facts nobody has given that would change the choice. A missing fact is tried at values a pump may
+ * well meet; only where one of them changes who leads or who fits is it worth asking for.
+ */
+public final class OpenFacts {
+
+  /**
+   * A question worth asking.
+   *
+   * @param field which fact
+   * @param ask the question
+   * @param because what the answer would change
+   */
+  public record Question(String field, String ask, String because) {}
+
+  private record Trial(String field, String ask, String when, Conditions then) {}
+
+  private OpenFacts() {}
+
+  /**
+   * The questions of a duty.
+   *
+   * @param choose who leads and who fits in a duty
+   * @param name what a candidate is called in a sentence
+   */
+  public static List<Question> of(
+      Duty duty, Function<Duty, Standing> choose, UnaryOperator<String> name) {
+    Standing now = choose.apply(duty);
+    List<Question> questions = new ArrayList<>();
+    for (Trial trial : trials(duty.conditions())) {
+      boolean asked = questions.stream().anyMatch(q -> q.field().equals(trial.field()));
+      Standing then = asked ? now : choose.apply(duty.under(trial.then()));
+      if (!then.leader().equals(now.leader())) {
+        questions.add(
+            new Question(
+                trial.field(),
+                trial.ask(),
+                trial.when() + " " + Sensitivity.change(now, then, name)));
+      }
+    }
+    return questions;
+  }
+
+  private static List<Trial> trials(Conditions c) {
+    List<Trial> trials = new ArrayList<>();
+    if (c.food().isEmpty()) {
+      trials.add(new Trial("food", "Does it touch food?", "If it does,", c.withFood(true)));
+    }
+    if (c.zone().isEmpty()) {
+      for (Zone zone : List.of(Zone.STATIC, Zone.EXPLOSIVE)) {
+        trials.add(
+            new Trial(
+                "zone",
+                "Does static matter there, or is the place explosive?",
+                zone == Zone.STATIC ? "Where static matters" : "In an explosive zone",
+                c.withZone(zone)));
+      }
+    }
+    if (c.runsDry().isEmpty()) {
+      trials.add(
+          new Trial(
+              "runsDry", "Does it run dry now and then?", "If it does,", c.withRunsDry(true)));
+    }
+    if (c.ambientC().isEmpty()) {
+      for (double t : new double[] {-5, -15, -25}) {
+        trials.add(
+            new Trial(
+                "ambientC",
+                "How cold does it get around it?",
+                Say.of("At %s °C", Say.number(t)),
+                c.withAmbientC(t)));
+      }
+    }
+    if (c.pressureBar().isEmpty()) {
+      for (double bar : new double[] {1.5, 2, 4, 8, 12}) {
+        trials.add(
+            new Trial(
+                "pressureBar",
+                "What pressure does it work against?",
+                Say.of("At %s bar", Say.number(bar)),
+                c.withPressureBar(bar)));
+      }
+    }
+    if (c.solidsMm().isEmpty()) {
+      trials.add(
+          new Trial(
+              "solidsMm", "How large are the solids?", "With solids of 5 mm", c.withSolidsMm(5.0)));
+    }
+    if (c.densityKgM3().isEmpty()) {
+      trials.add(
+          new Trial(
+              "densityKgM3", "How dense is it?", "At 1 400 kg/m³", c.withDensityKgM3(1400.0)));
+    }
+    return trials;
+  }
+}

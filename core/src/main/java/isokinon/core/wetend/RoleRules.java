@@ -1,0 +1,207 @@
+package isokinon.core.wetend;
+
+import isokinon.core.material.Fluid;
+import isokinon.core.material.Material;
+import isokinon.core.material.MaterialLibrary;
+import isokinon.core.wetend.Duty.Conditions;
+import isokinon.core.wetend.Duty.Zone;
+import isokinon.core.wetend.Rating.Rule;
+import isokinon.core.wetend.Rating.Verdict;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What the trade knows of parts in their roles, beside what fluids do to materials. A rule that
+ * needs a fact nobody has given says nothing; {@link OpenFacts} finds out whether the fact matters.
+ * The limits are shop rules.
+ */
+final class RoleRules {
+
+  /** A ball must be this much denser than the fluid to fall back on its seat. */
+  private static final double SINKS = 1.03;
+
+  private static final double LIGHT_KG_M3 = 2500;
+  private static final double HEAVY_KG_M3 = 5000;
+  private static final double VISCOUS_MPAS = 500;
+  private static final double THIN_MPAS = 20;
+  private static final double SCORES_PTFE_MM = 2;
+
+  /** From this much under its flash point a fluid counts as flammable, K. */
+  private static final double FLASH_MARGIN_K = 5;
+
+  private static final Set<String> HOLDS_CHARGE =
+      Set.of(Roles.BODY, Roles.SHELL, Roles.SEAT, "plate");
+
+  private RoleRules() {}
+
+  static List<Rule> of(String role, Material m, Duty duty, MaterialLibrary library) {
+    List<Rule> rules = new ArrayList<>();
+    Conditions c = duty.conditions();
+    if (c.food().orElse(false) && !m.foodGrade()) {
+      rules.add(unsuited("No grade of it for food contact is known here."));
+    }
+    c.ambientC()
+        .filter(a -> a < m.minC())
+        .ifPresent(
+            a ->
+                rules.add(
+                    unsuited(
+                        Say.of(
+                            "At %s °C around it, it is below its service range, %s °C.",
+                            Say.number(a), Say.number(m.minC())))));
+    if (HOLDS_CHARGE.contains(role) && !m.conducts().orElse(true)) {
+      charge(rules, role, duty, library);
+    }
+    switch (role) {
+      case Roles.TUBE, Roles.HOSE -> pressure(rules, m, c);
+      case Roles.BALL -> ball(rules, m, duty, library);
+      case Roles.DIAPHRAGM -> {
+        if (m.code().equals("PTFE") && c.solidsMm().orElse(0.0) > SCORES_PTFE_MM) {
+          rules.add(limited(Say.of("Grit over %.0f mm scores its thin face.", SCORES_PTFE_MM)));
+        }
+      }
+      case Roles.BUSHING -> {
+        if (c.runsDry().orElse(false) && m.code().equals("SiC")) {
+          rules.add(unsuited("Silicon carbide on silicon carbide must never run dry."));
+        }
+      }
+      case Roles.STATOR -> {
+        if (c.runsDry().orElse(false)) {
+          rules.add(
+              limited("It burns within a minute of running dry: guard it before it goes in."));
+        }
+      }
+      default -> {}
+    }
+    return rules;
+  }
+
+  /** A part that holds its charge where that can set something off. */
+  private static void charge(List<Rule> rules, String role, Duty duty, MaterialLibrary library) {
+    Zone zone = duty.conditions().zone().orElse(Zone.NONE);
+    if (zone == Zone.EXPLOSIVE) {
+      rules.add(
+          unsuited(
+              "It does not lead static away; in an explosive zone the wetted "
+                  + role
+                  + " conducts and is earthed."));
+    } else if (zone == Zone.STATIC) {
+      rules.add(limited("It holds static: take a conducting grade, and earth it."));
+    } else if (duty.conditions().zone().isEmpty()) {
+      duty.exposures().stream()
+          .filter(e -> flammable(e, library))
+          .findFirst()
+          .ifPresent(
+              e ->
+                  rules.add(
+                      limited(
+                          library.fluid(e.fluid()).map(Fluid::name).orElse(e.fluid())
+                              + " can burn at this temperature and it holds static: take a"
+                              + " conducting grade, earth it, ask who is licensed.")));
+    }
+  }
+
+  static boolean flammable(Duty.Exposure e, MaterialLibrary library) {
+    return library
+        .fluid(e.fluid())
+        .flatMap(Fluid::flashC)
+        .filter(f -> e.temperatureC() >= f - FLASH_MARGIN_K)
+        .isPresent();
+  }
+
+  /** Factor 1 up to 1 bar, falling evenly to 0.5 at the rated pressure. */
+  private static void pressure(List<Rule> rules, Material m, Conditions c) {
+    if (c.pressureBar().isEmpty() || m.maxBar().isEmpty()) {
+      return;
+    }
+    double bar = c.pressureBar().get();
+    double rated = m.maxBar().get();
+    if (bar > rated) {
+      rules.add(
+          unsuited(Say.of("%s bar is over its rated %s bar.", Say.number(bar), Say.number(rated))));
+    } else if (bar > 1 && rated > 1) {
+      double factor = 1 - 0.5 * (bar - 1) / (rated - 1);
+      rules.add(
+          new Rule(
+              Verdict.SUITED,
+              factor,
+              Say.of("%s bar leaves %.0f %% of its life.", Say.number(bar), factor * 100)));
+    }
+  }
+
+  private static void ball(List<Rule> rules, Material m, Duty duty, MaterialLibrary library) {
+    Optional<Double> ball = m.densityKgM3();
+    if (ball.isEmpty()) {
+      return;
+    }
+    double fluid = 0;
+    for (Duty.Exposure e : duty.exposures()) {
+      fluid = Math.max(fluid, library.fluid(e.fluid()).flatMap(Fluid::densityKgM3).orElse(fluid));
+    }
+    fluid = duty.conditions().densityKgM3().orElse(fluid);
+    double viscosity = duty.conditions().viscosityMpas().orElse(Double.NaN);
+    if (ball.get() <= fluid * SINKS) {
+      rules.add(
+          unsuited(
+              Say.of(
+                  "At %s kg/m³ it floats in a fluid of %s kg/m³ and never seats.",
+                  Say.number(ball.get()), Say.number(fluid))));
+    } else if (viscosity > VISCOUS_MPAS && ball.get() < LIGHT_KG_M3) {
+      rules.add(
+          limited(
+              Say.of(
+                  "A light ball seats late in a fluid of %s mPa·s: take a heavier one.",
+                  Say.number(viscosity))));
+    } else if (viscosity < THIN_MPAS && ball.get() > HEAVY_KG_M3) {
+      rules.add(limited("A heavy ball bounces in a thin fluid and beats out its seat."));
+    }
+  }
+
+  /** What pairs of parts do to each other. */
+  static List<WholeRating.PairRule> pairs(Map<String, Material> parts, Duty duty) {
+    List<WholeRating.PairRule> rules = new ArrayList<>();
+    Material ball = parts.get(Roles.BALL);
+    Material seat = parts.get(Roles.SEAT);
+    if (ball != null && seat != null) {
+      if (!soft(ball) && !soft(seat)) {
+        rules.add(
+            new WholeRating.PairRule(
+                Roles.BALL,
+                Verdict.LIMITED,
+                Say.of(
+                    "A hard ball of %s on a hard seat of %s never quite shuts: one of the two is"
+                        + " soft.",
+                    ball.code(), seat.code())));
+      } else if (soft(ball) && soft(seat)) {
+        rules.add(
+            new WholeRating.PairRule(
+                Roles.SEAT,
+                Verdict.LIMITED,
+                Say.of(
+                    "A soft ball of %s sticks on a soft seat of %s: one of the two is hard.",
+                    ball.code(), seat.code())));
+      }
+      if (soft(seat) && duty.abrasion().compareTo(Duty.Abrasion.MEDIUM) >= 0) {
+        rules.add(
+            new WholeRating.PairRule(
+                Roles.SEAT, Verdict.LIMITED, "Solids bed into a soft seat and cut it."));
+      }
+    }
+    return rules;
+  }
+
+  private static boolean soft(Material m) {
+    return m.kind().equals("elastomer") || m.code().equals("PTFE");
+  }
+
+  private static Rule unsuited(String reason) {
+    return new Rule(Verdict.UNSUITED, 1, reason);
+  }
+
+  private static Rule limited(String reason) {
+    return new Rule(Verdict.LIMITED, 1, reason);
+  }
+}

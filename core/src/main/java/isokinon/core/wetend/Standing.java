@@ -1,0 +1,12 @@
+package isokinon.core.wetend;
+
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Where a choice stands in a duty.
+ *
+ * @param leader the cheapest that fits; empty where none does
+ * @param fit all that fit
+ */
+public record Standing(Optional<String> leader, Set<String> fit) {}
