@@ -31,7 +31,14 @@ public record RotorFit(double boreDiameterMm, double rotorDiameterMm, double int
       double rotorDiameterMm,
       List<Double> classesMm,
       double leastMm,
-      double mostMm) {}
+      double mostMm) {
+
+    /** The same stator with one rotor to choose from. */
+    public Stator only(double classMm) {
+      return new Stator(
+          boreRadiusMm, tubeRadiusMm, rotorDiameterMm, List.of(classMm), leastMm, mostMm);
+    }
+  }
 
   /**
    * A rotor class chosen for a duty.

@@ -53,7 +53,16 @@ public final class LibraryReader {
               "conducts",
               "max_bar"),
           "fluids",
-          List.of("fluid", "name", "aliases", "hurts", "wear", "spilt", "flash_c", "density"),
+          List.of(
+              "fluid",
+              "name",
+              "aliases",
+              "hurts",
+              "wear",
+              "spilt",
+              "flash_c",
+              "density",
+              "density_pct"),
           "resistance",
           List.of(
               "fluid",
@@ -220,7 +229,8 @@ public final class LibraryReader {
         words(row, "wear"),
         row.get("spilt"),
         optional(row, "flash_c", -100, 600),
-        optional(row, "density", 0.1, 25_000));
+        optional(row, "density", 0.1, 25_000),
+        number(row, "density_pct", 0.01, 100));
   }
 
   private static Resistance resistance(CSVRecord row, MaterialLibrary names, boolean own) {

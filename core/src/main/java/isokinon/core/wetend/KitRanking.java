@@ -6,6 +6,7 @@ import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary.BaseLife;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -172,12 +173,15 @@ public final class KitRanking {
    * to change: quick enough to ask for hundreds of duties.
    */
   public Standing standing(Duty duty, List<Candidate> candidates, Money money) {
-    List<String> fit = new ArrayList<>();
+    Set<String> fit = new HashSet<>();
+    Set<String> unknown = new HashSet<>();
     String leader = null;
     double least = Double.POSITIVE_INFINITY;
     for (Candidate c : candidates) {
       WholeRating whole = rater.whole(duty, c.parts());
-      if (whole.verdict().fits()) {
+      if (whole.verdict() == Rating.Verdict.UNKNOWN) {
+        unknown.add(c.id());
+      } else if (whole.verdict().fits()) {
         fit.add(c.id());
         double rate =
             meanLife(whole, c)
@@ -192,7 +196,7 @@ public final class KitRanking {
         }
       }
     }
-    return new Standing(Optional.ofNullable(leader), Set.copyOf(fit));
+    return new Standing(Optional.ofNullable(leader), fit, unknown);
   }
 
   private Optional<Double> meanLife(WholeRating whole, Candidate c) {

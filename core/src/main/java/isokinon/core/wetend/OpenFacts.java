@@ -1,5 +1,7 @@
 package isokinon.core.wetend;
 
+import isokinon.core.material.Fluid;
+import isokinon.core.material.MaterialLibrary;
 import isokinon.core.wetend.Duty.Conditions;
 import isokinon.core.wetend.Duty.Zone;
 import java.util.ArrayList;
@@ -29,14 +31,18 @@ public final class OpenFacts {
   /**
    * The questions of a duty.
    *
+   * @param library what is known of the fluids
    * @param choose who leads and who fits in a duty
    * @param name what a candidate is called in a sentence
    */
   public static List<Question> of(
-      Duty duty, Function<Duty, Standing> choose, UnaryOperator<String> name) {
+      Duty duty,
+      MaterialLibrary library,
+      Function<Duty, Standing> choose,
+      UnaryOperator<String> name) {
     Standing now = choose.apply(duty);
     List<Question> questions = new ArrayList<>();
-    for (Trial trial : trials(duty.conditions())) {
+    for (Trial trial : trials(duty, library)) {
       boolean asked = questions.stream().anyMatch(q -> q.field().equals(trial.field()));
       Standing then = asked ? now : choose.apply(duty.under(trial.then()));
       if (!then.leader().equals(now.leader())) {
@@ -50,7 +56,8 @@ public final class OpenFacts {
     return questions;
   }
 
-  private static List<Trial> trials(Conditions c) {
+  private static List<Trial> trials(Duty duty, MaterialLibrary library) {
+    Conditions c = duty.conditions();
     List<Trial> trials = new ArrayList<>();
     if (c.food().isEmpty()) {
       trials.add(new Trial("food", "Does it touch food?", "If it does,", c.withFood(true)));
@@ -95,7 +102,10 @@ public final class OpenFacts {
           new Trial(
               "solidsMm", "How large are the solids?", "With solids of 5 mm", c.withSolidsMm(5.0)));
     }
-    if (c.densityKgM3().isEmpty()) {
+    boolean dense =
+        duty.exposures().stream()
+            .allMatch(e -> library.fluid(e.fluid()).flatMap(Fluid::densityKgM3).isPresent());
+    if (c.densityKgM3().isEmpty() && !dense) {
       trials.add(
           new Trial(
               "densityKgM3", "How dense is it?", "At 1 400 kg/m³", c.withDensityKgM3(1400.0)));

@@ -108,8 +108,10 @@ public record Rating(
                     fluidName, t, Say.number(temperatureC - limitedC.get()), word);
         case LIMITED ->
             Say.of(
-                "%s runs %s K into limited life, %s it.",
-                fluidName, Say.number(temperatureC - fullC.orElse(temperatureC)), word);
+                "%s runs %s K into limited life%s.",
+                fluidName,
+                Say.number(temperatureC - fullC.orElse(temperatureC)),
+                effect.isEmpty() ? "" : ", " + effect + " it");
         case SUITED ->
             Say.of(
                 "%s is nearest, %s K to spare.",

@@ -8,6 +8,7 @@ import isokinon.core.wetend.Duty.Zone;
 import isokinon.core.wetend.Rating.Rule;
 import isokinon.core.wetend.Rating.Verdict;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,7 +22,7 @@ import java.util.Set;
 final class RoleRules {
 
   /** A ball must be this much denser than the fluid to fall back on its seat. */
-  private static final double SINKS = 1.03;
+  private static final double SINKS = 1.02;
 
   private static final double LIGHT_KG_M3 = 2500;
   private static final double HEAVY_KG_M3 = 5000;
@@ -137,11 +138,20 @@ final class RoleRules {
     if (ball.isEmpty()) {
       return;
     }
-    double fluid = 0;
-    for (Duty.Exposure e : duty.exposures()) {
-      fluid = Math.max(fluid, library.fluid(e.fluid()).flatMap(Fluid::densityKgM3).orElse(fluid));
-    }
-    fluid = duty.conditions().densityKgM3().orElse(fluid);
+    // What it pumps most of the time decides: a short rinse that floats a ball only wets it.
+    double fluid =
+        duty.conditions()
+            .densityKgM3()
+            .or(
+                () ->
+                    duty.exposures().stream()
+                        .max(Comparator.comparingDouble(Duty.Exposure::share))
+                        .flatMap(
+                            e ->
+                                library
+                                    .fluid(e.fluid())
+                                    .flatMap(f -> f.densityAt(e.concentrationPct()))))
+            .orElse(0.0);
     double viscosity = duty.conditions().viscosityMpas().orElse(Double.NaN);
     if (ball.get() <= fluid * SINKS) {
       rules.add(

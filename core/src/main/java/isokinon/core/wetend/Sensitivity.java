@@ -130,12 +130,15 @@ public final class Sensitivity {
       return then.leader().isEmpty() ? "nothing changes." : next + " stands it.";
     }
     String was = name.apply(now.leader().get());
-    boolean out = !then.fit().contains(now.leader().get());
-    if (then.leader().isEmpty()) {
-      return was + " falls out and nothing stands it.";
+    if (then.fit().contains(now.leader().get())) {
+      return next + " comes before " + was + ".";
     }
-    return out
-        ? was + " falls out and " + next + " leads."
-        : next + " costs less than " + was + ".";
+    String end =
+        then.unknown().contains(now.leader().get())
+            ? "the library does not know " + was
+            : was + " falls out";
+    return then.leader().isPresent()
+        ? end + " and " + next + " leads."
+        : end + (then.unknown().contains(now.leader().get()) ? "." : " and nothing stands it.");
   }
 }

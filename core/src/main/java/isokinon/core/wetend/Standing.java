@@ -8,5 +8,6 @@ import java.util.Set;
  *
  * @param leader the cheapest that fits; empty where none does
  * @param fit all that fit
+ * @param unknown all that the library cannot judge
  */
-public record Standing(Optional<String> leader, Set<String> fit) {}
+public record Standing(Optional<String> leader, Set<String> fit, Set<String> unknown) {}

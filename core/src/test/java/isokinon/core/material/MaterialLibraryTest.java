@@ -21,8 +21,8 @@ class MaterialLibraryTest {
               + "density,alpha,food,conducts,max_bar\n"
               + "NBR,Nitrile,elastomer,diaphragm;ball,-20,100,70,1.0,0.8,5,B,1200,1.6e-4,yes,,\n",
           "fluids",
-          "fluid,name,aliases,hurts,wear,spilt,flash_c,density\n"
-              + "acid,Acid,sour water;vinegar,burns,Goggles,Flush.,,1050\n",
+          "fluid,name,aliases,hurts,wear,spilt,flash_c,density,density_pct\n"
+              + "acid,Acid,sour water;vinegar,burns,Goggles,Flush.,,1050,20\n",
           "resistance",
           "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n"
               + "acid,0,20,NBR,60,80,swells,b,s,2026-01-01,\n"

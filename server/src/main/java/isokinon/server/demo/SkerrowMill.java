@@ -7,6 +7,9 @@ import isokinon.server.store.PersonRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.StoresMapper;
+import isokinon.server.store.WetEndMapper;
+import isokinon.server.store.WetEndRow;
+import isokinon.server.store.WetKitRow;
 import isokinon.server.store.WrenchRow;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -41,11 +44,13 @@ public class SkerrowMill {
 
   private final PumpMapper pumps;
   private final StoresMapper stores;
+  private final WetEndMapper wetEnds;
   private final Clock clock;
 
-  SkerrowMill(PumpMapper pumps, StoresMapper stores, Clock clock) {
+  SkerrowMill(PumpMapper pumps, StoresMapper stores, WetEndMapper wetEnds, Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
+    this.wetEnds = wetEnds;
     this.clock = clock;
   }
 
@@ -77,6 +82,7 @@ public class SkerrowMill {
                         r.get("id"),
                         number(r, "price"),
                         Integer.parseInt(r.get("lead_days")))));
+    rows("wet-kits").forEach(r -> wetEnds.addKit(wetKit(r)));
     Map<String, List<SimulatedHistory.Era>> truth = new LinkedHashMap<>();
     rows("truth")
         .forEach(r -> truth.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(era(r)));
@@ -87,6 +93,7 @@ public class SkerrowMill {
       String tag = row.get("tag");
       add(row, truth.get(tag), exposures.getOrDefault(tag, List.of()), today);
     }
+    rows("wet-ends").forEach(r -> wetEnds.add(wetEnd(r)));
   }
 
   private void add(
@@ -138,7 +145,9 @@ public class SkerrowMill {
               number(e, "concentration_pct"),
               number(e, "temperature_c"),
               number(e, "share"),
-              e.get("note")));
+              e.get("note"),
+              optional(e, "usual_c"),
+              e.get("kind")));
     }
     history.runs().forEach(pumps::addRun);
   }
@@ -163,7 +172,48 @@ public class SkerrowMill {
         today.minusMonths(Long.parseLong(r.get("cured_months_ago"))),
         Integer.parseInt(r.get("quantity")),
         number(r, "price"),
-        r.get("place"));
+        r.get("place"),
+        r.get("hardware"));
+  }
+
+  private static WetKitRow wetKit(CSVRecord r) {
+    return new WetKitRow(
+        r.get("sheet"),
+        r.get("kit"),
+        r.get("material"),
+        r.get("hardware"),
+        r.get("parts"),
+        number(r, "price"),
+        Integer.parseInt(r.get("lead_days")));
+  }
+
+  private static WetEndRow wetEnd(CSVRecord r) {
+    return new WetEndRow(
+        r.get("tag"),
+        r.get("hardware"),
+        number(r, "rotor_class_mm"),
+        r.get("parts"),
+        number(r, "stop_cost"),
+        optional(r, "pressure_bar"),
+        optional(r, "viscosity_mpas"),
+        optional(r, "density"),
+        optional(r, "solids_mm"),
+        optional(r, "solids_pct"),
+        optional(r, "solids_mohs"),
+        optional(r, "ambient_c"),
+        flag(r, "food"),
+        r.get("zone").isEmpty() ? null : r.get("zone"),
+        flag(r, "runs_dry"),
+        "",
+        null);
+  }
+
+  private static Double optional(CSVRecord row, String column) {
+    return row.get(column).isEmpty() ? null : number(row, column);
+  }
+
+  private static Boolean flag(CSVRecord row, String column) {
+    return row.get(column).isEmpty() ? null : row.get(column).equals("yes");
   }
 
   private static WrenchRow wrench(CSVRecord r, LocalDate today) {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.KitCover;
 import isokinon.core.kit.Offer;
 import isokinon.core.plan.Plan;
@@ -106,6 +107,17 @@ class ComputeController {
 
   record CoverAnswer(
       List<BoughtAnswer> buy, double cost, Map<String, Integer> leftOver, boolean optimal) {}
+
+  record FitQuestion(
+      Double boreRadiusMm,
+      Double tubeRadiusMm,
+      Double elastomerAlphaPerK,
+      Double deltaK,
+      Double swell,
+      Double rotorDiameterMm,
+      Double rotorAlphaPerK) {}
+
+  record FitAnswer(double boreDiameterMm, double rotorDiameterMm, double interferenceMm) {}
 
   record ShelfQuestion(String material, String cured) {}
 
@@ -220,6 +232,21 @@ class ComputeController {
             .stream()
             .map(ComputeController::answer)
             .toList());
+  }
+
+  @PostMapping("/cavity/fit")
+  @Operation(summary = "Interference of a rotor in its stator at temperature and swell, mm")
+  FitAnswer fit(@RequestBody FitQuestion q) {
+    RotorFit fit =
+        compute.rotorFit(
+            given("boreRadiusMm", q.boreRadiusMm()),
+            given("tubeRadiusMm", q.tubeRadiusMm()),
+            given("elastomerAlphaPerK", q.elastomerAlphaPerK()),
+            given("deltaK", q.deltaK()),
+            q.swell() == null ? 0 : q.swell(),
+            given("rotorDiameterMm", q.rotorDiameterMm()),
+            given("rotorAlphaPerK", q.rotorAlphaPerK()));
+    return new FitAnswer(fit.boreDiameterMm(), fit.rotorDiameterMm(), fit.interferenceMm());
   }
 
   @PostMapping("/shelf-life")

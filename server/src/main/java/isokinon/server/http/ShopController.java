@@ -3,6 +3,8 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.People;
+import isokinon.server.work.ChooserView;
+import isokinon.server.work.DutyForm;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Pumps;
 import isokinon.server.work.Refused;
@@ -16,6 +18,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -57,8 +60,25 @@ class ShopController {
   }
 
   @GetMapping("/pumps/{tag}/wet-ends")
-  WetEnds.ChooserView wetEnds(@PathVariable String tag) {
+  ChooserView wetEnds(@PathVariable String tag) {
     return wetEnds.view(tag);
+  }
+
+  record ChangedDuty(DutyForm duty, String who) {}
+
+  @PutMapping("/pumps/{tag}/duty")
+  @Operation(summary = "Writes a pump's duty down")
+  ChooserView changeDuty(@PathVariable String tag, @RequestBody ChangedDuty changed) {
+    if (changed.duty() == null || changed.who() == null) {
+      throw Refused.of(400, "duty", "Give the duty, and who changes it.");
+    }
+    return wetEnds.change(tag, changed.duty(), changed.who());
+  }
+
+  @PostMapping("/wet-ends/choose")
+  @Operation(summary = "Wet ends for a pump in another duty, or for a duty typed in")
+  ChooserView choose(@RequestBody WetEnds.Question question) {
+    return wetEnds.choose(question);
   }
 
   @GetMapping("/sheets")

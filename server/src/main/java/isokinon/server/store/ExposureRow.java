@@ -1,6 +1,12 @@
 package isokinon.server.store;
 
-/** One fluid of a pump's duty: concentration in %, temperature in degC, share of time 0 to 1. */
+/**
+ * One fluid of a pump's duty: concentration in %, highest temperature in degC, share of time 0 to
+ * 1.
+ *
+ * @param usualC temperature it has most of the time, degC; null where it is always the highest
+ * @param kind process, cleaning or standing
+ */
 public record ExposureRow(
     String pump,
     int position,
@@ -8,4 +14,6 @@ public record ExposureRow(
     double concentrationPct,
     double temperatureC,
     double share,
-    String note) {}
+    String note,
+    Double usualC,
+    String kind) {}

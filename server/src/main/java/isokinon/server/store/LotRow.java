@@ -2,7 +2,10 @@ package isokinon.server.store;
 
 import java.time.LocalDate;
 
-/** A lot on the shelf: a kit of a sheet, its leading material, cure date and price in pounds. */
+/**
+ * A lot on the shelf: a kit of a sheet, its leading material, cure date and price in pounds, and
+ * the set of plates and shaft it stands on.
+ */
 public record LotRow(
     String id,
     String sheetId,
@@ -12,4 +15,5 @@ public record LotRow(
     LocalDate cured,
     int quantity,
     double price,
-    String place) {}
+    String place,
+    String hardware) {}

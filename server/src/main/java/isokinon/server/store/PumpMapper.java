@@ -56,7 +56,7 @@ public interface PumpMapper {
 
   @Insert(
       "insert into exposure values (#{pump}, #{position}, #{fluid}, #{concentrationPct},"
-          + " #{temperatureC}, #{share}, #{note})")
+          + " #{temperatureC}, #{share}, #{note}, #{usualC}, #{kind})")
   void addExposure(ExposureRow exposure);
 
   @Insert(

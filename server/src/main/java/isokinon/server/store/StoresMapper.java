@@ -17,7 +17,7 @@ public interface StoresMapper {
 
   @Insert(
       "insert into lot values (#{id}, #{sheetId}, #{kit}, #{title}, #{material}, #{cured},"
-          + " #{quantity}, #{price}, #{place})")
+          + " #{quantity}, #{price}, #{place}, #{hardware})")
   void addLot(LotRow lot);
 
   @Update("update lot set quantity = quantity - 1 where id = #{id} and quantity > 0")

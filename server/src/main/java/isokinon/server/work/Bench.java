@@ -52,6 +52,7 @@ public class Bench {
   private final People people;
   private final BenchViewer viewer;
   private final ShelfLives shelf;
+  private final FittedWetEnds wetEnds;
   private final Clock clock;
   private final Map<Long, Sheet> learned = new ConcurrentHashMap<>();
 
@@ -63,6 +64,7 @@ public class Bench {
       People people,
       BenchViewer viewer,
       ShelfLives shelf,
+      FittedWetEnds wetEnds,
       Clock clock) {
     this.store = store;
     this.pumps = pumps;
@@ -71,6 +73,7 @@ public class Bench {
     this.people = people;
     this.viewer = viewer;
     this.shelf = shelf;
+    this.wetEnds = wetEnds;
     this.clock = clock;
   }
 
@@ -380,6 +383,13 @@ public class Bench {
     if (material.isPresent()) {
       pumps.addRun(finishedRun(job, now.toLocalDate()));
       pumps.refit(job.pump().tag(), material.get(), now.toLocalDate());
+      wetEnds.refit(
+          job.pump(),
+          rebuild.renewedInAll().stream()
+              .flatMap(p -> rebuild.lot(p).stream())
+              .distinct()
+              .flatMap(l -> stores.lot(l).stream())
+              .toList());
     }
   }
 

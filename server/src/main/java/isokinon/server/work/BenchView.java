@@ -1,6 +1,7 @@
 package isokinon.server.work;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** A rebuild as the bench shows it. Every sentence and number on the screen stands here. */
@@ -273,7 +274,8 @@ public record BenchView(
       int quantity,
       double price,
       String place,
-      List<String> covers) {}
+      List<String> covers,
+      Map<String, String> materials) {}
 
   /** A test of the proof. */
   public record ProofView(

@@ -73,6 +73,7 @@ public class BenchViewer {
   private final StepViewer steps;
   private final ShelfLives shelf;
   private final Covers covers;
+  private final FittedWetEnds wetEnds;
   private final Clock clock;
 
   BenchViewer(
@@ -82,6 +83,7 @@ public class BenchViewer {
       StepViewer steps,
       ShelfLives shelf,
       Covers covers,
+      FittedWetEnds wetEnds,
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
@@ -89,6 +91,7 @@ public class BenchViewer {
     this.steps = steps;
     this.shelf = shelf;
     this.covers = covers;
+    this.wetEnds = wetEnds;
     this.clock = clock;
   }
 
@@ -349,21 +352,22 @@ public class BenchViewer {
                             r.because(),
                             rebuild.lot(r.part())))
                 .toList();
-    List<LotView> lots = stores.lots(sheet.id()).stream().map(l -> lot(sheet, l)).toList();
+    List<LotView> lots = stores.lots(sheet.id()).stream().map(l -> lot(sheet, l, pump)).toList();
     return new DecideView(
         roles, parts, lots, deciding ? Optional.of(covers.of(rebuild)) : Optional.empty());
   }
 
-  private static String fittedMaterial(PumpRow pump, Rebuild rebuild, String role) {
-    boolean oneKit = pump.role().equals("diaphragm");
-    return switch (role) {
-      case "body", "seat", "plate" -> pump.bodyMaterial();
-      case "ball", "o-ring", "backup" -> oneKit ? rebuild.fitted().material() : "";
-      default -> role.equals(pump.role()) ? rebuild.fitted().material() : "";
-    };
+  /** The material a role has in the pump now; empty where nobody wrote it down. */
+  private String fittedMaterial(PumpRow pump, Rebuild rebuild, String role) {
+    if (role.equals(pump.role())) {
+      return rebuild.fitted().material();
+    }
+    return wetEnds
+        .materials(pump)
+        .getOrDefault(role, role.equals("plate") ? pump.bodyMaterial() : "");
   }
 
-  private LotView lot(Sheet sheet, LotRow lot) {
+  private LotView lot(Sheet sheet, LotRow lot, PumpRow pump) {
     ShelfLife life = shelf.of(lot);
     LocalDate today = LocalDate.now(clock);
     ShelfLife.Standing standing = lot.quantity() < 1 ? ShelfLife.Standing.OVER_AGE : life.on(today);
@@ -396,7 +400,8 @@ public class BenchViewer {
         sheet.kits().stream()
             .filter(k -> k.id().equals(lot.kit()))
             .flatMap(k -> k.parts().keySet().stream())
-            .toList());
+            .toList(),
+        wetEnds.ofLot(lot, pump.bodyMaterial()));
   }
 
   private static ProofView proof(Rebuild rebuild, Sheet.ProofTest t) {

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.KitCover;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
@@ -189,6 +190,30 @@ public class Compute {
       throw new Refused(400, faults);
     }
     return library.rater().rate(duty, materials);
+  }
+
+  /** How a rotor sits in its stator at a temperature. */
+  public RotorFit rotorFit(
+      double boreRadiusMm,
+      double tubeRadiusMm,
+      double elastomerAlphaPerK,
+      double deltaK,
+      double swell,
+      double rotorDiameterMm,
+      double rotorAlphaPerK) {
+    try {
+      return RotorFit.at(
+          boreRadiusMm,
+          tubeRadiusMm,
+          elastomerAlphaPerK,
+          deltaK,
+          swell,
+          rotorDiameterMm,
+          rotorAlphaPerK);
+    } catch (IllegalArgumentException e) {
+      String field = e.getMessage().substring(0, e.getMessage().indexOf(' '));
+      throw Refused.of(400, field, e.getMessage());
+    }
   }
 
   /** Shelf life of a material by cure date. */

@@ -3,36 +3,86 @@ package isokinon.server.work;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.wetend.WetEndRater;
+import isokinon.server.store.OwnRow;
+import isokinon.server.store.WetEndMapper;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
-/** The material library that ships with the application, read once at start. */
+/**
+ * The material library: the tables that ship with the application, and over them the rows of the
+ * shop. Read when first asked for, and again after a change.
+ */
 @Component
-public final class ShopLibrary {
+public class ShopLibrary {
 
-  private final MaterialLibrary materials;
-  private final WetEndRater rater;
+  private final WetEndMapper store;
+  private volatile Optional<WetEndRater> read = Optional.empty();
 
-  ShopLibrary() throws IOException {
-    materials =
-        LibraryReader.read(
-            name ->
-                new InputStreamReader(
-                    new ClassPathResource("library/materials/" + name + ".csv").getInputStream(),
-                    StandardCharsets.UTF_8));
-    rater = new WetEndRater(materials);
+  ShopLibrary(WetEndMapper store) {
+    this.store = store;
   }
 
   /** Materials, fluids and resistance rows. */
   public MaterialLibrary materials() {
-    return materials;
+    return rater().library();
   }
 
   /** The rater over them. */
   public WetEndRater rater() {
-    return rater;
+    return read.orElseGet(
+        () -> {
+          WetEndRater fresh = new WetEndRater(with(ownTables(store.ownRows())));
+          read = Optional.of(fresh);
+          return fresh;
+        });
+  }
+
+  /** Forgets what was read: the shop's rows have changed. */
+  void changed() {
+    read = Optional.empty();
+  }
+
+  /**
+   * The library as it would be with these own tables.
+   *
+   * @throws LibraryReader.LibraryRefused with every fault
+   */
+  MaterialLibrary with(Map<String, String> own) {
+    try {
+      return LibraryReader.read(ShopLibrary::shipped, own);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  static InputStreamReader shipped(String table) throws IOException {
+    return new InputStreamReader(
+        new ClassPathResource("library/materials/" + table + ".csv").getInputStream(),
+        StandardCharsets.UTF_8);
+  }
+
+  /** Own rows as CSV text with its heading, by table. */
+  static Map<String, String> ownTables(List<OwnRow> rows) {
+    Map<String, StringBuilder> tables = new LinkedHashMap<>();
+    for (OwnRow row : rows) {
+      tables
+          .computeIfAbsent(
+              row.tableName(),
+              t -> new StringBuilder(String.join(",", LibraryReader.columns(t)) + "\n"))
+          .append(row.line())
+          .append('\n');
+    }
+    Map<String, String> text = new HashMap<>();
+    tables.forEach((t, lines) -> text.put(t, lines.toString()));
+    return text;
   }
 }

@@ -1,185 +1,405 @@
 package isokinon.server.work;
 
+import isokinon.core.cavity.RotorFit;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.Material;
-import isokinon.core.material.MaterialLibrary.BaseLife;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
+import isokinon.core.sheet.Code;
+import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.shelf.ShelfLife;
 import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.KitRanking;
+import isokinon.core.wetend.KitRanking.Candidate;
+import isokinon.core.wetend.KitRanking.Cost;
+import isokinon.core.wetend.KitRanking.Life;
+import isokinon.core.wetend.KitRanking.Money;
+import isokinon.core.wetend.KitRanking.Ranked;
+import isokinon.core.wetend.OpenFacts;
 import isokinon.core.wetend.Rating;
+import isokinon.core.wetend.Rating.LimitedBy;
+import isokinon.core.wetend.Roles;
+import isokinon.core.wetend.Sensitivity;
+import isokinon.core.wetend.Standing;
+import isokinon.core.wetend.WayOut;
+import isokinon.server.access.People;
 import isokinon.server.store.LotRow;
+import isokinon.server.store.OfferRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RunRow;
 import isokinon.server.store.StoresMapper;
+import isokinon.server.store.WetEndMapper;
+import isokinon.server.store.WetEndRow;
+import isokinon.server.store.WetKitRow;
+import isokinon.server.work.ChooserView.KitChoice;
+import isokinon.server.work.ChooserView.PartChoice;
+import isokinon.server.work.ChooserView.QuestionView;
+import isokinon.server.work.ChooserView.RatedBar;
+import isokinon.server.work.ChooserView.RatedMaterial;
+import isokinon.server.work.ChooserView.RoleView;
+import isokinon.server.work.ChooserView.TurnView;
+import isokinon.server.work.ChooserView.WayView;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Which wet end goes into a pump: materials rated against its duty, kits on the shelf ranked. */
+/** Which wet end goes into a pump, or would stand a duty that somebody types in. */
 @Service
 public class WetEnds {
 
   /** What an hour of a technician costs, pounds (shop value of the demo). */
-  private static final double LABOUR_PER_HOUR = 42;
+  static final double LABOUR_PER_HOUR = 42;
 
-  /** The duty of a pump, its materials rated, its kits ranked. */
-  public record ChooserView(
+  /** Running hours over which other plates, shaft or rotor are written off (shop rule). */
+  private static final double HARDWARE_HOURS = 20_000;
+
+  private static final double AS_BUILT_C = 20;
+
+  /** Linear expansion where the library does not tell it, 1/K (usual values). */
+  private static final double RUBBER_ALPHA = 1.6e-4;
+
+  private static final double STEEL_ALPHA = 1.2e-5;
+
+  private static final String NOTE =
+      "Library rows are starting values of general engineering knowledge: check with the maker of"
+          + " the part.";
+
+  /**
+   * A question for a wet end.
+   *
+   * @param tag whose; its duty stands in where none is given
+   * @param sheet sheet id of a duty typed in; its kits are ranked
+   * @param family family code where no sheet is meant
+   * @param body material of the body
+   * @param duty the duty, where it is another than the pump's
+   */
+  public record Question(String tag, String sheet, String family, String body, DutyForm duty) {}
+
+  /** Everything a choice is made in. */
+  private record Setting(
       String tag,
-      String title,
+      Optional<Sheet> sheet,
+      Family family,
+      Map<String, String> inPump,
+      WetEndRow wetEnd,
       String fittedNow,
-      String bodyMaterial,
-      List<Pumps.DutyLine> duty,
-      double suctionLiftM,
-      String abrasion,
+      DutyForm form,
+      Duty duty,
       double hoursPerDay,
-      String consequence,
-      List<RatedMaterial> fit,
-      List<RatedMaterial> ruledOut,
-      List<KitChoice> kits,
-      String note) {}
+      String consequence) {
 
-  /** A material and the roles it was rated for. */
-  public record RatedMaterial(
-      String material,
-      String name,
-      List<String> roles,
-      boolean fittedNow,
-      boolean body,
-      String verdict,
-      Optional<Double> factor,
-      Optional<Double> marginK,
-      String reason,
-      List<RatedBar> bars) {}
+    String lead() {
+      List<String> roles = Roles.of(family);
+      return roles.stream().filter(inPump::containsKey).findFirst().orElse(roles.get(0));
+    }
+  }
 
-  /** A material in one fluid. */
-  public record RatedBar(
-      String fluid,
-      double temperatureC,
-      Optional<Double> fullC,
-      Optional<Double> limitedC,
-      String verdict,
-      String reason) {}
-
-  /** A kit on the shelf, what an hour with it costs and where that comes from. */
-  public record KitChoice(
-      String lot,
-      String title,
-      String material,
-      String bodyMaterial,
-      boolean fittedNow,
-      String verdict,
-      Optional<Double> costPer1000h,
-      Optional<Double> costLow,
-      Optional<Double> costHigh,
-      Optional<Double> lifeHours,
-      Optional<Double> lifeLow,
-      Optional<Double> lifeHigh,
-      double price,
-      double labourMinutes,
-      int quantity,
-      String place,
-      String standing,
-      List<Boolean> runsFailed,
-      String evidence,
-      String because) {}
+  /** A kit with all that the ranking and the screen need of it. */
+  private record Offered(
+      WetKitRow kit,
+      Candidate candidate,
+      String hardwareNote,
+      Optional<String> noRotor,
+      List<LotRow> lots,
+      List<RunRow> runs) {}
 
   private final Pumps pumps;
   private final PumpMapper store;
+  private final WetEndMapper wetEnds;
   private final StoresMapper stores;
+  private final FittedWetEnds fitted;
   private final Sheets sheets;
   private final ShopLibrary library;
   private final ShelfLives shelf;
+  private final People people;
   private final Clock clock;
+  private final Map<String, Double> minutes = new ConcurrentHashMap<>();
 
   WetEnds(
       Pumps pumps,
       PumpMapper store,
+      WetEndMapper wetEnds,
       StoresMapper stores,
+      FittedWetEnds fitted,
       Sheets sheets,
       ShopLibrary library,
       ShelfLives shelf,
+      People people,
       Clock clock) {
     this.pumps = pumps;
     this.store = store;
+    this.wetEnds = wetEnds;
     this.stores = stores;
+    this.fitted = fitted;
     this.sheets = sheets;
     this.library = library;
     this.shelf = shelf;
+    this.people = people;
     this.clock = clock;
   }
 
-  /** The chooser for a pump. */
+  /** The chooser for a pump in its own duty. */
   @Transactional(readOnly = true)
   public ChooserView view(String tag) {
-    PumpRow pump = pumps.pump(tag);
-    Duty duty = duty(pump);
-    String role = pump.role();
-    List<RatedMaterial> rated = new ArrayList<>();
-    for (Material m : library.materials().materials()) {
-      boolean body = m.roles().contains("body");
-      if (m.roles().contains(role) || (body && m.code().equals(pump.bodyMaterial()))) {
-        rated.add(rated(m, library.rater().rate(duty, m), pump));
+    return choose(new Question(tag, null, null, null, null));
+  }
+
+  /**
+   * The chooser for a pump or for a duty typed in.
+   *
+   * @throws Refused with everything that is wrong with the question
+   */
+  @Transactional(readOnly = true)
+  public ChooserView choose(Question q) {
+    Setting s = setting(q);
+    KitRanking ranking = new KitRanking(library.rater());
+    Money money =
+        s.sheet().isPresent()
+            ? new Money(
+                LABOUR_PER_HOUR,
+                Optional.ofNullable(s.form().stopCost()).orElse(s.wetEnd().stopCost()),
+                HARDWARE_HOURS)
+            : new Money(0, 0, HARDWARE_HOURS);
+    List<Offered> offered = s.sheet().map(sheet -> offered(s, sheet, s.duty())).orElse(List.of());
+    Map<String, Offered> byId =
+        offered.stream().collect(Collectors.toMap(o -> o.candidate().id(), o -> o));
+    List<KitChoice> kits =
+        ranking.rank(s.duty(), offered.stream().map(Offered::candidate).toList(), money).stream()
+            .map(r -> choice(s, r, byId.get(r.candidate().id())))
+            .sorted(Comparator.comparing((KitChoice k) -> k.costPer1000h().isEmpty()))
+            .toList();
+    Function<Duty, Standing> standing = standing(s, ranking, money, offered);
+    UnaryOperator<String> name = WetEnds::named;
+    return new ChooserView(
+        s.tag(),
+        s.sheet().map(Sheet::title).orElse(Words.sentence(Words.words(s.family().code()))),
+        s.family().code(),
+        s.sheet().map(Sheet::id).orElse(""),
+        s.lead(),
+        s.fittedNow(),
+        s.inPump().getOrDefault(Roles.BODY, ""),
+        s.sheet().map(sheet -> hardware(sheet, s.wetEnd().hardware())).orElse(""),
+        s.form(),
+        s.hoursPerDay(),
+        s.consequence(),
+        roles(s),
+        kits,
+        new Sensitivity(library.materials(), standing, name)
+            .turns(s.duty()).stream()
+                .map(
+                    t ->
+                        new TurnView(
+                            t.exposure(),
+                            t.axis().name().toLowerCase(Locale.ROOT),
+                            t.upward(),
+                            t.at(),
+                            t.sentence()))
+                .toList(),
+        OpenFacts.of(s.duty(), library.materials(), standing, name).stream()
+            .map(o -> new QuestionView(o.field(), o.ask(), o.because()))
+            .toList(),
+        new WayOut(library.materials(), standing, name)
+            .of(s.duty()).stream()
+                .map(
+                    w ->
+                        new WayView(
+                            w.exposure(),
+                            w.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                            w.to(),
+                            w.sentence()))
+                .toList(),
+        offer(kits),
+        NOTE);
+  }
+
+  /**
+   * Writes a pump's duty down.
+   *
+   * @throws Refused with everything that is wrong with it
+   */
+  @Transactional
+  public ChooserView change(String tag, DutyForm form, String who) {
+    PumpRow pump =
+        store.lock(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+    people.known(who);
+    Duty duty = form.duty(library);
+    WetEndRow before = fitted.of(tag);
+    wetEnds.clear(tag);
+    wetEnds.add(form.onto(before, who, OffsetDateTime.now(clock)));
+    wetEnds.clearExposures(tag);
+    form.rows(tag, duty).forEach(store::addExposure);
+    wetEnds.duty(
+        tag,
+        form.title() == null || form.title().isBlank()
+            ? pump.dutyTitle()
+            : Words.clipped(form.title().strip(), 120),
+        duty.abrasion().name().toLowerCase(Locale.ROOT),
+        duty.suctionLiftM());
+    return view(tag);
+  }
+
+  private Setting setting(Question q) {
+    return q.tag() == null || q.tag().isEmpty() ? typedIn(q) : ofPump(q);
+  }
+
+  private Setting ofPump(Question q) {
+    PumpRow pump = pumps.pump(q.tag());
+    WetEndRow wetEnd = fitted.of(pump.tag());
+    DutyForm form =
+        q.duty() == null
+            ? DutyForm.of(pump, pumps.exposures(pump.tag()), wetEnd, library)
+            : named(q.duty());
+    Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
+    return new Setting(
+        pump.tag(),
+        sheet,
+        Code.parse(Family.class, pump.family()).orElseThrow(),
+        fitted.materials(pump),
+        wetEnd,
+        pump.material(),
+        form,
+        form.duty(library),
+        pump.hoursPerDay(),
+        pump.consequence());
+  }
+
+  private Setting typedIn(Question q) {
+    if (q.duty() == null) {
+      throw Refused.of(400, "duty", "Give a pump, or a duty.");
+    }
+    Optional<Sheet> sheet = Optional.empty();
+    if (q.sheet() != null && !q.sheet().isEmpty()) {
+      sheet = sheets.find(q.sheet());
+      if (sheet.isEmpty()) {
+        throw Refused.of(400, "sheet", "No sheet is called " + q.sheet() + ".");
       }
     }
-    Comparator<RatedMaterial> bestFirst =
-        Comparator.comparing((RatedMaterial r) -> r.body())
-            .thenComparing(r -> Rating.Verdict.valueOf(r.verdict().toUpperCase(Locale.ROOT)))
-            .thenComparing(r -> -r.factor().orElse(0.0))
-            .thenComparing(r -> -r.marginK().orElse(-1e9));
-    return new ChooserView(
-        tag,
-        pump.sheet().flatMap(sheets::find).map(Sheet::title).orElse(pump.series()),
-        pump.material(),
-        pump.bodyMaterial(),
-        pumps.view(tag).duty(),
-        pump.suctionLiftM(),
-        pump.abrasion(),
-        pump.hoursPerDay(),
-        pump.consequence(),
-        rated.stream().filter(r -> !out(r)).sorted(bestFirst).toList(),
-        rated.stream().filter(WetEnds::out).sorted(bestFirst).toList(),
-        kits(pump, duty),
-        "Library rows are starting values of general engineering knowledge: check with the maker of"
-            + " the part.");
+    Family family =
+        sheet
+            .map(Sheet::family)
+            .or(() -> Code.parse(Family.class, q.family() == null ? "" : q.family()))
+            .orElseThrow(
+                () -> Refused.of(400, "family", "A family is " + Code.all(Family.class) + "."));
+    Map<String, String> inPump = new LinkedHashMap<>();
+    if (q.body() != null && !q.body().isEmpty()) {
+      inPump.put(Roles.BODY, known("body", q.body()).code());
+    }
+    return new Setting(
+        "",
+        sheet,
+        family,
+        inPump,
+        WetEndRow.unknown(""),
+        "",
+        named(q.duty()),
+        q.duty().duty(library),
+        0,
+        "");
   }
 
-  private static boolean out(RatedMaterial r) {
-    return r.verdict().equals("unsuited") || r.verdict().equals("unknown");
+  private Material known(String path, String code) {
+    return library
+        .materials()
+        .material(code)
+        .orElseThrow(
+            () -> Refused.of(400, path, "The library knows no material \"" + code + "\"."));
   }
 
-  /** The duty of a pump in the terms of the rater. */
-  Duty duty(PumpRow pump) {
-    return new Duty(
-        pumps.exposures(pump.tag()).stream()
+  /** The form with the names of its fluids. */
+  private DutyForm named(DutyForm f) {
+    List<DutyForm.FluidForm> exposures = f.exposures() == null ? List.of() : f.exposures();
+    return new DutyForm(
+        f.title(),
+        exposures.stream()
             .map(
                 e ->
-                    new Duty.Exposure(e.fluid(), e.concentrationPct(), e.temperatureC(), e.share()))
+                    e == null || e.fluid() == null
+                        ? e
+                        : library
+                            .materials()
+                            .fluid(e.fluid())
+                            .map(
+                                known ->
+                                    new DutyForm.FluidForm(
+                                        known.code(),
+                                        known.name(),
+                                        e.concentrationPct(),
+                                        e.usualC() == null ? e.temperatureC() : e.usualC(),
+                                        e.temperatureC(),
+                                        e.share(),
+                                        e.kind() == null ? "process" : e.kind(),
+                                        e.note() == null ? "" : e.note()))
+                            .orElse(e))
             .toList(),
-        Duty.Abrasion.valueOf(pump.abrasion().toUpperCase(Locale.ROOT)),
-        pump.suctionLiftM());
+        f.abrasion(),
+        f.suctionLiftM(),
+        f.solidsPct(),
+        f.solidsMohs(),
+        f.solidsMm(),
+        f.pressureBar(),
+        f.viscosityMpas(),
+        f.densityKgM3(),
+        f.ambientC(),
+        f.food(),
+        f.zone(),
+        f.runsDry(),
+        f.stopCost());
   }
 
-  private RatedMaterial rated(Material m, Rating r, PumpRow pump) {
-    boolean body = m.code().equals(pump.bodyMaterial()) && m.roles().contains("body");
-    List<String> wanted = List.of("diaphragm", "ball", "seat", "body", "tube", "stator");
+  // ---- materials against the duty -------------------------------------------------------------
+
+  private List<RoleView> roles(Setting s) {
+    List<RoleView> views = new ArrayList<>();
+    for (String role : Roles.of(s.family())) {
+      boolean alternative = role.equals(Roles.TUBE) || role.equals(Roles.HOSE);
+      if (alternative && !s.tag().isEmpty() && !s.inPump().containsKey(role)) {
+        continue;
+      }
+      String now = s.inPump().getOrDefault(role, "");
+      views.add(
+          new RoleView(
+              role,
+              Roles.wetted(role),
+              now,
+              library.materials().inRole(role).stream()
+                  .map(m -> rated(m, library.rater().rate(s.duty(), m, role), now))
+                  .sorted(
+                      Comparator.comparing(
+                              (RatedMaterial r) ->
+                                  Rating.Verdict.valueOf(r.verdict().toUpperCase(Locale.ROOT)))
+                          .thenComparing(r -> -r.factor().orElse(0.0))
+                          .thenComparing(r -> -r.marginK().orElse(-1e9)))
+                  .toList()));
+    }
+    return views;
+  }
+
+  private static RatedMaterial rated(Material m, Rating r, String now) {
     return new RatedMaterial(
         m.code(),
         m.name(),
-        wanted.stream().filter(m.roles()::contains).toList(),
-        m.code().equals(pump.material()) || body,
-        body,
+        m.code().equals(now),
         word(r.verdict()),
         r.factor(),
         r.marginK(),
-        r.limitedBy().map(Rating.LimitedBy::reason).orElse(""),
+        r.limitedBy().map(LimitedBy::reason).orElse(""),
         r.bars().stream()
             .map(
                 b ->
@@ -187,109 +407,392 @@ public class WetEnds {
                         b.fluid(),
                         b.temperatureC(),
                         b.fullC(),
-                        b.limitedC(),
+                        b.limitedC().map(l -> Math.min(l, b.serviceMaxC())),
                         word(b.verdict()),
+                        b.own(),
                         b.reason()))
             .toList());
   }
 
-  private List<KitChoice> kits(PumpRow pump, Duty duty) {
-    Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
-    if (sheet.isEmpty()) {
-      return List.of();
-    }
-    String fluid = duty.exposures().isEmpty() ? "" : duty.exposures().get(0).fluid();
-    List<KitChoice> choices = new ArrayList<>();
-    for (LotRow lot : stores.lots(sheet.get().id())) {
-      if (lot.kit().equals("wet-kit")) {
-        choices.add(choice(pump, duty, fluid, sheet.get(), lot));
+  // ---- kits -----------------------------------------------------------------------------------
+
+  private List<Offered> offered(Setting s, Sheet sheet, Duty duty) {
+    List<OfferRow> singles = stores.offers(sheet.id());
+    List<LotRow> lots = stores.lots(sheet.id());
+    List<RunRow> runs = store.allRuns();
+    return wetEnds.kits(sheet.id()).stream()
+        .map(k -> offered(s, sheet, duty, k, singles, lots, runs))
+        .toList();
+  }
+
+  private Offered offered(
+      Setting s,
+      Sheet sheet,
+      Duty duty,
+      WetKitRow kit,
+      List<OfferRow> singles,
+      List<LotRow> lots,
+      List<RunRow> allRuns) {
+    String lead = s.lead();
+    Map<String, String> codes = new LinkedHashMap<>();
+    codes.put(lead, kit.material());
+    s.inPump().forEach(codes::putIfAbsent);
+    codes.remove(Roles.BACKUP);
+    codes.put(lead, kit.material());
+    Map<String, String> ofKit =
+        FittedWetEnds.parts(kit.parts(), s.inPump().getOrDefault(Roles.BODY, ""));
+    codes.putAll(ofKit);
+    Map<String, Material> parts = new LinkedHashMap<>();
+    codes.forEach(
+        (role, code) -> library.materials().material(code).ifPresent(m -> parts.put(role, m)));
+    Set<String> renewed = new HashSet<>(ofKit.keySet());
+    renewed.add(lead);
+    Map<String, Material> changed =
+        library.rater().rate(s.duty(), parts.get(lead), lead).verdict().fits()
+            ? alsoChanged(parts, renewed, lead, s.duty())
+            : Map.of();
+    parts.putAll(changed);
+    Other other = other(s, sheet, kit, singles, parts, changed, duty);
+    String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
+    List<RunRow> runs =
+        allRuns.stream()
+            .filter(r -> r.role().equals(lead) && r.material().equals(kit.material()))
+            .filter(r -> r.dutyGroup().equals(group))
+            .toList();
+    return new Offered(
+        kit,
+        new Candidate(
+            id(kit),
+            parts,
+            renewed,
+            lead,
+            kit.price(),
+            minutes(sheet, kit.kit(), other.parts()),
+            other.price(),
+            runs.stream().map(r -> new WeibullPosterior.Run(r.hours(), r.failed())).toList()),
+        other.note(),
+        other.noRotor(),
+        lots.stream()
+            .filter(l -> l.kit().equals(kit.kit()) && l.material().equals(kit.material()))
+            .filter(l -> l.hardware().equals(kit.hardware()))
+            .toList(),
+        runs);
+  }
+
+  /**
+   * Parts that would stay but do not stand the duty, in a material that does: what else must
+   * change. The body stays what it is.
+   */
+  private Map<String, Material> alsoChanged(
+      Map<String, Material> parts, Set<String> renewed, String lead, Duty duty) {
+    Map<String, Material> changed = new LinkedHashMap<>();
+    parts.forEach(
+        (role, material) -> {
+          boolean stays = !renewed.contains(role) && !role.equals(Roles.BODY);
+          if (stays && !library.rater().rate(duty, material, role).verdict().fits()) {
+            library.materials().inRole(role).stream()
+                .map(m -> Map.entry(m, library.rater().rate(duty, m, role)))
+                .filter(e -> e.getValue().verdict().fits())
+                .min(
+                    Comparator.comparing(
+                            (Map.Entry<Material, Rating> e) -> e.getKey() != parts.get(lead))
+                        .thenComparing(e -> e.getValue().verdict())
+                        .thenComparing(e -> -e.getValue().factor().orElse(0.0)))
+                .ifPresent(e -> changed.put(role, e.getKey()));
+          }
+        });
+    return changed;
+  }
+
+  /** Parts of a sheet in a role; a rotor is found by its name where its sheet says no role. */
+  private static List<String> partsOf(Sheet sheet, String role) {
+    return sheet.parts().stream()
+        .filter(p -> p.role().equals(Optional.of(role)) || p.id().equals(role))
+        .map(p -> p.id())
+        .toList();
+  }
+
+  /** What a kit needs besides itself. */
+  private record Other(List<String> parts, double price, String note, Optional<String> noRotor) {}
+
+  private static Other other(
+      Setting s,
+      Sheet sheet,
+      WetKitRow kit,
+      List<OfferRow> singles,
+      Map<String, Material> parts,
+      Map<String, Material> changed,
+      Duty duty) {
+    List<String> change = new ArrayList<>();
+    String note = "";
+    if (!kit.hardware().isEmpty()) {
+      String now = s.wetEnd().hardware();
+      Optional<Sheet.Hardware> needed =
+          sheet.hardware().stream().filter(h -> h.id().equals(kit.hardware())).findFirst();
+      if (now.isEmpty()) {
+        note = needed.map(h -> "stands on " + lower(h.title())).orElse("");
+      } else if (now.equals(kit.hardware())) {
+        note = "fits the plates and shaft in it";
+      } else {
+        needed.ifPresent(h -> change.addAll(h.differs()));
+        note = needed.map(h -> "needs " + lower(h.title())).orElse("needs other plates and shaft");
       }
     }
-    choices.sort(
-        Comparator.comparing((KitChoice k) -> k.costPer1000h().orElse(Double.MAX_VALUE))
-            .thenComparing(KitChoice::lot));
-    return choices;
+    Optional<String> noRotor = Optional.empty();
+    Material stator = parts.get(Roles.STATOR);
+    if (sheet.stator().isPresent() && stator != null) {
+      Material rotor = parts.get(Roles.ROTOR);
+      double hottest =
+          duty.exposures().stream()
+              .mapToDouble(Duty.Exposure::temperatureC)
+              .max()
+              .orElse(AS_BUILT_C);
+      RotorFit.Stator sizes = sheet.stator().get();
+      double ofStator = stator.alphaPerK().orElse(RUBBER_ALPHA);
+      double ofRotor = Optional.ofNullable(rotor).flatMap(Material::alphaPerK).orElse(STEEL_ALPHA);
+      double rise = hottest - AS_BUILT_C;
+      Optional<RotorFit.Choice> kept =
+          s.tag().isEmpty() || changed.containsKey(Roles.ROTOR)
+              ? Optional.empty()
+              : RotorFit.choose(sizes.only(s.wetEnd().rotorClassMm()), ofStator, rise, 0, ofRotor);
+      Optional<RotorFit.Choice> fit =
+          kept.or(() -> RotorFit.choose(sizes, ofStator, rise, 0, ofRotor));
+      if (fit.isEmpty()) {
+        noRotor =
+            Optional.of(
+                "At "
+                    + Words.plain(hottest)
+                    + " °C no rotor sits in it within "
+                    + Words.plain(sizes.leastMm())
+                    + " to "
+                    + Words.plain(sizes.mostMm())
+                    + " mm of interference.");
+      } else {
+        double want = fit.get().classMm();
+        boolean swap = !s.tag().isEmpty() && kept.isEmpty();
+        if (swap) {
+          change.addAll(partsOf(sheet, Roles.ROTOR));
+        }
+        note =
+            (swap ? "needs " : s.tag().isEmpty() ? "takes " : "keeps ")
+                + (want == 0 ? "the standard rotor" : "the rotor " + Words.plain(want) + " mm")
+                + String.format(
+                    Locale.ROOT,
+                    ", %.2f mm tight at %s °C",
+                    fit.get().fit().interferenceMm(),
+                    Words.plain(hottest));
+      }
+    }
+    for (Map.Entry<String, Material> e : changed.entrySet()) {
+      partsOf(sheet, e.getKey()).stream().filter(p -> !change.contains(p)).forEach(change::add);
+      note +=
+          (note.isEmpty() ? "" : "; ")
+              + "needs the "
+              + (e.getKey().equals("o-ring") ? "O-ring" : Words.words(e.getKey()))
+              + " in "
+              + e.getValue().code()
+              + " as well";
+    }
+    List<String> real = change.stream().filter(p -> sheet.part(p).isPresent()).toList();
+    double price =
+        real.stream()
+            .mapToDouble(
+                p ->
+                    singles.stream()
+                            .filter(o -> o.id().equals("part:" + p))
+                            .mapToDouble(OfferRow::price)
+                            .findFirst()
+                            .orElse(0)
+                        * sheet.part(p).map(x -> x.count()).orElse(1))
+            .sum();
+    return new Other(real, price, note, noRotor);
   }
 
-  private KitChoice choice(PumpRow pump, Duty duty, String fluid, Sheet sheet, LotRow lot) {
-    Material material = library.materials().material(lot.material()).orElseThrow();
-    Rating rating = library.rater().rate(duty, material);
-    List<RunRow> runs =
-        store.allRuns().stream()
-            .filter(
-                r ->
-                    r.role().equals(pump.role())
-                        && r.material().equals(lot.material())
-                        && r.dutyGroup().equals(fluid))
+  /** Minutes of the plan that renews a kit and {@code more} parts besides. */
+  private double minutes(Sheet sheet, String kitId, List<String> more) {
+    List<String> parts =
+        new ArrayList<>(
+            sheet.kits().stream()
+                .filter(k -> k.id().equals(kitId))
+                .flatMap(k -> k.parts().keySet().stream())
+                .toList());
+    more.stream().filter(p -> !parts.contains(p)).forEach(parts::add);
+    if (parts.isEmpty()) {
+      return 0;
+    }
+    return minutes.computeIfAbsent(
+        sheet.id() + "@" + sheet.revision() + " " + parts,
+        k -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(parts, List.of())).minutes());
+  }
+
+  private KitChoice choice(Setting s, Ranked r, Offered o) {
+    WetKitRow kit = o.kit();
+    LocalDate today = LocalDate.now(clock);
+    List<LotRow> usable =
+        o.lots().stream()
+            .filter(l -> l.quantity() > 0)
+            .filter(l -> shelf.of(l).on(today) != ShelfLife.Standing.OVER_AGE)
             .toList();
-    double minutes =
-        new Planner()
-            .plan(
-                sheet,
-                PlanRequest.of(
-                    sheet.kits().stream()
-                        .filter(k -> k.id().equals(lot.kit()))
-                        .flatMap(k -> k.parts().keySet().stream())
-                        .toList(),
-                    List.of()))
-            .minutes();
-    double spend = lot.price() + minutes / 60 * LABOUR_PER_HOUR;
-    Optional<WeibullPosterior> life =
-        library
-            .materials()
-            .baseLife(pump.role(), lot.material())
-            .flatMap(base -> posterior(base, rating, runs));
-    String standing = standing(lot);
-    long failures = runs.stream().filter(RunRow::failed).count();
+    Optional<LotRow> lot =
+        usable.stream()
+            .findFirst()
+            .or(() -> o.lots().stream().filter(l -> l.quantity() > 0).findFirst());
+    long failures = o.runs().stream().filter(RunRow::failed).count();
+    Optional<Life> life = o.noRotor().isPresent() ? Optional.empty() : r.life();
+    Optional<Cost> cost = o.noRotor().isPresent() ? Optional.empty() : r.cost();
     return new KitChoice(
-        lot.id(),
-        lot.title(),
-        lot.material(),
-        pump.bodyMaterial(),
-        lot.material().equals(pump.material()),
-        word(rating.verdict()),
-        life.map(l -> spend / l.meanLife() * 1000),
-        life.map(l -> spend / l.quantile(0.95) * 1000),
-        life.map(l -> spend / l.quantile(0.05) * 1000),
-        life.map(WeibullPosterior::meanLife),
-        life.map(l -> l.quantile(0.05)),
-        life.map(l -> l.quantile(0.95)),
-        lot.price(),
-        minutes,
-        lot.quantity(),
-        lot.place(),
-        standing,
-        runs.stream().map(RunRow::failed).toList(),
-        runs.isEmpty()
+        o.candidate().id(),
+        lot.map(LotRow::id),
+        lot.map(LotRow::title).orElse(Words.sentence(Words.words(kit.kit()))),
+        kit.material(),
+        r.whole().parts().stream()
+            .map(
+                p ->
+                    new PartChoice(
+                        p.role(),
+                        p.rating().material(),
+                        word(p.rating().verdict()),
+                        o.candidate().renewed().contains(p.role())))
+            .toList(),
+        kit.material().equals(s.fittedNow())
+            && (kit.hardware().isEmpty() || kit.hardware().equals(s.wetEnd().hardware())),
+        o.noRotor().isPresent() ? "unsuited" : word(r.whole().verdict()),
+        o.noRotor().isPresent() ? Roles.ROTOR : r.whole().weakest(),
+        o.noRotor().orElse(r.whole().because()),
+        cost.map(Cost::per1000h),
+        cost.map(Cost::low),
+        cost.map(Cost::high),
+        life.map(Life::mean),
+        life.map(Life::low),
+        life.map(Life::high),
+        life.map(Life::role).orElse(""),
+        cost.flatMap(Cost::changeAt),
+        cost.map(Cost::stopsPer1000h),
+        kit.price(),
+        o.candidate().minutes(),
+        o.hardwareNote(),
+        o.candidate().hardwarePrice(),
+        usable.stream().mapToInt(LotRow::quantity).sum(),
+        lot.map(LotRow::place).orElse(""),
+        lot.map(l -> standing(l, today)).orElse("none on the shelf"),
+        kit.leadDays(),
+        o.runs().stream().map(RunRow::failed).toList(),
+        o.runs().isEmpty()
             ? "no history, library value"
-            : Words.count(runs.size(), "run")
+            : Words.count(o.runs().size(), "run")
                 + " here, "
-                + (failures == 0 ? "no failure" : Words.count(failures, "failure")),
-        rating.limitedBy().map(Rating.LimitedBy::reason).orElse(""));
+                + (failures == 0 ? "no failure" : Words.count(failures, "failure")));
   }
 
-  private static Optional<WeibullPosterior> posterior(
-      BaseLife base, Rating rating, List<RunRow> runs) {
-    return rating
-        .factor()
-        .map(
-            f ->
-                WeibullPosterior.of(
-                    base.shape(),
-                    base.hours() * f,
-                    WeibullPosterior.LIBRARY_STRENGTH,
-                    runs.stream()
-                        .map(r -> new WeibullPosterior.Run(r.hours(), r.failed()))
-                        .toList()));
+  // ---- what would change the choice -----------------------------------------------------------
+
+  private Function<Duty, Standing> standing(
+      Setting s, KitRanking ranking, Money money, List<Offered> offered) {
+    if (s.sheet().isPresent() && !offered.isEmpty()) {
+      boolean rotors = s.sheet().get().stator().isPresent();
+      List<Candidate> fixed = offered.stream().map(Offered::candidate).toList();
+      // Which rotor fits depends on the temperature, so those candidates are made anew each time.
+      return rotors
+          ? duty -> ranking.standing(duty, rotorsFor(s, offered, duty), money)
+          : duty -> ranking.standing(duty, fixed, money);
+    }
+    String lead = s.lead();
+    List<Candidate> plain =
+        library.materials().inRole(lead).stream()
+            .map(
+                m -> {
+                  Map<String, Material> parts = new LinkedHashMap<>();
+                  parts.put(lead, m);
+                  s.inPump()
+                      .forEach(
+                          (role, code) ->
+                              library
+                                  .materials()
+                                  .material(code)
+                                  .ifPresent(x -> parts.putIfAbsent(role, x)));
+                  return new Candidate(m.code(), parts, Set.of(lead), lead, 100, 0, 0, List.of());
+                })
+            .toList();
+    return duty -> ranking.standing(duty, plain, money);
   }
 
-  private String standing(LotRow lot) {
-    return switch (shelf.of(lot).on(LocalDate.now(clock))) {
+  private List<Candidate> rotorsFor(Setting s, List<Offered> offered, Duty duty) {
+    List<Candidate> fit = new ArrayList<>();
+    for (Offered o : offered) {
+      Other other =
+          other(
+              s,
+              s.sheet().orElseThrow(),
+              o.kit(),
+              List.of(),
+              o.candidate().parts(),
+              Map.of(),
+              duty);
+      if (other.noRotor().isEmpty()) {
+        fit.add(o.candidate());
+      }
+    }
+    return fit;
+  }
+
+  /** A milder duty may come down to a cheaper kit on the hardware that is in the pump. */
+  private static String offer(List<KitChoice> kits) {
+    Optional<KitChoice> now =
+        kits.stream().filter(k -> k.fittedNow() && k.costPer1000h().isPresent()).findFirst();
+    Optional<KitChoice> cheapest =
+        kits.stream()
+            .filter(k -> k.costPer1000h().isPresent() && k.hardwarePrice() == 0)
+            .findFirst();
+    if (now.isEmpty() || cheapest.isEmpty() || cheapest.get().fittedNow()) {
+      return "";
+    }
+    double saved = now.get().costPer1000h().get() - cheapest.get().costPer1000h().get();
+    return saved <= 0 || cheapest.get().price() >= now.get().price()
+        ? ""
+        : "This duty lets it come down from "
+            + now.get().material()
+            + " to "
+            + cheapest.get().material()
+            + ": it "
+            + (cheapest.get().hardwareNote().isEmpty()
+                ? "needs nothing else"
+                : cheapest.get().hardwareNote())
+            + " and saves £"
+            + Words.plain(Math.round(saved))
+            + " per 1000 h.";
+  }
+
+  // ---- words and codes ------------------------------------------------------------------------
+
+  private static String id(WetKitRow kit) {
+    return kit.material() + (kit.hardware().isEmpty() ? "" : " on " + kit.hardware());
+  }
+
+  /** What a candidate is called in a sentence. */
+  private static String named(String id) {
+    int on = id.indexOf(" on ");
+    return on < 0 || id.endsWith("full-stroke") ? (on < 0 ? id : id.substring(0, on)) : id;
+  }
+
+  private static String hardware(Sheet sheet, String id) {
+    return sheet.hardware().stream()
+        .filter(h -> h.id().equals(id))
+        .map(Sheet.Hardware::title)
+        .findFirst()
+        .orElse("");
+  }
+
+  private String standing(LotRow lot, LocalDate today) {
+    return switch (shelf.of(lot).on(today)) {
       case IN_DATE -> "in date";
       case NEEDS_INSPECTION -> "inspect before use";
       case OVER_AGE -> "over-age";
       case UNKNOWN -> "maker's date";
     };
+  }
+
+  private static String lower(String words) {
+    return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
   }
 
   private static String word(Rating.Verdict verdict) {

@@ -49,6 +49,11 @@ public final class Words {
     return THOUSANDS.matcher(digits).replaceAll("\u2009");
   }
 
+  /** A number as a table has it: no thin spaces, no needless decimals. */
+  public static String digits(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+  }
+
   /** A day as people write it. */
   public static String day(LocalDate day) {
     return DAY.format(day);

@@ -58,6 +58,7 @@ class BenchRecordingTest {
           people,
           viewer,
           mock(ShelfLives.class),
+          mock(FittedWetEnds.class),
           Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC));
 
   @BeforeEach

@@ -1,0 +1,93 @@
+package isokinon.server.http;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.work.Materials;
+import isokinon.server.work.Refused;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * What fluids do to materials: read, written over, taken in and out, held against what was seen.
+ */
+@RestController
+@RequestMapping("/api/v1/materials")
+@Tag(name = "materials", description = "The material library and the shop's own rows over it")
+class MaterialController {
+
+  private final Materials materials;
+
+  MaterialController(Materials materials) {
+    this.materials = materials;
+  }
+
+  record Written(Materials.OwnResistance row, String who) {}
+
+  record Ended(String key, String who) {}
+
+  @GetMapping
+  Materials.LibraryView library() {
+    return materials.view();
+  }
+
+  @GetMapping("/fluids/{fluid}")
+  Materials.FluidView fluid(@PathVariable String fluid) {
+    return materials.fluid(fluid);
+  }
+
+  @GetMapping("/pairs")
+  @Operation(summary = "A material in a fluid: rows, what was seen here, where the two disagree")
+  Materials.PairView pair(@RequestParam String fluid, @RequestParam String material) {
+    return materials.pair(fluid, material);
+  }
+
+  @PostMapping("/findings")
+  @Operation(summary = "Writes down what was seen of a material in a fluid")
+  Materials.PairView find(@RequestBody Materials.Finding finding) {
+    return materials.add(finding);
+  }
+
+  @PostMapping("/own")
+  @Operation(summary = "Writes an own row of resistance over the shipped ones")
+  Materials.PairView write(@RequestBody Written written) {
+    if (written.row() == null) {
+      throw Refused.of(400, "row", "Missing: row must be given.");
+    }
+    return materials.write(written.row(), written.who() == null ? "" : written.who());
+  }
+
+  @PostMapping("/tables/{table}/ended")
+  @Operation(summary = "Ends an own row; the shipped ones count again")
+  List<Materials.Change> end(@PathVariable String table, @RequestBody Ended ended) {
+    materials.end(
+        table, ended.key() == null ? "" : ended.key(), ended.who() == null ? "" : ended.who());
+    return materials.history(table);
+  }
+
+  @GetMapping("/tables/{table}/history")
+  List<Materials.Change> history(@PathVariable String table) {
+    return materials.history(table);
+  }
+
+  @GetMapping(value = "/tables/{table}", produces = "text/csv")
+  @Operation(summary = "A table as CSV, the shop's rows over the shipped ones, or only the shop's")
+  String export(@PathVariable String table, @RequestParam(defaultValue = "false") boolean own) {
+    return materials.export(table, own);
+  }
+
+  @PostMapping(value = "/tables/{table}", consumes = "text/csv")
+  @Operation(summary = "Takes a CSV table in over the shipped one, all of it or nothing")
+  Materials.ImportReport bring(
+      @PathVariable String table,
+      @RequestParam String who,
+      @RequestParam(defaultValue = "false") boolean dryRun,
+      @RequestBody String text) {
+    return materials.importTable(table, text, who, dryRun);
+  }
+}

@@ -1,0 +1,274 @@
+package isokinon.server.work;
+
+import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.Duty.Conditions;
+import isokinon.core.wetend.Duty.Exposure;
+import isokinon.core.wetend.Duty.Zone;
+import isokinon.server.store.ExposureRow;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.WetEndRow;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A duty as it is typed and shown; what is left out is not known.
+ *
+ * @param title the duty in a few words
+ * @param exposures its fluids
+ * @param abrasion none, light, medium or heavy; worked out where solids are given
+ * @param suctionLiftM m
+ * @param solidsPct solids, % of mass
+ * @param solidsMohs their hardness, Mohs
+ * @param solidsMm the largest, mm
+ * @param pressureBar bar
+ * @param viscosityMpas mPa·s
+ * @param densityKgM3 kg/m3
+ * @param ambientC coldest surroundings, degC
+ * @param food whether it touches food
+ * @param zone none, static or explosive
+ * @param runsDry whether it runs dry now and then
+ * @param stopCost what a stop by failure costs beyond kit and labour, pounds
+ */
+public record DutyForm(
+    String title,
+    List<FluidForm> exposures,
+    String abrasion,
+    Double suctionLiftM,
+    Double solidsPct,
+    Double solidsMohs,
+    Double solidsMm,
+    Double pressureBar,
+    Double viscosityMpas,
+    Double densityKgM3,
+    Double ambientC,
+    Boolean food,
+    String zone,
+    Boolean runsDry,
+    Double stopCost) {
+
+  private static final List<String> KINDS = List.of("process", "cleaning", "standing");
+  private static final double MOST_MONEY = 1e7;
+
+  /**
+   * A fluid of a duty.
+   *
+   * @param fluid code, name or alias
+   * @param name the fluid in words; told, not asked
+   * @param concentrationPct %
+   * @param usualC usual temperature, degC; the highest where it is left out
+   * @param temperatureC highest temperature, degC
+   * @param share of the time, 0 to 1
+   * @param kind process, cleaning or standing
+   * @param note a few words
+   */
+  public record FluidForm(
+      String fluid,
+      String name,
+      Double concentrationPct,
+      Double usualC,
+      Double temperatureC,
+      Double share,
+      String kind,
+      String note) {}
+
+  static DutyForm of(
+      PumpRow pump, List<ExposureRow> exposures, WetEndRow wetEnd, ShopLibrary library) {
+    return new DutyForm(
+        pump.dutyTitle(),
+        exposures.stream()
+            .map(
+                e ->
+                    new FluidForm(
+                        e.fluid(),
+                        library.materials().fluid(e.fluid()).map(f -> f.name()).orElse(e.fluid()),
+                        e.concentrationPct(),
+                        Optional.ofNullable(e.usualC()).orElse(e.temperatureC()),
+                        e.temperatureC(),
+                        e.share(),
+                        e.kind(),
+                        e.note()))
+            .toList(),
+        pump.abrasion(),
+        pump.suctionLiftM(),
+        wetEnd.solidsPct(),
+        wetEnd.solidsMohs(),
+        wetEnd.solidsMm(),
+        wetEnd.pressureBar(),
+        wetEnd.viscosityMpas(),
+        wetEnd.densityKgM3(),
+        wetEnd.ambientC(),
+        wetEnd.food(),
+        wetEnd.zone(),
+        wetEnd.runsDry(),
+        wetEnd.stopCost());
+  }
+
+  /**
+   * The duty in the terms of the rater.
+   *
+   * @throws Refused with everything that is wrong with it
+   */
+  Duty duty(ShopLibrary library) {
+    List<Refused.Fault> faults = new ArrayList<>();
+    List<FluidForm> asked = exposures == null ? List.of() : exposures;
+    List<Exposure> read = new ArrayList<>();
+    for (int i = 0; i < asked.size(); i++) {
+      read.add(exposure("exposures[" + i + "]", asked.get(i), library, faults));
+    }
+    Duty duty =
+        new Duty(
+            read,
+            wear(faults),
+            suctionLiftM == null ? 0 : suctionLiftM,
+            new Conditions(
+                Optional.ofNullable(pressureBar),
+                Optional.ofNullable(viscosityMpas),
+                Optional.ofNullable(densityKgM3),
+                Optional.ofNullable(solidsMm),
+                Optional.ofNullable(ambientC),
+                Optional.ofNullable(food),
+                zone(faults),
+                Optional.ofNullable(runsDry)));
+    if (faults.isEmpty()) {
+      duty.faults().forEach(f -> faults.add(new Refused.Fault(f.path(), f.message())));
+    }
+    if (stopCost != null && !(stopCost >= 0 && stopCost <= MOST_MONEY)) {
+      faults.add(new Refused.Fault("stopCost", "What a stop costs is 0 to 10 million pounds."));
+    }
+    if (!faults.isEmpty()) {
+      throw new Refused(400, faults);
+    }
+    return duty;
+  }
+
+  private static Exposure exposure(
+      String at, FluidForm f, ShopLibrary library, List<Refused.Fault> faults) {
+    String fluid = "";
+    if (f == null || f.fluid() == null || f.fluid().isBlank()) {
+      faults.add(new Refused.Fault(at + ".fluid", "Say which fluid it is."));
+    } else {
+      fluid = library.materials().fluid(f.fluid()).map(x -> x.code()).orElse("");
+      if (fluid.isEmpty()) {
+        faults.add(
+            new Refused.Fault(at + ".fluid", "The library knows no fluid \"" + f.fluid() + "\"."));
+      }
+    }
+    Map<String, Optional<Double>> needed =
+        f == null
+            ? Map.of()
+            : Map.of(
+                "concentrationPct", Optional.ofNullable(f.concentrationPct()),
+                "temperatureC", Optional.ofNullable(f.temperatureC()),
+                "share", Optional.ofNullable(f.share()));
+    needed.forEach(
+        (field, value) -> {
+          if (value.isEmpty()) {
+            faults.add(new Refused.Fault(at + "." + field, "Missing: this must be given."));
+          }
+        });
+    if (f != null && f.kind() != null && !KINDS.contains(f.kind())) {
+      faults.add(
+          new Refused.Fault(at + ".kind", "A fluid is there as process, cleaning or standing."));
+    }
+    double highest = needed.getOrDefault("temperatureC", Optional.empty()).orElse(0.0);
+    return new Exposure(
+        fluid,
+        needed.getOrDefault("concentrationPct", Optional.empty()).orElse(0.0),
+        f == null || f.usualC() == null ? highest : f.usualC(),
+        highest,
+        needed.getOrDefault("share", Optional.empty()).orElse(0.0));
+  }
+
+  private Duty.Abrasion wear(List<Refused.Fault> faults) {
+    boolean pctGiven = within("solidsPct", solidsPct, 0, 100, faults);
+    boolean mohsGiven = within("solidsMohs", solidsMohs, 1, 10, faults);
+    if (pctGiven && mohsGiven) {
+      return Duty.Abrasion.of(solidsPct, solidsMohs);
+    }
+    if (abrasion == null || abrasion.isEmpty()) {
+      return Duty.Abrasion.NONE;
+    }
+    for (Duty.Abrasion a : Duty.Abrasion.values()) {
+      if (a.name().toLowerCase(Locale.ROOT).equals(abrasion)) {
+        return a;
+      }
+    }
+    faults.add(
+        new Refused.Fault(
+            "abrasion", "Abrasion is none, light, medium or heavy; \"" + abrasion + "\" is not."));
+    return Duty.Abrasion.NONE;
+  }
+
+  private static boolean within(
+      String path, Double value, double min, double max, List<Refused.Fault> faults) {
+    if (value == null) {
+      return false;
+    }
+    if (value >= min && value <= max) {
+      return true;
+    }
+    faults.add(
+        new Refused.Fault(path, "This is " + min + " to " + max + "; " + value + " is not."));
+    return false;
+  }
+
+  private Optional<Zone> zone(List<Refused.Fault> faults) {
+    if (zone == null || zone.isEmpty()) {
+      return Optional.empty();
+    }
+    for (Zone z : Zone.values()) {
+      if (z.name().toLowerCase(Locale.ROOT).equals(zone)) {
+        return Optional.of(z);
+      }
+    }
+    faults.add(new Refused.Fault("zone", "A place is none, static or explosive."));
+    return Optional.empty();
+  }
+
+  /** What of this duty stands in the pump's wet end beside hardware and parts. */
+  WetEndRow onto(WetEndRow before, String who, OffsetDateTime at) {
+    return new WetEndRow(
+        before.pump(),
+        before.hardware(),
+        before.rotorClassMm(),
+        before.parts(),
+        stopCost == null ? before.stopCost() : stopCost,
+        pressureBar,
+        viscosityMpas,
+        densityKgM3,
+        solidsMm,
+        solidsPct,
+        solidsMohs,
+        ambientC,
+        food,
+        zone == null || zone.isEmpty() ? null : zone,
+        runsDry,
+        who,
+        at);
+  }
+
+  /** Its fluids as rows of a pump. */
+  List<ExposureRow> rows(String pump, Duty read) {
+    List<ExposureRow> rows = new ArrayList<>();
+    for (int i = 0; i < read.exposures().size(); i++) {
+      Exposure e = read.exposures().get(i);
+      FluidForm f = exposures.get(i);
+      rows.add(
+          new ExposureRow(
+              pump,
+              i + 1,
+              e.fluid(),
+              e.concentrationPct(),
+              e.temperatureC(),
+              e.share(),
+              Words.clipped(f.note() == null ? "" : f.note(), 120),
+              e.usualC() == e.temperatureC() ? null : e.usualC(),
+              f.kind() == null ? "process" : f.kind()));
+    }
+    return rows;
+  }
+}

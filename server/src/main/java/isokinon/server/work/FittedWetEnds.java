@@ -1,0 +1,84 @@
+package isokinon.server.work;
+
+import isokinon.core.wetend.Roles;
+import isokinon.server.store.LotRow;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.WetEndMapper;
+import isokinon.server.store.WetEndRow;
+import isokinon.server.store.WetKitRow;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** What stands in a pump's wet end: its materials by role, its plates and shaft, its rotor. */
+@Component
+class FittedWetEnds {
+
+  /** In a kit's parts this stands for the material of the pump's own body. */
+  private static final String OWN_BODY = "body";
+
+  private final WetEndMapper store;
+
+  FittedWetEnds(WetEndMapper store) {
+    this.store = store;
+  }
+
+  /** What is known of a pump's wet end. */
+  WetEndRow of(String tag) {
+    return store.wetEnd(tag).orElseGet(() -> WetEndRow.unknown(tag));
+  }
+
+  /** Materials by role, the leading one first; roles nobody wrote down are left out. */
+  Map<String, String> materials(PumpRow pump) {
+    Map<String, String> parts = new LinkedHashMap<>();
+    parts.put(pump.role(), pump.material());
+    parts.putAll(parts(of(pump.tag()).parts(), pump.bodyMaterial()));
+    parts.put(Roles.BODY, pump.bodyMaterial());
+    return parts;
+  }
+
+  /** Materials by role of a lot in a pump of this body, as far as its catalogue tells. */
+  Map<String, String> ofLot(LotRow lot, String body) {
+    return kit(lot).map(k -> parts(k.parts(), body)).orElse(Map.of());
+  }
+
+  /** Writes down that parts of these lots went in. */
+  void refit(PumpRow pump, List<LotRow> lots) {
+    WetEndRow before = of(pump.tag());
+    Map<String, String> parts = parts(before.parts(), pump.bodyMaterial());
+    String hardware = before.hardware();
+    for (LotRow lot : lots) {
+      parts.putAll(ofLot(lot, pump.bodyMaterial()));
+      hardware = lot.hardware().isEmpty() ? hardware : lot.hardware();
+    }
+    store.fitted(
+        pump.tag(),
+        hardware,
+        parts.entrySet().stream()
+            .map(e -> e.getKey() + "=" + e.getValue())
+            .collect(Collectors.joining(";")));
+  }
+
+  private Optional<WetKitRow> kit(LotRow lot) {
+    return store.kits(lot.sheetId()).stream()
+        .filter(k -> k.kit().equals(lot.kit()) && k.material().equals(lot.material()))
+        .filter(k -> k.hardware().equals(lot.hardware()))
+        .findFirst();
+  }
+
+  /** Materials by role from {@code role=material;...}. */
+  static Map<String, String> parts(String text, String body) {
+    Map<String, String> parts = new LinkedHashMap<>();
+    for (String pair : text.split(";")) {
+      int is = pair.indexOf('=');
+      if (is > 0) {
+        String material = pair.substring(is + 1).strip();
+        parts.put(pair.substring(0, is).strip(), material.equals(OWN_BODY) ? body : material);
+      }
+    }
+    return parts;
+  }
+}
