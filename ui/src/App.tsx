@@ -1,18 +1,25 @@
 import { QueryClientProvider } from "@tanstack/react-query";
+import { lazy, Suspense } from "react";
 import { BrowserRouter, Route, Routes } from "react-router";
 import { serverState } from "./api/away";
 import { Hatches } from "./drawing/Hatches";
 import { SettingsProvider } from "./parts/settings";
 import { TopBar } from "./parts/TopBar";
-import { AwayNotice, Lost } from "./parts/States";
+import { AwayNotice, Loading, Lost } from "./parts/States";
 import { Bench } from "./places/bench/Bench";
 import { BenchList } from "./places/bench/BenchList";
 import { Floor } from "./places/floor/Floor";
 import { Library } from "./places/library/Library";
 import { SheetDesk } from "./places/library/SheetDesk";
 import { Pump } from "./places/pump/Pump";
-import { WetEnds } from "./places/wetends/WetEnds";
 import { WetEndsList } from "./places/wetends/WetEndsList";
+
+// Chosen and looked up now and then, so fetched when they are first opened.
+const WetEnds = lazy(() => import("./places/wetends/WetEnds"));
+const TypedDuty = lazy(() => import("./places/wetends/TypedDuty"));
+const Materials = lazy(() => import("./places/materials/Materials"));
+const Fluid = lazy(() => import("./places/materials/Fluid"));
+const Pair = lazy(() => import("./places/materials/Pair"));
 
 const queries = serverState();
 
@@ -24,18 +31,24 @@ export function App() {
           <Hatches />
           <TopBar />
           <AwayNotice />
-          <Routes>
-            <Route path="/" element={<Floor />} />
-            <Route path="/floor" element={<Floor />} />
-            <Route path="/pumps/:tag" element={<Pump />} />
-            <Route path="/bench" element={<BenchList />} />
-            <Route path="/bench/:id" element={<Bench />} />
-            <Route path="/wet-ends" element={<WetEndsList />} />
-            <Route path="/wet-ends/:tag" element={<WetEnds />} />
-            <Route path="/library" element={<Library />} />
-            <Route path="/library/:id" element={<SheetDesk />} />
-            <Route path="*" element={<Lost />} />
-          </Routes>
+          <Suspense fallback={<Loading what="the place" />}>
+            <Routes>
+              <Route path="/" element={<Floor />} />
+              <Route path="/floor" element={<Floor />} />
+              <Route path="/pumps/:tag" element={<Pump />} />
+              <Route path="/bench" element={<BenchList />} />
+              <Route path="/bench/:id" element={<Bench />} />
+              <Route path="/wet-ends" element={<WetEndsList />} />
+              <Route path="/wet-ends/typed" element={<TypedDuty />} />
+              <Route path="/wet-ends/:tag" element={<WetEnds />} />
+              <Route path="/library" element={<Library />} />
+              <Route path="/library/materials" element={<Materials />} />
+              <Route path="/library/materials/:fluid" element={<Fluid />} />
+              <Route path="/library/materials/:fluid/:material" element={<Pair />} />
+              <Route path="/library/:id" element={<SheetDesk />} />
+              <Route path="*" element={<Lost />} />
+            </Routes>
+          </Suspense>
         </BrowserRouter>
       </SettingsProvider>
     </QueryClientProvider>

@@ -1,4 +1,12 @@
 import type {
+  ChoiceQuestion,
+  DutyForm,
+  FindingRequest,
+  FluidSheet,
+  ImportReport,
+  LibraryView,
+  OwnResistance,
+  PairView,
   BenchView,
   ChooserView,
   Fault,
@@ -73,6 +81,35 @@ export const api = {
   people: () => ask<Person[]>("/people"),
   pump: (tag: string) => ask<PumpView>(`/pumps/${at(tag)}`),
   wetEnds: (tag: string) => ask<ChooserView>(`/pumps/${at(tag)}/wet-ends`),
+  choose: (question: ChoiceQuestion) => post<ChooserView>("/wet-ends/choose", question),
+  choiceSheet: async (question: ChoiceQuestion): Promise<Blob> => {
+    const response = await answered("/wet-ends/choice.pdf", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(question),
+    });
+    return response.blob();
+  },
+  changeDuty: (tag: string, duty: DutyForm, who: string) =>
+    ask<ChooserView>(`/pumps/${at(tag)}/duty`, {
+      method: "PUT",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify({ duty, who }),
+    }),
+  materials: () => ask<LibraryView>("/materials"),
+  fluid: (code: string) => ask<FluidSheet>(`/materials/fluids/${at(code)}`),
+  pair: (fluid: string, material: string) =>
+    ask<PairView>(`/materials/pairs?${new URLSearchParams({ fluid, material })}`),
+  find: (finding: FindingRequest) => post<PairView>("/materials/findings", finding),
+  writeOwn: (row: OwnResistance, who: string) => post<PairView>("/materials/own", { row, who }),
+  endOwn: (table: string, key: string, who: string) => post<unknown>(`/materials/tables/${table}/ended`, { key, who }),
+  tableUrl: (table: string, own: boolean) => `/api/v1/materials/tables/${table}?own=${own}`,
+  bringTable: (table: string, csv: string, who: string, dryRun: boolean) =>
+    ask<ImportReport>(`/materials/tables/${table}?${new URLSearchParams({ who, dryRun: String(dryRun) })}`, {
+      method: "POST",
+      headers: { "content-type": "text/csv" },
+      body: csv,
+    }),
   running: () => ask<Running[]>("/rebuilds"),
   bench: (id: string) => ask<BenchView>(`/rebuilds/${at(id)}`),
   open: (tag: string, who: string, reason: string) => post<BenchView>(`/pumps/${at(tag)}/rebuilds`, { who, reason }),
@@ -81,14 +118,14 @@ export const api = {
   rate: (role: string, chooser: ChooserView) =>
     post<RateAnswer>("/compute/wet-end/rate", {
       role,
-      exposures: chooser.duty.map(({ fluid, concentrationPct, temperatureC, share }) => ({
+      exposures: chooser.duty.exposures.map(({ fluid, concentrationPct, temperatureC, share }) => ({
         fluid,
         concentrationPct,
         temperatureC,
         share,
       })),
-      abrasion: chooser.abrasion,
-      suctionLiftM: chooser.suctionLiftM,
+      abrasion: chooser.duty.abrasion,
+      suctionLiftM: chooser.duty.suctionLiftM,
     }),
   wrench: (targetNm: number, typed: { handleMm: string; adapterMm: string; angleDeg: string }) =>
     ask<WrenchChoice>(`/wrenches/choice?${new URLSearchParams({ targetNm: String(targetNm), ...typed })}`),

@@ -8,6 +8,17 @@ export type Strip = Schemas["Strip"];
 export type PumpView = Schemas["PumpView"];
 export type ChooserView = Schemas["ChooserView"];
 export type RatedMaterial = Schemas["RatedMaterial"];
+export type RoleView = Schemas["RoleView"];
+export type DutyForm = Schemas["DutyForm"];
+export type FluidForm = Schemas["FluidForm"];
+export type ChoiceQuestion = Schemas["Question"];
+export type LibraryView = Schemas["LibraryView"];
+export type FluidSheet = Schemas["FluidSheet"];
+export type PairView = Schemas["PairView"];
+export type ResistanceLine = Schemas["ResistanceLine"];
+export type OwnResistance = Schemas["OwnResistance"];
+export type FindingRequest = Schemas["FindingRequest"];
+export type ImportReport = Schemas["ImportReport"];
 export type KitChoice = Schemas["KitChoice"];
 export type Person = Schemas["Person"];
 export type Running = Schemas["Running"];
@@ -47,4 +58,6 @@ export type Act = Partial<Omit<ActRequest, "key" | "seen" | "who" | "kind">> & {
 export interface Fault {
   path: string;
   message: string;
+  /** Line of a file; 0 where none is known. */
+  line?: number;
 }

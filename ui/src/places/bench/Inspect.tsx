@@ -77,7 +77,8 @@ interface JudgeProps extends StageProps {
 }
 
 function Judge({ part, open, view, link, judged }: JudgeProps) {
-  const limit = part.limits[0];
+  const [measure, setMeasure] = useState("");
+  const limit = part.limits.find((l) => l.measure === measure) ?? part.limits[0];
   const [typed, setTyped, clearTyped] = useDraft(`${view.id}.inspect.${part.part}`);
   const [text, setText, clearText] = useDraft(`${view.id}.inspect.${part.part}.seen`);
   const fault = faultAt(link.faults, "value", "typed", "unit");
@@ -144,6 +145,18 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
         <div className="mt-3 flex flex-wrap items-start gap-5">
           {limit && (
             <div>
+              {part.limits.length > 1 && (
+                <span className="flex items-center text-[15px]">
+                  <Choice
+                    label="What is measured"
+                    value={limit.measure}
+                    all={limit.name}
+                    of={part.limits.map((l) => l.measure)}
+                    say={(m) => part.limits.find((l) => l.measure === m)?.name ?? m}
+                    onChange={setMeasure}
+                  />
+                </span>
+              )}
               <label className="block text-[13.5px] text-muted" htmlFor="measured">
                 {limit.name}, {unitWord(limit.unit)}
               </label>

@@ -20,7 +20,8 @@ export function useFitKit(link: BenchLink): (view: BenchView, lot: LotView, insp
     const known = new Set(view.decide.roles.filter((r) => r.fitted !== "").map((r) => r.role));
     const roles = new Set(parts.flatMap((p) => p.role ?? []).filter((r) => known.has(r)));
     for (const role of roles) {
-      if (!(await link.act({ kind: "MATERIAL_CHOSEN", subject: role, items: [lot.material] }))) return false;
+      if (!(await link.act({ kind: "MATERIAL_CHOSEN", subject: role, items: [lot.materials[role] ?? lot.material] })))
+        return false;
     }
     return true;
   };

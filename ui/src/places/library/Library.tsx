@@ -5,17 +5,7 @@ import { api } from "../../api/client";
 import type { Imported, Listed } from "../../api/types";
 import { PumpKind } from "../../drawing/PumpKind";
 import { Failed, Loading, Sentence } from "../../parts/States";
-
-const FAMILIES: Record<string, string> = {
-  "air-diaphragm": "Air-operated double-diaphragm",
-  "linear-diaphragm": "Linear-motor diaphragm",
-  "oil-diaphragm": "Oil-backed diaphragm",
-  peristaltic: "Peristaltic",
-  "progressing-cavity": "Progressing cavity",
-  "magnetic-drive": "Magnetic drive",
-  "rotary-lobe": "Rotary lobe",
-  "mixer-drive": "Mixer drives",
-};
+import { FAMILIES } from "./families";
 
 /** The shop's sheets by family, and the ways to bring more in or take them out. */
 export function Library() {
@@ -34,6 +24,11 @@ export function Library() {
         </div>
         <Bring />
       </div>
+      <p className="pt-1">
+        <Link className="under" to="/library/materials">
+          Materials and fluids
+        </Link>
+      </p>
       {families.map((f) => (
         <section key={f} aria-label={FAMILIES[f] ?? f}>
           <h2 className="head flex items-center gap-3 border-b border-ink pt-4 pb-1">

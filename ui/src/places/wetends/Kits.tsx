@@ -3,13 +3,20 @@ import type { ChooserView } from "../../api/types";
 import { Failure } from "../../drawing/eventMarks";
 import { materialFill } from "../../drawing/Hatches";
 import { Mark, MarkAt, verdictState } from "../../parts/Mark";
-import { rounded } from "../../parts/numbers";
+import { roleWord, rounded } from "../../parts/numbers";
 import { useDraft } from "../../parts/useDraft";
 
 type Kit = ChooserView["kits"][number];
 
+/** Which kits are held beside each other. */
+export interface Beside {
+  chosen: string[];
+  toggle: (id: string) => void;
+}
+
 interface Props {
   chooser: ChooserView;
+  beside?: Beside;
   onFit?: (lot: string, inspected: string) => Promise<void>;
   fitted?: string[];
   busy?: boolean;
@@ -19,8 +26,8 @@ interface Props {
 const LEFT = 116;
 const RIGHT = 364;
 
-/** Kits on the shelf, cheapest run first; those the duty rules out stay visible with the reason. */
-export function Kits({ chooser, onFit, fitted = [], busy = false, draftKey = "" }: Props) {
+/** What can go in, the cheapest hour first; what the duty rules out stays visible with the reason. */
+export function Kits({ chooser, beside, onFit, fitted = [], busy = false, draftKey = "" }: Props) {
   const most = Math.max(100, ...chooser.kits.map((k) => Math.min(k.costHigh ?? 0, 3 * (k.costPer1000h ?? 0))));
   const x = scaleLinear().domain([0, most]).nice(4).range([LEFT, RIGHT]).clamp(true);
   const ticks = x.ticks(4);
@@ -40,20 +47,26 @@ export function Kits({ chooser, onFit, fitted = [], busy = false, draftKey = "" 
       <ol className="border-t border-ink">
         {chooser.kits.map((k, i) => (
           <KitRow
-            key={k.lot}
+            key={k.id}
             kit={k}
+            lead={chooser.lead}
+            beside={beside}
             rank={i + 1}
             x={x}
             best={i === 0 && k.costPer1000h !== null}
-            fitted={fitted.includes(k.lot)}
+            fitted={k.lot !== null && fitted.includes(k.lot)}
             onFit={onFit}
             busy={busy}
-            draftKey={`${draftKey}.${k.lot}`}
+            draftKey={`${draftKey}.${k.lot ?? k.id}`}
           />
         ))}
       </ol>
       {chooser.kits.length === 0 && (
-        <p className="p-4 text-[15px] text-soft">No kit for this construction is on the shelf.</p>
+        <p className="p-4 text-[15px] leading-5 text-soft">
+          {chooser.sheet
+            ? "No wet-end kit for this construction is in the catalogue."
+            : "Choose a sheet to see its kits and what an hour with each costs."}
+        </p>
       )}
     </aside>
   );
@@ -61,6 +74,8 @@ export function Kits({ chooser, onFit, fitted = [], busy = false, draftKey = "" 
 
 interface RowProps {
   kit: Kit;
+  lead: string;
+  beside: Beside | undefined;
   rank: number;
   x: ReturnType<typeof scaleLinear<number, number>>;
   best: boolean;
@@ -70,7 +85,7 @@ interface RowProps {
   draftKey: string;
 }
 
-function KitRow({ kit: k, rank, x, best, fitted, onFit, busy, draftKey }: RowProps) {
+function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draftKey }: RowProps) {
   const unsuited = k.costPer1000h === null;
   return (
     <li className={`relative border-b border-line px-4 pt-2.5 pb-2.5 ${best ? "bg-card" : ""}`}>
@@ -79,9 +94,15 @@ function KitRow({ kit: k, rank, x, best, fitted, onFit, busy, draftKey }: RowPro
         <span className={`m w-8 text-[20px] font-semibold ${best ? "text-accent" : "text-muted"}`}>
           {unsuited ? "–" : rank}
         </span>
-        <RoleMaterial role="diaphragm" material={k.material} />
-        <RoleMaterial role="ball" material={k.material} />
-        <RoleMaterial role="seat" material={k.bodyMaterial} />
+        <span className="flex min-w-0 flex-1 flex-wrap">
+          {k.parts
+            .filter((p) => p.role === lead || p.renewed)
+            .filter((p) => p.role !== "backup")
+            .slice(0, MOST_PARTS)
+            .map((p) => (
+              <RoleMaterial key={p.role} role={p.role} material={p.material} />
+            ))}
+        </span>
         <span className="ml-auto flex items-center gap-2 text-[13.5px] text-muted">
           <span className="whitespace-nowrap narrow">{k.fittedNow && "in it now"}</span>
           <Mark state={verdictState(k.verdict)} size={20} />
@@ -100,18 +121,42 @@ function KitRow({ kit: k, rank, x, best, fitted, onFit, busy, draftKey }: RowPro
         {k.lifeHours !== null && (
           <p>
             £{rounded(k.price)} and {Math.round(k.labourMinutes)} min
+            {k.changeAtHours !== null && `, change at ${hundreds(k.changeAtHours)} h`}
           </p>
         )}
-        <p className={k.standing === "over-age" ? "font-[680] text-renew" : ""}>
-          {k.quantity} on {k.place}, {k.standing}
-        </p>
+        <p className={k.standing === "over-age" ? "font-[680] text-renew" : ""}>{shelfWord(k)}</p>
         <p className="flex items-center gap-1.5 whitespace-nowrap">
           <Evidence runs={k.runsFailed} />
           {k.evidence}
         </p>
       </div>
-      {k.because && <p className="pt-0.5 pl-8 text-[14px] leading-[18px] text-soft narrow">{k.because}</p>}
-      {onFit && !unsuited && <Fit kit={k} best={best} fitted={fitted} busy={busy} onFit={onFit} draftKey={draftKey} />}
+      {k.hardwareNote && (
+        <p className={`pl-8 text-[14px] leading-[18px] narrow ${k.hardwarePrice > 0 ? "font-[640]" : "text-soft"}`}>
+          {sentence(k.hardwareNote)}
+          {k.hardwarePrice > 0 && `, £${rounded(k.hardwarePrice)} once`}
+        </p>
+      )}
+      {k.because && (
+        <p className="pt-0.5 pl-8 text-[14px] leading-[18px] text-soft narrow">
+          {k.weakest !== lead && `${sentence(roleWord(k.weakest))}: `}
+          {k.because}
+        </p>
+      )}
+      {beside && (
+        <label className="mt-0.5 ml-8 flex min-h-9 w-fit items-center gap-2 text-[14px] narrow">
+          <input
+            type="checkbox"
+            className="size-[18px] accent-[var(--accent)]"
+            checked={beside.chosen.includes(k.id)}
+            onChange={() => beside.toggle(k.id)}
+          />
+          hold beside another
+          <span className="sr-only">, {k.id}</span>
+        </label>
+      )}
+      {onFit && !unsuited && k.lot !== null && (
+        <Fit kit={k} best={best} fitted={fitted} busy={busy} onFit={onFit} draftKey={draftKey} />
+      )}
     </li>
   );
 }
@@ -146,9 +191,9 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
         type="button"
         className={`press h-12 w-full text-[18px] ${best ? "go" : ""}`}
         disabled={busy || fitted || (mustInspect && !inspected.trim())}
-        aria-label={`Fit this kit, lot ${k.lot}, ${k.material}`}
+        aria-label={`Fit this kit, lot ${k.lot ?? ""}, ${k.material}`}
         onClick={async () => {
-          await onFit(k.lot, inspected);
+          if (k.lot !== null) await onFit(k.lot, inspected);
           clear();
         }}
       >
@@ -158,7 +203,20 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
   );
 }
 
-function hundreds(hours: number | null): string {
+/** How many are on the shelf and how they stand, or when one would come. */
+export function shelfWord(k: Pick<Kit, "lot" | "quantity" | "place" | "standing" | "leadDays">): string {
+  return k.lot === null
+    ? `none, ${k.leadDays} day${k.leadDays === 1 ? "" : "s"}`
+    : k.quantity === 0
+      ? `${k.standing} on ${k.place}, ${k.leadDays} days for another`
+      : `${k.quantity} on ${k.place}, ${k.standing}`;
+}
+
+function sentence(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+export function hundreds(hours: number | null): string {
   return hours === null ? "?" : rounded(Math.round(hours / 100) * 100);
 }
 
@@ -201,12 +259,23 @@ const ROLE_SHAPES: Record<string, string> = {
     "M6,1H12V5.5C12,9 17.5,9 17.5,13C17.5,17 12,17 12,20.5V25H6V20.5C6,15.5 11.5,16 11.5,13C11.5,10 6,10.5 6,5.5Z",
   ball: "M19,13A9,9 0 1 1 1,13A9,9 0 1 1 19,13Z",
   seat: "M19,13A9,9 0 1 1 1,13A9,9 0 1 1 19,13ZM14.6,13A4.6,4.6 0 1 0 5.4,13A4.6,4.6 0 1 0 14.6,13Z",
+  "o-ring": "M19,13A9,9 0 1 1 1,13A9,9 0 1 1 19,13ZM16.8,13A6.8,6.8 0 1 0 3.2,13A6.8,6.8 0 1 0 16.8,13Z",
+  tube: "M1,22V13A9,9 0 0 1 19,13V22H14.5V13A4.5,4.5 0 0 0 5.5,13V22Z",
+  hose: "M1,24V12A9,9 0 0 1 19,12V24H13V12A3,3 0 0 0 7,12V24Z",
+  stator: "M1,3H19V23H1V17C5,17 5,12 10,12C15,12 15,17 19,17V9C15,9 15,14 10,14C5,14 5,9 1,9Z",
+  rotor: "M1,13C4,6 7,6 10,13C13,20 16,20 19,13V17C16,24 13,24 10,17C7,10 4,10 1,17Z",
+  bushing: "M2,4H18V10H2ZM2,16H18V22H2Z",
+  "lobe-seal": "M3,3H8V18H17V23H3ZM11,9A3,3 0 1 1 17,9A3,3 0 1 1 11,9Z",
+  boot: "M2,6L6,3L8,6L10,3L12,6L14,3L18,6V20L14,23L12,20L10,23L8,20L6,23L2,20Z",
 };
+
+/** More parts than this do not fit on a line; the first ones tell the kits apart. */
+const MOST_PARTS = 3;
 
 function RoleMaterial({ role, material }: { role: string; material: string }) {
   const d = ROLE_SHAPES[role] ?? "";
   return (
-    <span className="flex w-[86px] items-center gap-1.5">
+    <span className="flex min-w-[84px] items-center gap-1.5 pr-1.5">
       <svg width="20" height="26" viewBox="0 0 20 26" role="img" aria-label={role} className="shrink-0">
         <path d={d} fill="var(--card)" fillRule="evenodd" />
         <path
@@ -218,7 +287,9 @@ function RoleMaterial({ role, material }: { role: string; material: string }) {
           strokeLinejoin="round"
         />
       </svg>
-      <span className={`leading-[22px] font-[720] narrow ${material.length > 5 ? "text-[16px]" : "text-[19px]"}`}>
+      <span
+        className={`leading-[17px] font-[720] narrow ${material.length > 7 ? "text-[14px]" : material.length > 5 ? "text-[16px]" : "text-[19px]"}`}
+      >
         {material}
       </span>
     </span>

@@ -1,7 +1,9 @@
 import { scaleLinear, type ScaleLinear } from "d3-scale";
-import type { ChooserView, RatedMaterial } from "../../api/types";
-import { asState, MarkAt, verdictState } from "../../parts/Mark";
-import { signed } from "../../parts/numbers";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { ChooserView, DutyForm, FluidForm, RatedMaterial } from "../../api/types";
+import { asState, Mark, MarkAt, verdictState } from "../../parts/Mark";
+import { roleWord, signed } from "../../parts/numbers";
 import { useWidth } from "../../parts/useWidth";
 
 const HEAD = 72;
@@ -9,50 +11,102 @@ const ROW = 74;
 const LABEL = 94;
 const GAP = 26;
 const HOTTEST = 120;
+/** Beyond this a duty is typed, not dragged. */
+const LAST = 400;
+/** Width of the tick that is dragged, so that its middle stands on the axis at both ends. */
+const TICK = 28;
 
 type Bar = RatedMaterial["bars"][number];
 type Temperature = ScaleLinear<number, number>;
 
+interface Props {
+  chooser: ChooserView;
+  /** The duty as it is tried now, ahead of the answer. */
+  duty: DutyForm;
+  onDuty: (duty: DutyForm) => void;
+}
+
 /**
- * Each material against each fluid as a bar of temperature: solid up to where nothing attacks it,
- * hatched up to where its life is only shortened. The duty temperature is a tick across the whole
- * column, so that the margin is seen before it is read.
+ * Each material of a role against each fluid as a bar of temperature: solid up to where nothing
+ * attacks it, hatched up to where its life is only shortened. The duty temperature is a tick across
+ * the whole column, so that the margin is seen before it is read; dragged along its axis, the duty
+ * is tried at another temperature. Brackets on the axis mark where another wet end would lead.
  */
-export function TemperatureBars({ chooser }: { chooser: ChooserView }) {
+export function TemperatureBars({ chooser, duty, onDuty }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>(640);
+  const [chosen, choose] = useState("");
+  const role = chooser.roles.find((r) => r.role === chosen) ?? chooser.roles[0];
   const wide = Math.max(420, width);
-  const columns = Math.max(1, chooser.duty.length);
+  const columns = Math.max(1, duty.exposures.length);
   const bar = Math.min(220, (wide - LABEL - 20) / columns - GAP);
   const left = (i: number) => LABEL + i * (bar + GAP);
-  const hottest = Math.max(HOTTEST, ...chooser.duty.map((d) => Math.ceil((d.temperatureC + 20) / 20) * 20));
+  const hottest = Math.max(
+    HOTTEST,
+    ...duty.exposures.map((d) => Math.min(LAST, Math.ceil(((d.temperatureC ?? 0) + 20) / 20) * 20)),
+  );
   const t = scaleLinear().domain([0, hottest]).range([0, bar]).clamp(true);
-  const row = { chooser, left, bar, t, width: wide };
+  if (!role) return null;
+  const row = { duty, left, bar, t, width: wide };
+  const fits = role.materials.filter((m) => m.verdict === "suited" || m.verdict === "limited");
+  const out = role.materials.filter((m) => !fits.includes(m));
   return (
     <div ref={ref} className="overflow-x-auto">
-      <svg width={wide} height={HEAD} className="block" aria-hidden>
-        {chooser.duty.map((d, i) => (
-          <ColumnHead key={d.fluid} x={left(i)} t={t} bar={bar} duty={d} hottest={hottest} />
+      <RoleTabs chooser={chooser} role={role.role} choose={choose} />
+      <div className="relative" style={{ width: wide }}>
+        <svg width={wide} height={HEAD} className="block" aria-hidden>
+          {duty.exposures.map((d, i) => (
+            <ColumnHead
+              key={`${i} ${d.fluid}`}
+              x={left(i)}
+              t={t}
+              bar={bar}
+              fluid={d}
+              hottest={hottest}
+              turns={chooser.turns.filter((x) => x.exposure === i && x.axis === "temperature").map((x) => x.at)}
+            />
+          ))}
+          <path d={`M0,${HEAD - 0.5}H${wide}`} stroke="var(--ink)" />
+        </svg>
+        {duty.exposures.map((d, i) => (
+          <input
+            key={`${i} ${d.fluid}`}
+            type="range"
+            className="duty-tick absolute"
+            style={{ left: left(i) - TICK / 2, top: 24, width: bar + TICK, height: HEAD - 24 }}
+            min={0}
+            max={hottest}
+            step={1}
+            value={d.temperatureC ?? 0}
+            aria-label={`Temperature of ${d.name ?? d.fluid}, °C`}
+            onChange={(e) => {
+              const at = Number(e.target.value);
+              onDuty({
+                ...duty,
+                exposures: duty.exposures.map((x, j) =>
+                  j === i ? { ...x, temperatureC: at, usualC: Math.min(x.usualC ?? at, at) } : x,
+                ),
+              });
+            }}
+          />
         ))}
-        <path d={`M0,${HEAD - 0.5}H${wide}`} stroke="var(--ink)" />
-      </svg>
-      <ul aria-label="Materials that stand the duty">
-        {chooser.fit.map((m) => (
+      </div>
+      <ul aria-label={`Materials for the ${roleWord(role.role)} that stand the duty`}>
+        {fits.map((m) => (
           <MaterialRow key={m.material} material={m} out={false} {...row} />
         ))}
       </ul>
-      {chooser.fit.length === 0 && (
+      {fits.length === 0 && (
         <p className="px-5 py-4 text-[17px] leading-6 font-[620]">
-          No material of the library stands all of this duty. Lower the temperature or the concentration of the fluid
-          that rules most of them out, or split the duty over two pumps.
+          No {roleWord(role.role)} material of the library stands all of this duty.
         </p>
       )}
-      {chooser.ruledOut.length > 0 && (
+      {out.length > 0 && (
         <>
           <h2 className="border-t-[1.5px] border-ink px-[11px] pt-1.5 text-[15.5px] font-[720]">
             Ruled out by this duty, or unknown
           </h2>
-          <ul aria-label="Materials ruled out or unknown">
-            {chooser.ruledOut.map((m) => (
+          <ul aria-label={`Materials for the ${roleWord(role.role)} ruled out or unknown`}>
+            {out.map((m) => (
               <MaterialRow key={m.material} material={m} out {...row} />
             ))}
           </ul>
@@ -62,26 +116,56 @@ export function TemperatureBars({ chooser }: { chooser: ChooserView }) {
   );
 }
 
+/** The parts of the wet end, each with how what is in it now stands. */
+function RoleTabs({ chooser, role, choose }: { chooser: ChooserView; role: string; choose: (r: string) => void }) {
+  return (
+    <div role="group" aria-label="Part of the wet end" className="flex flex-wrap border-b border-line pl-[3px]">
+      {chooser.roles.map((r) => {
+        const now = r.materials.find((m) => m.fittedNow);
+        return (
+          <button
+            key={r.role}
+            type="button"
+            aria-pressed={r.role === role}
+            className={`relative flex min-h-11 items-center gap-1.5 px-2.5 text-[15px] ${
+              r.role === role
+                ? "font-[720] after:absolute after:inset-x-2.5 after:bottom-0 after:h-[4px] after:bg-ink"
+                : "font-[560] text-soft"
+            }`}
+            onClick={() => choose(r.role)}
+          >
+            {now && <Mark state={verdictState(now.verdict)} size={13} />}
+            {roleWord(r.role)}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
 interface HeadProps {
   x: number;
   t: Temperature;
   bar: number;
-  duty: ChooserView["duty"][number];
+  fluid: FluidForm;
   hottest: number;
+  turns: number[];
 }
 
-function ColumnHead({ x, t, bar, duty, hottest }: HeadProps) {
-  const at = x + t(duty.temperatureC);
+function ColumnHead({ x, t, bar, fluid, hottest, turns }: HeadProps) {
+  const duty = fluid.temperatureC ?? 0;
+  const at = x + t(duty);
   const ticks = Array.from({ length: hottest / 10 + 1 }, (_, i) => i * 10);
   const room = Math.floor(bar / 8.2);
-  const name = duty.name.length > room ? `${duty.name.slice(0, room - 1)}…` : duty.name;
+  const said = fluid.name ?? fluid.fluid ?? "";
+  const name = said.length > room ? `${said.slice(0, room - 1)}…` : said;
   return (
     <g>
       <text x={x} y={24} fontSize={15.5} fontWeight={680} fill="var(--ink)">
         {name}
       </text>
       <text className="m" x={x + bar} y={24} textAnchor="end" fontSize={12.5} fill="var(--muted)">
-        {Math.round(duty.share * 100)}%
+        {Math.round((fluid.share ?? 0) * 100)}%
       </text>
       <path d={`M${x},66H${x + bar}`} stroke="var(--ink)" />
       {ticks.map((v) => (
@@ -92,8 +176,17 @@ function ColumnHead({ x, t, bar, duty, hottest }: HeadProps) {
           strokeWidth={0.9}
         />
       ))}
+      {turns.map((v) => (
+        <path
+          key={`turn ${v}`}
+          d={v >= duty ? `M${x + t(v) - 4},57h4v9h-4` : `M${x + t(v) + 4},57h-4v9h4`}
+          fill="none"
+          stroke="var(--accent)"
+          strokeWidth={2}
+        />
+      ))}
       {ticks
-        .filter((v) => v % 40 === 0 && Math.abs(v - duty.temperatureC) > hottest / 9)
+        .filter((v) => v % 40 === 0 && Math.abs(v - duty) > hottest / 9)
         .map((v) => (
           <text
             key={v}
@@ -108,9 +201,9 @@ function ColumnHead({ x, t, bar, duty, hottest }: HeadProps) {
           </text>
         ))}
       <text className="m" x={at} y={46} fontSize={15} fontWeight={700} textAnchor="middle" fill="var(--ink)">
-        {Math.round(duty.temperatureC)}°
+        {Math.round(duty)}°
       </text>
-      <path d={`M${at - 5},50h10l-5,7z`} fill="var(--ink)" />
+      <path d={`M${at - 6},50h12l-6,8z`} fill="var(--ink)" />
     </g>
   );
 }
@@ -118,48 +211,61 @@ function ColumnHead({ x, t, bar, duty, hottest }: HeadProps) {
 interface RowProps {
   material: RatedMaterial;
   out: boolean;
-  chooser: ChooserView;
+  duty: DutyForm;
   left: (i: number) => number;
   bar: number;
   t: Temperature;
   width: number;
 }
 
-function MaterialRow({ material: m, out, chooser, left, bar, t, width }: RowProps) {
+function MaterialRow({ material: m, out, duty, left, bar, t, width }: RowProps) {
   const spoken = `${m.material}, ${m.verdict}${m.marginK === null ? "" : `, margin ${Math.round(m.marginK)} kelvin`}. ${m.reason}`;
+  const long = m.material.length > 7;
   return (
     <li className={`relative border-b border-line2 ${m.fittedNow ? "bg-card" : ""}`}>
       <svg width={width} height={ROW} className="block" role="img" aria-label={spoken}>
         {m.fittedNow && <rect x={width - 5} width={5} height={ROW} fill="var(--accent)" />}
         <MarkAt state={verdictState(m.verdict)} x={20} y={29} r={8.5} />
-        <text
-          x={34}
-          y={36.5}
-          fontSize={m.material.length > 5 ? 16 : 20}
-          fontWeight={740}
-          fill="var(--ink)"
-          {...(m.material.length > 7 ? { textLength: 56, lengthAdjust: "spacingAndGlyphs" } : {})}
-        >
-          {m.material}
-        </text>
-        <text x={11} y={57} fontSize={12.5} fontWeight={500} fill="var(--muted)">
-          {m.body ? "body, seats" : m.fittedNow ? "in it now" : ""}
+        {m.material.split(" ").map((word, i, all) => (
+          <text
+            key={word}
+            x={34}
+            y={all.length > 1 ? 28 + i * 15 : 36.5}
+            fontSize={long || all.length > 1 ? 14.5 : m.material.length > 5 ? 16 : 20}
+            fontWeight={740}
+            fill="var(--ink)"
+            {...(word.length > 8 ? { textLength: 57, lengthAdjust: "spacingAndGlyphs" } : {})}
+          >
+            {word}
+          </text>
+        ))}
+        <text x={11} y={61} fontSize={12.5} fontWeight={500} fill="var(--muted)">
+          {m.fittedNow ? "in it now" : ""}
         </text>
         {m.bars.map((b, i) => (
           <BarIn
-            key={b.fluid}
+            key={`${i} ${b.fluid}`}
             bar={b}
             x={left(i)}
             width={bar}
             t={t}
             out={out}
-            duty={chooser.duty[i]?.temperatureC ?? b.temperatureC}
+            duty={duty.exposures[i]?.temperatureC ?? b.temperatureC}
           />
         ))}
-        <text x={LABEL} y={61} fontSize={14.5} fontWeight={560} fill="var(--ink)">
+        <text x={LABEL} y={m.bars.length === 0 ? 36 : 61} fontSize={14.5} fontWeight={560} fill="var(--ink)">
           {m.reason}
         </text>
       </svg>
+      {m.bars.map((b, i) => (
+        <Link
+          key={`${i} ${b.fluid}`}
+          to={`/library/materials/${b.fluid}/${encodeURIComponent(m.material)}`}
+          aria-label={`${m.material} in ${duty.exposures[i]?.name ?? b.fluid}: rows and what was seen here`}
+          className="absolute top-0 hover:bg-accent/10"
+          style={{ left: left(i), width: bar, height: ROW - 22 }}
+        />
+      ))}
     </li>
   );
 }
@@ -191,6 +297,11 @@ function BarIn({ bar: b, x, width, t, out, duty }: BarProps) {
         </g>
       )}
       {full > 0 && <rect x={x} y={Y - 7} width={t(full)} height={14} fill={ink} />}
+      {b.own && (
+        <text className="m" x={x + width + 3} y={Y + 4} fontSize={11.5} fontWeight={700} fill="var(--accent)">
+          own
+        </text>
+      )}
       {state === "renew" && (
         <path d={`M${x + t(last)},${Y}H${at}`} stroke="var(--renew)" strokeWidth={2} strokeDasharray="3 2" />
       )}

@@ -20,7 +20,12 @@ export function WetEndsList() {
   }
   return (
     <main className="px-5 py-5">
-      <h1 className="border-b-[1.5px] border-ink pb-2 text-[27px] font-[680]">Whose wet end</h1>
+      <div className="flex flex-wrap items-center justify-between border-b-[1.5px] border-ink pb-2">
+        <h1 className="text-[27px] font-[680]">Whose wet end</h1>
+        <Link className="press call inline-flex items-center" to="/wet-ends/typed">
+          A duty typed in
+        </Link>
+      </div>
       <div className="grid grid-cols-2 gap-x-10 max-[860px]:grid-cols-1">
         {areas.map((a) => (
           <section key={a.name} className="pt-4" aria-label={a.name}>

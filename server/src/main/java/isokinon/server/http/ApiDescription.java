@@ -4,8 +4,11 @@ import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import isokinon.server.work.BenchView;
+import isokinon.server.work.ChooserView;
 import isokinon.server.work.Crib;
+import isokinon.server.work.DutyForm;
 import isokinon.server.work.Floor;
+import isokinon.server.work.Materials;
 import isokinon.server.work.Pumps;
 import isokinon.server.work.WetEnds;
 import java.lang.reflect.RecordComponent;
@@ -13,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -20,8 +24,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /**
- * The OpenAPI description: every field of an answer is there, and only an {@link Optional} one may
- * be null. The screens' types are generated from it.
+ * The OpenAPI description: every field of an answer is there, and only an {@link Optional} one, or
+ * one that somebody left out of a form, may be null. The screens' types are generated from it.
  */
 @Configuration
 class ApiDescription {
@@ -34,7 +38,13 @@ class ApiDescription {
           Floor.class,
           Pumps.class,
           WetEnds.class,
+          ChooserView.class,
+          DutyForm.class,
+          Materials.class,
           ComputeController.class);
+
+  /** Records that people fill in: what they leave out is null. */
+  private static final Set<Class<?>> FORMS = Set.of(DutyForm.class, DutyForm.FluidForm.class);
 
   @Bean
   OpenApiCustomizer requiredAndNullable() {
@@ -58,7 +68,8 @@ class ApiDescription {
     schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
     if (records.containsKey(name)) {
       for (RecordComponent field : records.get(name).getRecordComponents()) {
-        if (field.getType() == Optional.class) {
+        boolean left = FORMS.contains(records.get(name)) && !List.class.equals(field.getType());
+        if (left || field.getType() == Optional.class) {
           schema.getProperties().computeIfPresent(field.getName(), (n, p) -> nullable(p));
         }
       }

@@ -37,7 +37,7 @@ class MaterialController {
   }
 
   @GetMapping("/fluids/{fluid}")
-  Materials.FluidView fluid(@PathVariable String fluid) {
+  Materials.FluidSheet fluid(@PathVariable String fluid) {
     return materials.fluid(fluid);
   }
 
@@ -49,7 +49,7 @@ class MaterialController {
 
   @PostMapping("/findings")
   @Operation(summary = "Writes down what was seen of a material in a fluid")
-  Materials.PairView find(@RequestBody Materials.Finding finding) {
+  Materials.PairView find(@RequestBody Materials.FindingRequest finding) {
     return materials.add(finding);
   }
 

@@ -3,6 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.People;
+import isokinon.server.papers.ChoiceSheet;
 import isokinon.server.work.ChooserView;
 import isokinon.server.work.DutyForm;
 import isokinon.server.work.Floor;
@@ -10,11 +11,15 @@ import isokinon.server.work.Pumps;
 import isokinon.server.work.Refused;
 import isokinon.server.work.Sheets;
 import isokinon.server.work.WetEnds;
+import isokinon.server.work.Words;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,13 +40,24 @@ class ShopController {
   private final WetEnds wetEnds;
   private final Sheets sheets;
   private final People people;
+  private final ChoiceSheet choiceSheet;
+  private final Clock clock;
 
-  ShopController(Floor floor, Pumps pumps, WetEnds wetEnds, Sheets sheets, People people) {
+  ShopController(
+      Floor floor,
+      Pumps pumps,
+      WetEnds wetEnds,
+      Sheets sheets,
+      People people,
+      ChoiceSheet choiceSheet,
+      Clock clock) {
     this.floor = floor;
     this.pumps = pumps;
     this.wetEnds = wetEnds;
     this.sheets = sheets;
     this.people = people;
+    this.choiceSheet = choiceSheet;
+    this.clock = clock;
   }
 
   @GetMapping("/floor")
@@ -79,6 +95,12 @@ class ShopController {
   @Operation(summary = "Wet ends for a pump in another duty, or for a duty typed in")
   ChooserView choose(@RequestBody WetEnds.Question question) {
     return wetEnds.choose(question);
+  }
+
+  @PostMapping(value = "/wet-ends/choice.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  @Operation(summary = "The choice with its reasons as a sheet of paper")
+  byte[] choiceSheet(@RequestBody WetEnds.Question question) {
+    return choiceSheet.pdf(wetEnds.choose(question), Words.day(LocalDate.now(clock)));
   }
 
   @GetMapping("/sheets")

@@ -20,7 +20,8 @@ class Paper {
         @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Helvetica; } }
       body { font: 9.5pt/1.35 Helvetica; color: #1E2326; }
       h1 { font-size: 24pt; margin: 0; }
-      h2 { font-size: 12pt; margin: 14pt 0 4pt; border-bottom: 1pt solid #1E2326; }
+      h2 { font-size: 12pt; margin: 14pt 0 4pt; border-bottom: 1pt solid #1E2326;
+        page-break-after: avoid; }
       p { margin: 2pt 0; }
       .soft { color: #5F6562; }
       table { width: 100%; border-collapse: collapse; }
@@ -96,7 +97,7 @@ class Paper {
     String known =
         raw.replace("degC", "°C")
             .codePoints()
-            .map(c -> c == 0x2009 || c == 0x202F ? ' ' : c)
+            .map(c -> c == 0x2009 || c == 0x202F ? 0xA0 : c)
             .filter(c -> c >= 0x20 && c < 0xD800)
             .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
             .toString();

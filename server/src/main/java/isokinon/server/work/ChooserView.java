@@ -38,7 +38,7 @@ public record ChooserView(
     List<KitChoice> kits,
     List<TurnView> turns,
     List<QuestionView> questions,
-    List<WayView> ways,
+    List<WayOutView> ways,
     String offer,
     String note) {
 
@@ -125,5 +125,5 @@ public record ChooserView(
   public record QuestionView(String field, String ask, String because) {}
 
   /** What to change where nothing fits. */
-  public record WayView(int exposure, String kind, double to, String sentence) {}
+  public record WayOutView(int exposure, String kind, double to, String sentence) {}
 }

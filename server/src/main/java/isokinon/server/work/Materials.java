@@ -95,7 +95,7 @@ public class Materials {
   public record PairLine(String material, String name, List<ResistanceLine> rows) {}
 
   /** A fluid with every material of the library. */
-  public record FluidView(
+  public record FluidSheet(
       String code,
       String name,
       List<String> aliases,
@@ -163,7 +163,7 @@ public class Materials {
       List<Change> history) {}
 
   /** Something seen, as it is typed. */
-  public record Finding(
+  public record FindingRequest(
       String fluid,
       String material,
       Double concentrationPct,
@@ -234,10 +234,10 @@ public class Materials {
   }
 
   /** A fluid against every material. */
-  public FluidView fluid(String code) {
+  public FluidSheet fluid(String code) {
     MaterialLibrary all = library.materials();
     Fluid f = known(code);
-    return new FluidView(
+    return new FluidSheet(
         f.code(),
         f.name(),
         f.aliases(),
@@ -291,7 +291,7 @@ public class Materials {
    * @throws Refused with everything that is wrong with it
    */
   @Transactional
-  public PairView add(Finding q) {
+  public PairView add(FindingRequest q) {
     List<Refused.Fault> faults = new ArrayList<>();
     within(faults, "concentrationPct", q.concentrationPct(), 0, 100, "%");
     within(faults, "temperatureC", q.temperatureC(), -273.15, 1000, "°C");

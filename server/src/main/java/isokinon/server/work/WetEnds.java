@@ -40,7 +40,7 @@ import isokinon.server.work.ChooserView.RatedBar;
 import isokinon.server.work.ChooserView.RatedMaterial;
 import isokinon.server.work.ChooserView.RoleView;
 import isokinon.server.work.ChooserView.TurnView;
-import isokinon.server.work.ChooserView.WayView;
+import isokinon.server.work.ChooserView.WayOutView;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -219,7 +219,7 @@ public class WetEnds {
             .of(s.duty()).stream()
                 .map(
                     w ->
-                        new WayView(
+                        new WayOutView(
                             w.exposure(),
                             w.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                             w.to(),
@@ -576,6 +576,7 @@ public class WetEnds {
         note =
             (swap ? "needs " : s.tag().isEmpty() ? "takes " : "keeps ")
                 + (want == 0 ? "the standard rotor" : "the rotor " + Words.plain(want) + " mm")
+                + (changed.containsKey(Roles.ROTOR) ? " in " + changed.get(Roles.ROTOR).code() : "")
                 + String.format(
                     Locale.ROOT,
                     ", %.2f mm tight at %s °C",
@@ -585,6 +586,9 @@ public class WetEnds {
     }
     for (Map.Entry<String, Material> e : changed.entrySet()) {
       partsOf(sheet, e.getKey()).stream().filter(p -> !change.contains(p)).forEach(change::add);
+      if (e.getKey().equals(Roles.ROTOR) && sheet.stator().isPresent()) {
+        continue;
+      }
       note +=
           (note.isEmpty() ? "" : "; ")
               + "needs the "

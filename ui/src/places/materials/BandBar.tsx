@@ -1,0 +1,47 @@
+import { scaleLinear } from "d3-scale";
+import type { ResistanceLine } from "../../api/types";
+import { rounded } from "../../parts/numbers";
+
+const WIDTH = 260;
+const HOTTEST = 160;
+const t = scaleLinear().domain([0, HOTTEST]).range([0, WIDTH]).clamp(true);
+
+/** A row of the library as a bar of temperature, solid to full resistance, hatched to the last limit. */
+export function BandBar({ row: r }: { row: ResistanceLine }) {
+  const full = r.fullC ?? 0;
+  const last = r.limitedC ?? 0;
+  const faint = r.under;
+  const ink = faint ? "var(--ruled-out)" : "var(--soft)";
+  return (
+    <svg width={WIDTH + 62} height={20} role="img" aria-label={said(r)} className="block shrink-0">
+      <path d={`M0,10H${WIDTH}M${WIDTH},7V13`} stroke="var(--line)" />
+      {last > full && (
+        <rect x={t(full)} y={4} width={t(last) - t(full)} height={12} fill="url(#limited)" stroke={ink} />
+      )}
+      {full > 0 && <rect y={3.5} width={t(full)} height={13} fill={ink} />}
+      <text
+        className="m"
+        x={t(last) + 6}
+        y={14.5}
+        fontSize={12.5}
+        fontWeight={600}
+        fill={faint ? "var(--muted)" : "var(--ink)"}
+      >
+        {r.limitedC === null ? "never" : `${rounded(full)}/${rounded(last)}`}
+      </text>
+    </svg>
+  );
+}
+
+/** A band of strengths in words. */
+export function band(r: Pick<ResistanceLine, "fromPct" | "toPct">): string {
+  return r.fromPct === 0 && r.toPct === 100 ? "any strength" : `${rounded(r.fromPct, 1)} to ${rounded(r.toPct, 1)} %`;
+}
+
+export function said(r: ResistanceLine): string {
+  const limits =
+    r.limitedC === null
+      ? "never fit"
+      : `full resistance to ${r.fullC === null ? "nothing" : `${rounded(r.fullC)} °C`}, limited to ${rounded(r.limitedC)} °C`;
+  return `${band(r)}: ${limits}${r.effect ? `, ${r.effect}` : ""}${r.own ? ", own row" : ""}`;
+}

@@ -1,0 +1,196 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { Link } from "react-router";
+import { api, Refused } from "../../api/client";
+import type { ImportReport } from "../../api/types";
+import { rounded } from "../../parts/numbers";
+import { useSettings } from "../../parts/settings";
+import { Failed, Loading, Sentence } from "../../parts/States";
+
+const TABLES: [string, string][] = [
+  ["resistance", "Resistance"],
+  ["fluids", "Fluids"],
+  ["materials", "Materials"],
+  ["base-life", "Base lives"],
+];
+
+/** Every fluid and material the library knows, and the tables in and out. */
+export default function Materials() {
+  const library = useQuery({ queryKey: ["materials"], queryFn: api.materials });
+  const [wanted, setWanted] = useState("");
+  if (library.error && !library.data) return <Failed error={library.error} what="the materials" />;
+  if (!library.data) return <Loading what="the materials" />;
+  const { fluids, materials, rows, ownRows } = library.data;
+  const most = Math.max(...fluids.map((f) => f.materials));
+  const words = wanted.trim().toLowerCase();
+  const found = fluids.filter((f) => [f.name, f.code, ...f.aliases].some((w) => w.toLowerCase().includes(words)));
+  return (
+    <main className="px-5 pt-3 pb-10">
+      <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
+        <div>
+          <h1 className="text-[31px] leading-9 font-[680]">Materials and fluids</h1>
+          <p className="max-w-[640px] text-[15px] leading-[19px] text-soft">
+            {fluids.length} fluids, {materials.length} materials, {rounded(rows)} rows, {rounded(ownRows)} of them this
+            shop's own. Shipped rows are starting values of general knowledge: check with the maker of the part. No row
+            is unknown, never a guess.
+          </p>
+        </div>
+        <Link className="under" to="/library">
+          Assembly sheets
+        </Link>
+      </div>
+      <div className="grid grid-cols-[minmax(0,1fr)_360px] gap-x-10 max-[1000px]:grid-cols-1">
+        <section aria-label="Fluids">
+          <label className="flex items-center gap-3 pt-3 pb-2 text-[15px]">
+            <span className="head">Fluids</span>
+            <input
+              className="field w-full max-w-[340px]"
+              placeholder="Name, formula or another word for it"
+              value={wanted}
+              onChange={(e) => setWanted(e.target.value)}
+            />
+          </label>
+          <ul className="grid grid-cols-2 gap-x-8 border-t border-ink max-[760px]:grid-cols-1">
+            {found.map((f) => (
+              <li key={f.code} className="border-b border-line2">
+                <Link
+                  to={`/library/materials/${f.code}`}
+                  className="flex min-h-12 items-center justify-between gap-3 hover:bg-card"
+                >
+                  <span className="min-w-0">
+                    <b className="block truncate text-[16px] font-[640]">{f.name}</b>
+                    <span className="block truncate text-[13px] text-muted">{f.aliases.join(", ")}</span>
+                  </span>
+                  {f.materials < most && (
+                    <span className="text-[13px] whitespace-nowrap text-soft">{most - f.materials} not known</span>
+                  )}
+                </Link>
+              </li>
+            ))}
+          </ul>
+          {found.length === 0 && (
+            <p className="py-4 text-[16px] text-soft">
+              No fluid is called that. A shop's own fluid comes in with the table of fluids.
+            </p>
+          )}
+        </section>
+        <section aria-label="Tables in and out" className="pt-3">
+          <h2 className="head pb-2">Tables in and out</h2>
+          <ul className="border-t border-ink">
+            {TABLES.map(([table, name]) => (
+              <Table key={table} table={table} name={name} />
+            ))}
+          </ul>
+          <p className="pt-2 text-[13.5px] leading-[17px] text-muted">
+            CSV with the headings of the table that goes out. What comes in stands over the shipped rows, all of it or
+            nothing; both stay to be seen.
+          </p>
+        </section>
+      </div>
+    </main>
+  );
+}
+
+/** One table: out whole or only what is the shop's own; in by way of a look at what it would do. */
+function Table({ table, name }: { table: string; name: string }) {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const [held, setHeld] = useState("");
+  const look = useMutation({
+    mutationFn: (csv: string) => api.bringTable(table, csv, who, true),
+    onMutate: (csv) => setHeld(csv),
+  });
+  const bring = useMutation({
+    mutationFn: () => api.bringTable(table, held, who, false),
+    onSuccess: async () => {
+      look.reset();
+      await cache.invalidateQueries();
+    },
+  });
+  const error = look.error ?? bring.error;
+  return (
+    <li className="border-b border-line2 py-1.5">
+      <div className="flex flex-wrap items-center gap-x-4 text-[15px]">
+        <b className="w-[92px] font-[640]">{name}</b>
+        <a className="under" href={api.tableUrl(table, false)} download={`${table}.csv`}>
+          all out
+        </a>
+        <a className="under" href={api.tableUrl(table, true)} download={`own-${table}.csv`}>
+          own out
+        </a>
+        <button
+          type="button"
+          className="press ml-auto px-3"
+          disabled={!who}
+          title={who ? "" : "Say who you are first, top right"}
+          onClick={() => file.current?.click()}
+        >
+          Bring in
+        </button>
+        <input
+          ref={file}
+          type="file"
+          accept=".csv,text/csv"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label={`${name} as CSV`}
+          onChange={async (e) => {
+            const chosen = e.target.files?.[0];
+            e.target.value = "";
+            bring.reset();
+            if (chosen) look.mutate(await chosen.text());
+          }}
+        />
+      </div>
+      {error && <Faults error={error} />}
+      {look.data && !look.error && (
+        <div className="flex items-center gap-3 py-1">
+          <p role="status" className="flex-1 text-[14.5px]">
+            Would bring {report(look.data)}.
+          </p>
+          <button
+            type="button"
+            className="press call"
+            disabled={bring.isPending || look.data.added + look.data.replaced === 0}
+            onClick={() => bring.mutate()}
+          >
+            Take it in
+          </button>
+        </div>
+      )}
+      {bring.data && !bring.error && (
+        <p role="status" className="text-[14.5px]">
+          Taken in: {report(bring.data)}.
+        </p>
+      )}
+    </li>
+  );
+}
+
+function report(r: ImportReport): string {
+  return `${r.added} new, ${r.replaced} over others, ${r.unchanged} as they are`;
+}
+
+const MOST_FAULTS = 12;
+
+function Faults({ error }: { error: Error }) {
+  const faults = error instanceof Refused ? error.faults : [];
+  if (faults.length === 0) return <Sentence>{error.message}</Sentence>;
+  return (
+    <div>
+      <Sentence>
+        Nothing was taken in: {faults.length} fault{faults.length === 1 ? "" : "s"}.
+      </Sentence>
+      <ul className="text-[14px] leading-[18px]">
+        {faults.slice(0, MOST_FAULTS).map((f) => (
+          <li key={`${f.line ?? 0} ${f.message}`}>
+            {(f.line ?? 0) > 0 && <b className="m font-semibold">line {f.line} </b>}
+            {f.message}
+          </li>
+        ))}
+        {faults.length > MOST_FAULTS && <li>and {faults.length - MOST_FAULTS} more</li>}
+      </ul>
+    </div>
+  );
+}

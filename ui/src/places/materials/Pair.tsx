@@ -1,0 +1,407 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useParams } from "react-router";
+import { api, Refused } from "../../api/client";
+import type { FindingRequest, OwnResistance, PairView } from "../../api/types";
+import { Failure } from "../../drawing/eventMarks";
+import { Choice } from "../../parts/Choice";
+import { Mark, type State } from "../../parts/Mark";
+import { rounded } from "../../parts/numbers";
+import { useSettings } from "../../parts/settings";
+import { Failed, Loading, Sentence } from "../../parts/States";
+import { typedNumber } from "../../parts/typedNumber";
+import { band, BandBar } from "./BandBar";
+
+/** A material in a fluid: the rows, what was seen here, where they disagree, and the shop's own word. */
+export default function Pair() {
+  const { fluid = "", material = "" } = useParams();
+  const pair = useQuery({ queryKey: ["pair", fluid, material], queryFn: () => api.pair(fluid, material) });
+  if (pair.error) return <Failed error={pair.error} what="this pair" />;
+  if (!pair.data) return <Loading what="the pair" />;
+  return <Of pair={pair.data} />;
+}
+
+function Of({ pair: p }: { pair: PairView }) {
+  const first = p.rows[0];
+  const [row, setRow] = useState<OwnResistance>({
+    fluid: p.fluid,
+    material: p.material,
+    fromPct: first?.fromPct ?? 0,
+    toPct: first?.toPct ?? 100,
+    fullC: first?.fullC ?? null,
+    limitedC: first?.limitedC ?? null,
+    effect: first?.effect ?? "",
+    note: "",
+  });
+  return (
+    <main className="px-5 pt-3 pb-10">
+      <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
+        <div>
+          <h1 className="text-[31px] leading-9 font-[680]">
+            {p.material} in {p.fluidName.charAt(0).toLowerCase() + p.fluidName.slice(1)}
+          </h1>
+          <p className="text-[15px] text-soft">{p.materialName}</p>
+        </div>
+        <Link className="under" to={`/library/materials/${p.fluid}`}>
+          {p.fluidName} with everything else
+        </Link>
+      </div>
+      {p.contradictions.map((c) => (
+        <div
+          key={c.sentence}
+          role="alert"
+          className="flex flex-wrap items-center gap-4 border-b border-ink bg-wash px-4 py-2.5"
+        >
+          <Mark state="watch" size={22} />
+          <p className="flex-1 text-[17px] leading-[22px] font-[640]">{c.sentence}</p>
+          <button type="button" className="press call" onClick={() => setRow(c.suggestion)}>
+            Write it as an own row
+          </button>
+        </div>
+      ))}
+      <div className="grid grid-cols-2 gap-x-10 max-[1000px]:grid-cols-1">
+        <div>
+          <Rows pair={p} />
+          <Own key={JSON.stringify(row)} row={row} />
+          <History pair={p} />
+        </div>
+        <Evidence pair={p} />
+      </div>
+    </main>
+  );
+}
+
+function Rows({ pair: p }: { pair: PairView }) {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const end = useMutation({
+    mutationFn: (key: string) => api.endOwn("resistance", key, who),
+    onSuccess: () => cache.invalidateQueries(),
+  });
+  return (
+    <section aria-label="Rows">
+      <h2 className="head border-b border-ink pt-3 pb-1">What the library says</h2>
+      {p.rows.length === 0 && (
+        <p className="py-3 text-[16px] leading-[21px]">
+          Nothing: this pair is unknown. It is never taken for good, nor averaged away.
+        </p>
+      )}
+      <ul>
+        {p.rows.map((r) => (
+          <li key={`${r.fromPct} ${r.own}`} className="border-b border-line2 py-1.5">
+            <div className="flex items-center gap-3">
+              <span className="w-[92px] text-[14px] font-[640] whitespace-nowrap">{band(r)}</span>
+              <BandBar row={r} />
+              <span className="text-[14px]">{r.effect}</span>
+              {r.own && (
+                <button
+                  type="button"
+                  className="press ml-auto px-3"
+                  disabled={!who || end.isPending}
+                  onClick={() => end.mutate([p.fluid, r.fromPct, r.toPct, p.material].join(","))}
+                >
+                  End it
+                </button>
+              )}
+            </div>
+            <p className="text-[13px] leading-[17px] text-muted">
+              {r.own ? "This shop's own row" : r.source}, {r.basis}, {r.date}
+              {r.under && ". An own row stands over it"}
+              {r.note && `. ${r.note}`}
+            </p>
+          </li>
+        ))}
+      </ul>
+      {end.error && <Sentence>{end.error.message}</Sentence>}
+    </section>
+  );
+}
+
+const EFFECTS = [
+  "swells",
+  "softens",
+  "cracks",
+  "hardens",
+  "dissolves",
+  "stress-cracks",
+  "leaches",
+  "pits",
+  "oxidises",
+  "hydrolyses",
+];
+
+/** A row of the shop's own, which counts before every shipped one of its band. */
+function Own({ row }: { row: OwnResistance }) {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const [typed, setTyped] = useState({
+    from: String(row.fromPct),
+    to: String(row.toPct),
+    full: row.fullC === null ? "" : String(row.fullC),
+    limited: row.limitedC === null ? "" : String(row.limitedC),
+    effect: row.effect,
+    note: row.note,
+  });
+  const read = {
+    from: typedNumber(typed.from),
+    to: typedNumber(typed.to),
+    full: typedNumber(typed.full),
+    limited: typedNumber(typed.limited),
+  };
+  const sound = Object.values(read).every((v) => v !== undefined) && read.from !== null && read.to !== null;
+  const write = useMutation({
+    mutationFn: () =>
+      api.writeOwn(
+        {
+          fluid: row.fluid,
+          material: row.material,
+          fromPct: read.from ?? 0,
+          toPct: read.to ?? 0,
+          fullC: read.full ?? null,
+          limitedC: read.limited ?? null,
+          effect: typed.effect,
+          note: typed.note,
+        },
+        who,
+      ),
+    onSuccess: () => cache.invalidateQueries(),
+  });
+  const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
+  return (
+    <form
+      className="pt-4"
+      aria-label="An own row"
+      onSubmit={(e) => {
+        e.preventDefault();
+        write.mutate();
+      }}
+    >
+      <h2 className="head border-b border-ink pb-1">This shop's own word</h2>
+      <div className="grid grid-cols-4 gap-2.5 pt-2">
+        <Typed name="From, %" value={typed.from} set={(from) => set({ from })} />
+        <Typed name="To, %" value={typed.to} set={(to) => set({ to })} />
+        <Typed name="Full to, °C" value={typed.full} set={(full) => set({ full })} />
+        <Typed name="Limited to, °C" value={typed.limited} set={(limited) => set({ limited })} />
+      </div>
+      <p className="pt-1 text-[13px] leading-[16px] text-muted">
+        Leave the limits empty where it is never fit. Life halves for each 10 K between the two.
+      </p>
+      <div className="flex items-center gap-2 text-[15px]">
+        The fluid
+        <Choice
+          label="What the fluid does to it"
+          value={typed.effect}
+          all="does nothing known"
+          of={EFFECTS}
+          say={(e) => `${e} it`}
+          onChange={(effect) => set({ effect })}
+        />
+      </div>
+      <label className="block text-[13.5px] text-muted">
+        Why
+        <input
+          className="field mt-1 block w-full text-ink"
+          value={typed.note}
+          maxLength={400}
+          onChange={(e) => set({ note: e.target.value })}
+        />
+      </label>
+      {write.error instanceof Refused && write.error.faults.length > 0
+        ? write.error.faults.map((f) => <Sentence key={f.message}>{f.message}</Sentence>)
+        : write.error && <Sentence>{write.error.message}</Sentence>}
+      <button type="submit" className="press call mt-2.5" disabled={!who || !sound || write.isPending}>
+        {who ? "Write the row" : "Say who you are to write it"}
+      </button>
+    </form>
+  );
+}
+
+function Typed({ name, value, set }: { name: string; value: string; set: (value: string) => void }) {
+  const bad = typedNumber(value) === undefined;
+  return (
+    <label className="text-[13.5px] text-muted">
+      {name}
+      <input
+        className="m field mt-1 block w-full text-right text-ink"
+        inputMode="decimal"
+        value={value}
+        aria-invalid={bad}
+        onChange={(e) => set(e.target.value)}
+      />
+    </label>
+  );
+}
+
+function History({ pair: p }: { pair: PairView }) {
+  if (p.history.length === 0) return null;
+  return (
+    <section aria-label="Changes" className="pt-4">
+      <h2 className="head border-b border-ink pb-1">What was changed</h2>
+      <ul>
+        {p.history.map((h) => (
+          <li key={`${h.writtenOn} ${h.line}`} className="border-b border-line2 py-1.5 text-[14px] leading-[18px]">
+            <span className="m block text-[12.5px] break-all">{h.line}</span>
+            <span className="text-muted">
+              {h.writtenBy}, {h.writtenOn}
+              {h.endedBy !== null && `; ended by ${h.endedBy}, ${h.endedOn ?? ""}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const SEEN: Record<string, [State, (v: number) => string]> = {
+  hardness: ["watch", (v) => `${v > 0 ? "+" : ""}${rounded(v, 1)} Shore A`],
+  swell: ["watch", (v) => `${rounded(v, 1)} % swell`],
+  attacked: ["renew", () => "attacked"],
+  sound: ["sound", () => "came out sound"],
+};
+
+/** What this shop saw of the pair: readings at inspection, runs, and what somebody typed. */
+function Evidence({ pair: p }: { pair: PairView }) {
+  return (
+    <section aria-label="What was seen here">
+      <h2 className="head border-b border-ink pt-3 pb-1">What was seen here</h2>
+      {p.seen.length + p.runs.length === 0 && (
+        <p className="py-3 text-[16px] text-soft">Nothing yet: no reading, no run of this material in this fluid.</p>
+      )}
+      <ul>
+        {p.runs.map((r) => (
+          <li key={r.pump} className="flex min-h-11 items-center gap-4 border-b border-line2 text-[15px]">
+            <Link className="w-[72px] font-[700] underline" to={`/pumps/${r.pump}`}>
+              {r.pump}
+            </Link>
+            <svg width={Math.min(30, r.failed.length) * 9 + 2} height="18" aria-hidden>
+              {r.failed
+                .slice(-30)
+                .map((failed, i) =>
+                  failed ? (
+                    <Failure key={i} x={i * 9 + 5} y={9} h={8} />
+                  ) : (
+                    <rect key={i} x={i * 9 + 2.5} y={1.5} width={4} height={15} fill="none" stroke="var(--ink)" />
+                  ),
+                )}
+            </svg>
+            <span>
+              {r.failed.length} run{r.failed.length === 1 ? "" : "s"}, {r.failed.filter(Boolean).length} failed, longest{" "}
+              {rounded(r.longestHours)} h
+            </span>
+          </li>
+        ))}
+        {p.seen
+          .filter((s) => s.from !== "run")
+          .map((s, i) => {
+            const [state, say] = SEEN[s.kind] ?? ["unknown", () => s.kind];
+            return (
+              <li key={i} className="flex items-start gap-3 border-b border-line2 py-1.5 text-[15px] leading-[19px]">
+                <span className="pt-0.5">
+                  <Mark state={state} size={15} />
+                </span>
+                <span className="flex-1">
+                  <b className="font-[660]">{say(s.reading)}</b> at {rounded(s.temperatureC, 1)} °C,{" "}
+                  {rounded(s.concentrationPct, 1)} %{s.pump && `, ${s.pump}`}
+                  <span className="block text-[13px] text-muted">
+                    {[s.day, s.who, s.from === "typed" ? "" : s.from, s.note].filter(Boolean).join(", ")}
+                  </span>
+                </span>
+              </li>
+            );
+          })}
+      </ul>
+      <Find pair={p} />
+    </section>
+  );
+}
+
+const KINDS: Record<string, string> = {
+  hardness: "hardness changed by, Shore A",
+  swell: "volume swelled by, %",
+  attacked: "it was attacked",
+  sound: "it came out sound",
+};
+
+function Find({ pair: p }: { pair: PairView }) {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const [kind, setKind] = useState("hardness");
+  const [typed, setTyped] = useState({ reading: "", pct: String(p.rows[0]?.toPct ?? 100), at: "", pump: "", note: "" });
+  const measured = kind === "hardness" || kind === "swell";
+  const read = { reading: typedNumber(typed.reading), pct: typedNumber(typed.pct), at: typedNumber(typed.at) };
+  const find = useMutation({
+    mutationFn: () =>
+      api.find({
+        fluid: p.fluid,
+        material: p.material,
+        kind,
+        ...(typeof read.pct === "number" ? { concentrationPct: read.pct } : {}),
+        ...(typeof read.at === "number" ? { temperatureC: read.at } : {}),
+        ...(measured && typeof read.reading === "number" ? { reading: read.reading } : {}),
+        pump: typed.pump.trim().toUpperCase(),
+        note: typed.note,
+        who,
+      } as FindingRequest),
+    onSuccess: async () => {
+      setTyped({ ...typed, reading: "", note: "" });
+      await cache.invalidateQueries();
+    },
+  });
+  const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
+  const unreadable = [typed.reading, typed.pct, typed.at].find((t) => typedNumber(t) === undefined);
+  return (
+    <form
+      className="pt-3"
+      aria-label="Something seen"
+      onSubmit={(e) => {
+        e.preventDefault();
+        find.mutate();
+      }}
+    >
+      <div className="flex items-center gap-2 text-[15px]">
+        Seen:
+        <Choice
+          label="What was seen"
+          value={kind}
+          all={KINDS["hardness"] ?? ""}
+          of={Object.keys(KINDS)}
+          say={(k) => KINDS[k] ?? k}
+          onChange={(k) => setKind(k || "hardness")}
+        />
+      </div>
+      <div className="grid grid-cols-4 gap-2.5">
+        {measured && <Typed name="Reading" value={typed.reading} set={(reading) => set({ reading })} />}
+        <Typed name="At, °C" value={typed.at} set={(at) => set({ at })} />
+        <Typed name="Strength, %" value={typed.pct} set={(pct) => set({ pct })} />
+        <label className="text-[13.5px] text-muted">
+          Pump
+          <input
+            className="field mt-1 block w-full text-ink"
+            value={typed.pump}
+            onChange={(e) => set({ pump: e.target.value })}
+          />
+        </label>
+      </div>
+      <label className="mt-1 block text-[13.5px] text-muted">
+        In words
+        <input
+          className="field mt-1 block w-full text-ink"
+          value={typed.note}
+          maxLength={2000}
+          onChange={(e) => set({ note: e.target.value })}
+        />
+      </label>
+      {unreadable !== undefined && <Sentence>"{unreadable}" is not a number.</Sentence>}
+      {find.error instanceof Refused && find.error.faults.length > 0
+        ? find.error.faults.map((f) => <Sentence key={f.path + f.message}>{f.message}</Sentence>)
+        : find.error && <Sentence>{find.error.message}</Sentence>}
+      <button
+        type="submit"
+        className="press mt-2.5"
+        disabled={!who || find.isPending || unreadable !== undefined || typed.at === ""}
+      >
+        {who ? "Write it down" : "Say who you are to write it down"}
+      </button>
+    </form>
+  );
+}

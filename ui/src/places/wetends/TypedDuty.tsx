@@ -1,0 +1,92 @@
+import { useQuery } from "@tanstack/react-query";
+import { api } from "../../api/client";
+import type { ChoiceQuestion, DutyForm } from "../../api/types";
+import { Choice } from "../../parts/Choice";
+import { Failed, Loading } from "../../parts/States";
+import { useDraft } from "../../parts/useDraft";
+import { FAMILIES } from "../library/families";
+import { Chooser } from "./Chooser";
+import { Kits } from "./Kits";
+import { useChoice } from "./useChoice";
+
+const WATER: DutyForm = {
+  title: null,
+  exposures: [
+    {
+      fluid: "water",
+      name: "Water",
+      concentrationPct: 100,
+      usualC: 20,
+      temperatureC: 20,
+      share: 1,
+      kind: "process",
+      note: null,
+    },
+  ],
+  abrasion: "none",
+  suctionLiftM: 0,
+  solidsPct: null,
+  solidsMohs: null,
+  solidsMm: null,
+  pressureBar: null,
+  viscosityMpas: null,
+  densityKgM3: null,
+  ambientC: null,
+  food: null,
+  zone: null,
+  runsDry: null,
+  stopCost: 300,
+};
+
+const FIRST: ChoiceQuestion = { family: "air-diaphragm", body: "PP", duty: WATER };
+
+/** A duty that belongs to no pump here: typed in, kept on this device. */
+export default function TypedDuty() {
+  const [kept, keep] = useDraft("typed-duty");
+  const question = kept ? (JSON.parse(kept) as ChoiceQuestion) : FIRST;
+  const set = (change: Partial<ChoiceQuestion>) => keep(JSON.stringify({ ...question, ...change }));
+  const sheets = useQuery({ queryKey: ["sheets"], queryFn: api.sheets });
+  const library = useQuery({ queryKey: ["materials"], queryFn: api.materials });
+  const choice = useChoice(question);
+  if (choice.error && !choice.data) return <Failed error={choice.error} what="the wet ends" />;
+  if (!choice.data || !sheets.data || !library.data) return <Loading what="the library" />;
+  const named = new Map(sheets.data.map((s) => [s.id, s.title]));
+  const bodies = library.data.materials.filter((m) => m.roles.includes("body")).map((m) => m.code);
+  const kinds = [...Object.keys(FAMILIES), ...named.keys()];
+  return (
+    <Chooser
+      chooser={choice.data}
+      question={question}
+      duty={question.duty ?? WATER}
+      onDuty={(duty) => set({ duty })}
+      error={choice.isError ? choice.error : null}
+      title={
+        <>
+          <h1 className="text-[31px] leading-9 font-[680]">A duty typed in</h1>
+          <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-1 text-[15px]">
+            For
+            <Choice
+              label="Construction"
+              value={question.sheet ?? question.family ?? ""}
+              all="choose"
+              of={kinds}
+              say={(k) => named.get(k) ?? FAMILIES[k] ?? k}
+              then=","
+              onChange={(k) => k && set(k in FAMILIES ? { family: k, sheet: "" } : { sheet: k, family: "" })}
+            />
+            body
+            <Choice
+              label="Body"
+              value={question.body ?? ""}
+              all="not known"
+              of={bodies}
+              onChange={(body) => set({ body })}
+            />
+          </div>
+        </>
+      }
+      trial={null}
+      kits={(beside) => <Kits chooser={choice.data} beside={beside} />}
+    />
+  );
+}
