@@ -73,12 +73,23 @@ function Now({ pump: p }: { pump: PumpView }) {
         {s.strokes > 0 && <Figure name="Strokes" value={(s.strokes / 1e6).toFixed(1)} unit="million" />}
         <Figure name="Interval" value={rounded(s.intervalHours)} unit="h" />
       </dl>
+      <Milder tag={s.tag} />
       <ToTheBench tag={s.tag} hasSheet={s.hasSheet} rebuild={s.rebuild} reason={due} />
       <Link className="press mt-2 flex items-center justify-center" to={`/wet-ends/${s.tag}`}>
         Wet ends for this duty
       </Link>
     </>
   );
+}
+
+/** What a duty that got milder allows, said without being asked. */
+function Milder({ tag }: { tag: string }) {
+  const choice = useQuery({ queryKey: ["wet-ends", tag], queryFn: () => api.wetEnds(tag) });
+  return choice.data?.offer ? (
+    <p className="mt-3 border-l-[5px] border-accent bg-wash px-3 py-2 text-[15px] leading-[19px] font-[620]">
+      {choice.data.offer}
+    </p>
+  ) : null;
 }
 
 function Figure({ name, value, unit }: { name: string; value: string; unit: string }) {

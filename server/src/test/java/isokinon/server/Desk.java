@@ -62,6 +62,15 @@ public class Desk {
         path);
   }
 
+  /** Puts JSON text in the place of what is there. */
+  public Reply put(String path, String json) {
+    return send(
+        HttpRequest.newBuilder()
+            .header("content-type", "application/json")
+            .PUT(HttpRequest.BodyPublishers.ofString(json)),
+        path);
+  }
+
   /** Sends bytes of a kind. */
   public Reply post(String path, byte[] bytes, String kind) {
     return send(

@@ -136,6 +136,11 @@ public record Duty(
           Optional.of(value), viscosityMpas, densityKgM3, solidsMm, ambientC, food, zone, runsDry);
     }
 
+    Conditions withViscosityMpas(double value) {
+      return new Conditions(
+          pressureBar, Optional.of(value), densityKgM3, solidsMm, ambientC, food, zone, runsDry);
+    }
+
     Conditions withDensityKgM3(double value) {
       return new Conditions(
           pressureBar, viscosityMpas, Optional.of(value), solidsMm, ambientC, food, zone, runsDry);

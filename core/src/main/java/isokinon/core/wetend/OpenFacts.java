@@ -102,6 +102,16 @@ public final class OpenFacts {
           new Trial(
               "solidsMm", "How large are the solids?", "With solids of 5 mm", c.withSolidsMm(5.0)));
     }
+    if (c.viscosityMpas().isEmpty()) {
+      for (double mpas : new double[] {5, 3000}) {
+        trials.add(
+            new Trial(
+                "viscosityMpas",
+                "How thick is it?",
+                Say.of("At %s mPa·s", Say.number(mpas)),
+                c.withViscosityMpas(mpas)));
+      }
+    }
     boolean dense =
         duty.exposures().stream()
             .allMatch(e -> library.fluid(e.fluid()).flatMap(Fluid::densityKgM3).isPresent());

@@ -147,4 +147,52 @@ class MaterialLibraryTest {
               }
             });
   }
+
+  @ParameterizedTest
+  @CsvSource({"5, 20, 45", "15, 20, 45", "18, 20, 80", "60, 20, 30"})
+  void anOwnRowCountsBeforeEveryShippedOneOfItsBand(double pct, double t, double limited)
+      throws Exception {
+    MaterialLibrary library =
+        LibraryReader.read(
+            name -> new StringReader(TABLES.get(name)),
+            Map.of(
+                "resistance",
+                "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n"
+                    + "acid,0,15,NBR,40,45,swells,seen here,this shop,2026-02-01,\n"));
+    assertThat(library.resistance("acid", pct, "NBR", t))
+        .flatMap(Resistance::limitedC)
+        .contains(limited);
+    assertThat(library.rows("acid", "NBR")).hasSize(3);
+  }
+
+  @Test
+  void faultsOfOwnTablesTellTheLineOfTheFile() {
+    String own =
+        "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n"
+            + "acid,0,15,NBR,40,45,swells,seen here,this shop,2026-02-01,\"a note\nof two lines\"\n"
+            + "acid,16,15,NBR,40,45,swells,seen here,this shop,2026-02-01,\n"
+            + "acid,0,15,NBR,40,45,melts,seen here,this shop,soon,\n"
+            + "acid,0,15,NBR,40,45,swells,seen here,this shop,2026-02-01,\n"
+            + "acid,1,2,NBR\n";
+    assertThatThrownBy(
+            () ->
+                LibraryReader.read(
+                    name -> new StringReader(TABLES.get(name)), Map.of("resistance", own)))
+        .isInstanceOfSatisfying(
+            LibraryRefused.class,
+            e ->
+                assertThat(e.faults())
+                    .extracting(f -> f.line() + " " + f.message())
+                    .satisfiesExactly(
+                        f -> assertThat(f).startsWith("4 to_pct is under"),
+                        f -> assertThat(f).startsWith("5 effect \"melts\""),
+                        f -> assertThat(f).startsWith("6 acid, 0, 15, NBR stands here twice"),
+                        f -> assertThat(f).startsWith("7 4 fields where")));
+  }
+
+  @Test
+  void aTableWithoutItsColumnsIsRefused() {
+    assertThatThrownBy(() -> read(changed("fluids", "flash_c,", "")))
+        .hasMessageContaining("columns missing: flash_c");
+  }
 }

@@ -30,10 +30,15 @@ import org.springframework.stereotype.Component;
 @Component
 class StepViewer {
 
-  private final Crib crib;
+  /** Where parts are put together. */
+  private static final double ROOM_C = 20;
 
-  StepViewer(Crib crib) {
+  private final Crib crib;
+  private final ShopLibrary library;
+
+  StepViewer(Crib crib, ShopLibrary library) {
     this.crib = crib;
+    this.library = library;
   }
 
   Optional<StepView> current(Rebuild rebuild) {
@@ -79,11 +84,7 @@ class StepViewer {
                             + ", "
                             + Records.part(rebuild.sheet(), a.to()).toLowerCase(Locale.ROOT))
                 .toList(),
-        how.cautions().stream()
-            .filter(c -> c.when().shown(stripping))
-            .filter(c -> c.holdsFor(stripping ? rebuild.fitted().material() : rebuild.goesIn()))
-            .map(Handling.Caution::say)
-            .toList(),
+        cautions(rebuild, how, stripping),
         stripping
             ? List.of()
             : parts.stream().map(Part::facing).filter(f -> !f.isEmpty()).distinct().toList(),
@@ -96,6 +97,47 @@ class StepViewer {
         places,
         how.power(),
         step.map(Step::learnedJobs).orElse(0));
+  }
+
+  private List<String> cautions(Rebuild rebuild, Handling how, boolean stripping) {
+    List<String> said = new ArrayList<>();
+    if (!stripping) {
+      how.apply().forEach(a -> lubricantRefused(rebuild, a).ifPresent(said::add));
+    }
+    how.cautions().stream()
+        .filter(c -> c.when().shown(stripping))
+        .filter(c -> c.holdsFor(stripping ? rebuild.fitted().material() : rebuild.goesIn()))
+        .map(Handling.Caution::say)
+        .forEach(said::add);
+    return said;
+  }
+
+  /** A lubricant is a fluid too: one that attacks the part it is put on is refused. */
+  private Optional<String> lubricantRefused(Rebuild rebuild, Handling.Apply apply) {
+    Optional<Part> part = rebuild.sheet().part(apply.to());
+    Optional<String> material =
+        part.flatMap(Part::role)
+            .flatMap(
+                role ->
+                    role.equals(rebuild.fitted().role())
+                        ? Optional.of(rebuild.goesIn())
+                        : rebuild.material(role));
+    return library
+        .materials()
+        .fluid(apply.what())
+        .flatMap(
+            f ->
+                material
+                    .flatMap(m -> library.materials().resistance(f.code(), 100, m, ROOM_C))
+                    .filter(r -> r.factorAt(ROOM_C) == 0)
+                    .map(
+                        r ->
+                            f.name()
+                                + " "
+                                + (r.effect().isEmpty() ? "attacks" : r.effect())
+                                + " "
+                                + r.material()
+                                + ": keep it off this part, take another lubricant."));
   }
 
   /** Parts of a press-up, in their order along the axis. */

@@ -1,6 +1,7 @@
 package isokinon.server.http;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.server.Desk;
@@ -237,6 +238,42 @@ class ComputeApiTest {
                 + " \"concentrationPct\": 5, \"temperatureC\": 20, \"share\": 1}]}");
     assertThat(reply.body().path("errors")).hasSize(3);
     assertThat(reply.fault("materials[0]")).contains("unobtainium");
+  }
+
+  // ---- progressing cavity ---------------------------------------------------------------------
+
+  @Test
+  void tellsHowARotorSitsAtTemperature() {
+    JsonNode fit =
+        answer(
+            "cavity/fit",
+            """
+            {"boreRadiusMm": 14.85, "tubeRadiusMm": 26.0, "elastomerAlphaPerK": 1.6e-4, "deltaK": 40,
+             "swell": 0.03, "rotorDiameterMm": 30.0, "rotorAlphaPerK": 1.2e-5}
+            """);
+    assertThat(fit.path("interferenceMm").asDouble()).isCloseTo(1.8825, within(5e-5));
+    assertThat(fit.path("rotorDiameterMm").asDouble() - fit.path("boreDiameterMm").asDouble())
+        .isCloseTo(fit.path("interferenceMm").asDouble(), within(1e-12));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "30|26|tubeRadiusMm|must be over",
+        "-1|26|boreRadiusMm|must be",
+        "14.85|null|tubeRadiusMm|must be given",
+      })
+  void aFitThatCannotBeIsRefused(String bore, String tube, String path, String words) {
+    refused(
+        "cavity/fit",
+        """
+        {"boreRadiusMm": %s, "tubeRadiusMm": %s, "elastomerAlphaPerK": 1.6e-4, "deltaK": 40,
+         "swell": 0, "rotorDiameterMm": 30.0, "rotorAlphaPerK": 1.2e-5}
+        """
+            .formatted(bore, tube),
+        path,
+        words);
   }
 
   // ---- shelf life, and the frame around all -----------------------------------------------------

@@ -1,0 +1,193 @@
+package isokinon.core.wetend;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isokinon.core.material.Material;
+import isokinon.core.material.MaterialLibrary;
+import isokinon.core.material.ShippedLibrary;
+import isokinon.core.wetend.Duty.Abrasion;
+import isokinon.core.wetend.Duty.Conditions;
+import isokinon.core.wetend.Duty.Exposure;
+import isokinon.core.wetend.Duty.Zone;
+import isokinon.core.wetend.Rating.Verdict;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Parts in their roles, and wet ends as wholes. */
+class WholeWetEndTest {
+
+  private static final MaterialLibrary LIBRARY = ShippedLibrary.read();
+  private static final WetEndRater RATER = new WetEndRater(LIBRARY);
+  private static final Exposure WATER = new Exposure("water", 100, 20, 1);
+
+  private static Duty duty(Conditions c, Exposure... exposures) {
+    return new Duty(List.of(exposures), Abrasion.NONE, 0, c);
+  }
+
+  private static Duty duty(Exposure... exposures) {
+    return duty(Conditions.UNKNOWN, exposures);
+  }
+
+  private static Rating rate(Duty duty, String material, String role) {
+    return RATER.rate(duty, material(material), role);
+  }
+
+  private static Material material(String code) {
+    return LIBRARY.material(code).orElseThrow();
+  }
+
+  private static WholeRating whole(Duty duty, String... roleAndMaterial) {
+    Map<String, Material> parts = new LinkedHashMap<>();
+    for (int i = 0; i < roleAndMaterial.length; i += 2) {
+      parts.put(roleAndMaterial[i], material(roleAndMaterial[i + 1]));
+    }
+    return RATER.whole(duty, parts);
+  }
+
+  @Test
+  void aWetEndIsAsGoodAsItsWeakestPartWhichIsNamed() {
+    WholeRating rating =
+        whole(
+            duty(new Exposure("caustic-soda", 2, 75, 1)),
+            "diaphragm",
+            "EPDM",
+            "ball",
+            "EPDM",
+            "seat",
+            "PVDF",
+            "body",
+            "PP");
+    assertThat(rating.verdict()).isEqualTo(Verdict.UNSUITED);
+    assertThat(rating.weakest()).isEqualTo("seat");
+    assertThat(rating.because()).contains("Caustic soda").contains("stress-cracks");
+  }
+
+  @Property
+  void noPartMakesAWholeBetter(@ForAll @DoubleRange(min = 5, max = 90) double t) {
+    Duty duty = duty(new Exposure("sodium-hypochlorite", 5, t, 1));
+    Verdict without = whole(duty, "diaphragm", "CSM", "body", "PP").verdict();
+    for (String ball : List.of("NBR", "PTFE", "FKM", "EPDM")) {
+      assertThat(whole(duty, "diaphragm", "CSM", "body", "PP", "ball", ball).verdict())
+          .isGreaterThanOrEqualTo(without);
+    }
+  }
+
+  @Test
+  void theHighestTemperatureJudgesAndTheUsualOneCountsTheLife() {
+    Duty usuallyCool = duty(new Exposure("water", 100, 40, 75, 1));
+    Duty alwaysHot = duty(new Exposure("water", 100, 75, 1));
+    Rating cool = rate(usuallyCool, "NBR", "diaphragm");
+    Rating hot = rate(alwaysHot, "NBR", "diaphragm");
+    assertThat(cool.verdict()).isEqualTo(hot.verdict()).isEqualTo(Verdict.LIMITED);
+    assertThat(cool.factor()).contains(1.0);
+    assertThat(hot.factor().orElseThrow()).isLessThan(1);
+  }
+
+  @Test
+  void aLightBallFloatsInADenseFluid() {
+    Duty acid = duty(new Exposure("sulphuric-acid", 30, 30, 1));
+    assertThat(rate(acid, "TPV", "ball").verdict()).isEqualTo(Verdict.UNSUITED);
+    assertThat(rate(acid, "TPV", "ball").limitedBy().orElseThrow().reason()).contains("floats");
+    assertThat(rate(acid, "PTFE", "ball").verdict()).isEqualTo(Verdict.SUITED);
+    assertThat(rate(acid, "TPV", "diaphragm").verdict()).isEqualTo(Verdict.SUITED);
+  }
+
+  @Test
+  void aShortRinseThatFloatsABallOnlyWetsIt() {
+    Duty rinsed =
+        duty(new Exposure("water", 100, 20, 0.95), new Exposure("caustic-soda", 30, 30, 0.05));
+    assertThat(rate(rinsed, "TPV", "ball").verdict()).isEqualTo(Verdict.SUITED);
+  }
+
+  @Test
+  void oneOfBallAndSeatIsSoft() {
+    assertThat(whole(duty(WATER), "ball", "1.4404", "seat", "1.4404").because())
+        .contains("never quite shuts");
+    assertThat(whole(duty(WATER), "ball", "TPV", "seat", "TPV").because()).contains("sticks");
+    assertThat(whole(duty(WATER), "ball", "NBR", "seat", "PP").verdict()).isEqualTo(Verdict.SUITED);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "food, CSM, diaphragm, UNSUITED, food",
+    "food, EPDM, diaphragm, SUITED, nearest",
+    "explosive, PP, body, UNSUITED, explosive zone",
+    "explosive, 1.4404, body, SUITED, nearest",
+    "static, PP, body, LIMITED, holds static",
+    "dry, SiC, bushing, UNSUITED, never run dry",
+    "dry, carbon, bushing, SUITED, nearest",
+    "dry, NBR, stator, LIMITED, running dry",
+    "cold, PP, body, UNSUITED, below its service range",
+    "cold, PE-UHMW, body, SUITED, nearest",
+    "grit, PTFE, diaphragm, LIMITED, Grit",
+    "pressure, EPDM tube, tube, UNSUITED, over its rated",
+    "thick, EPDM, ball, LIMITED, light ball",
+  })
+  void factsRuleMaterialsOutInTheirRoles(
+      String fact, String material, String role, Verdict verdict, String said) {
+    Conditions unknown = Conditions.UNKNOWN;
+    Conditions known =
+        switch (fact) {
+          case "food" -> unknown.withFood(true);
+          case "explosive" -> unknown.withZone(Zone.EXPLOSIVE);
+          case "static" -> unknown.withZone(Zone.STATIC);
+          case "dry" -> unknown.withRunsDry(true);
+          case "cold" -> unknown.withAmbientC(-12);
+          case "grit" -> unknown.withSolidsMm(3);
+          case "pressure" -> unknown.withPressureBar(3);
+          default -> unknown.withViscosityMpas(3000);
+        };
+    Rating rating = rate(duty(known, WATER), material, role);
+    assertThat(rating.verdict()).isEqualTo(verdict);
+    assertThat(rating.limitedBy().orElseThrow().reason()).contains(said);
+  }
+
+  @Test
+  void pressureShortensATubesLife() {
+    double free =
+        rate(duty(Conditions.UNKNOWN.withPressureBar(1), WATER), "EPDM tube", "tube")
+            .factor()
+            .orElseThrow();
+    double rated =
+        rate(duty(Conditions.UNKNOWN.withPressureBar(2), WATER), "EPDM tube", "tube")
+            .factor()
+            .orElseThrow();
+    assertThat(free).isEqualTo(1);
+    assertThat(rated).isEqualTo(0.5);
+  }
+
+  @Test
+  void aFlammableFluidInAnInsulatingBodyIsSaidUnlessTheZoneIsKnown() {
+    Duty acetone = duty(new Exposure("acetone", 100, 20, 1));
+    assertThat(rate(acetone, "PP", "body").verdict()).isEqualTo(Verdict.LIMITED);
+    assertThat(rate(acetone, "1.4404", "body").verdict()).isEqualTo(Verdict.SUITED);
+  }
+
+  @Test
+  void aPartThatStaysDryIsJudgedByHeatAlone() {
+    Duty acid = duty(new Exposure("nitric-acid", 53, 25, 1));
+    assertThat(rate(acid, "NBR", "backup").verdict()).isEqualTo(Verdict.SUITED);
+    assertThat(rate(duty(new Exposure("water", 100, 125, 1)), "NdFeB", "magnet").verdict())
+        .isEqualTo(Verdict.UNSUITED);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0, 7, NONE",
+    "0.1, 7, MEDIUM",
+    "0.1, 2, NONE",
+    "0.6, 4, LIGHT",
+    "4, 6, HEAVY",
+    "4, 2, MEDIUM"
+  })
+  void howHardSolidsWear(double pct, double mohs, Abrasion abrasion) {
+    assertThat(Abrasion.of(pct, mohs)).isEqualTo(abrasion);
+  }
+}

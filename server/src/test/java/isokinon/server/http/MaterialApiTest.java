@@ -1,0 +1,223 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+/** The shop's own rows over the shipped library, tables in and out, and what was seen here. */
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:materials;DB_CLOSE_DELAY=-1")
+class MaterialApiTest {
+
+  private static final String HEAD =
+      "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n";
+  private static final String TABLE = "/api/v1/materials/tables/resistance";
+
+  @Autowired private Desk desk;
+
+  private static List<JsonNode> list(JsonNode array) {
+    return StreamSupport.stream(array.spliterator(), false).toList();
+  }
+
+  private JsonNode pair(String fluid, String material) {
+    return desk.get(
+            "/api/v1/materials/pairs?fluid=" + fluid + "&material=" + material.replace(" ", "%20"))
+        .body();
+  }
+
+  private String verdict(String fluid, double pct, double t, String material) {
+    return desk.post(
+            "/api/v1/compute/wet-end/rate",
+            """
+            {"role": "diaphragm", "materials": ["%s"], "exposures": [
+              {"fluid": "%s", "concentrationPct": %s, "temperatureC": %s, "share": 1}]}
+            """
+                .formatted(material, fluid, pct, t))
+        .body()
+        .at("/ratings/0/verdict")
+        .asText();
+  }
+
+  private Desk.Reply bring(String csv, boolean dryRun) {
+    return desk.post(TABLE + "?who=RT&dryRun=" + dryRun, csv, "text/csv");
+  }
+
+  @Test
+  void anOwnRowCountsAtOnceAndEndsAgain() {
+    assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("suited");
+    Desk.Reply written =
+        desk.post(
+            "/api/v1/materials/own",
+            """
+            {"who": "RT", "row": {"fluid": "glycerine", "material": "CSM", "fromPct": 50, "toPct": 100,
+             "fullC": null, "limitedC": null, "effect": "swells", "note": "two sets swelled"}}
+            """);
+    assertThat(written.status()).isEqualTo(200);
+    assertThat(list(written.body().path("rows")))
+        .hasSize(2)
+        .anyMatch(r -> r.path("own").asBoolean());
+    assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("unsuited");
+    assertThat(verdict("glycerine", 20, 40, "CSM")).isEqualTo("suited");
+    assertThat(written.body().path("history")).hasSize(1);
+    desk.post(TABLE + "/ended", "{\"who\": \"RT\", \"key\": \"glycerine,50,100,CSM\"}");
+    assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("suited");
+    assertThat(pair("glycerine", "CSM").at("/history/0/endedBy").asText()).isEqualTo("RT");
+  }
+
+  @Test
+  void aTableWithFaultsIsToldLineByLineAndNothingOfItStored() {
+    String before = text(TABLE + "?own=true");
+    Desk.Reply reply =
+        bring(
+            HEAD
+                + "water,0,100,NR,50,60,softens,seen here,this shop,2026-01-05,\n"
+                + "treacle,0,100,NR,50,60,softens,seen here,this shop,2026-01-05,\n"
+                + "water,0,130,EPDM,50,60,softens,seen here,this shop,2026-01-05,\n"
+                + "water,0,100,unobtainium,50,60,softens,seen here,this shop,2026-01-05,\n"
+                + "water,0,100,FKM,warm,60,softens,seen here,this shop,2026-01-05,\n",
+            false);
+    assertThat(reply.status()).isEqualTo(400);
+    assertThat(reply.body().path("errors"))
+        .extracting(e -> e.path("line").asInt() + " " + e.path("message").asText())
+        .satisfiesExactly(
+            e -> assertThat(e).isEqualTo("3 Unknown fluid treacle."),
+            e -> assertThat(e).startsWith("4 To_pct 130"),
+            e -> assertThat(e).isEqualTo("5 Unknown material unobtainium."),
+            e -> assertThat(e).startsWith("6 Full_c \"warm\""));
+    assertThat(text(TABLE + "?own=true")).isEqualTo(before);
+    assertThat(bring("nonsense", false).status()).isEqualTo(400);
+    assertThat(bring("", false).status()).isEqualTo(400);
+  }
+
+  @Test
+  void aTableIsLookedAtBeforeItIsTakenIn() {
+    String csv =
+        HEAD
+            + "diesel,0,100,NBR,40,60,swells,seen here,this shop,2026-01-05,\n"
+            + "diesel,0,100,HNBR,90,120,swells,general engineering knowledge,starting"
+            + " value,2026-11-25,\n"
+            + "diesel,40,60,NBR,30,50,swells,seen here,this shop,2026-01-05,\"a note, with comma\"\n";
+    JsonNode look = bring(csv, true).body();
+    assertThat(look.path("added").asInt()).isEqualTo(1);
+    assertThat(look.path("replaced").asInt()).isEqualTo(1);
+    assertThat(look.path("unchanged").asInt()).isEqualTo(1);
+    assertThat(verdict("diesel", 20, 65, "NBR")).isEqualTo("limited");
+    assertThat(bring(csv, false).body().path("stored").asBoolean()).isTrue();
+    assertThat(verdict("diesel", 20, 65, "NBR")).isEqualTo("unsuited");
+    assertThat(bring(csv, false).body().path("unchanged").asInt()).isEqualTo(3);
+    assertThat(text(TABLE + "?own=true")).contains("\"a note, with comma\"");
+    for (String key : List.of("diesel,0,100,NBR", "diesel,40,60,NBR")) {
+      desk.post(TABLE + "/ended", "{\"who\": \"RT\", \"key\": \"" + key + "\"}");
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"resistance", "materials", "fluids", "base-life"})
+  void whatGoesOutComesInUnchanged(String table) {
+    String path = "/api/v1/materials/tables/" + table;
+    String out = text(path);
+    JsonNode report = desk.post(path + "?who=RT&dryRun=true", out, "text/csv").body();
+    assertThat(report.path("unchanged").asInt()).isEqualTo(out.lines().toList().size() - 1);
+    assertThat(report.path("added").asInt() + report.path("replaced").asInt()).isZero();
+  }
+
+  @Test
+  void aShopsOwnFluidCanBeBuiltOnButNotTakenFromUnderItsRows() {
+    String fluids = "/api/v1/materials/tables/fluids";
+    String csv =
+        "fluid,name,aliases,hurts,wear,spilt,flash_c,density,density_pct\n"
+            + "felt-size,Felt size,size,slippery,Goggles,Bind with sand.,,1010,100\n";
+    assertThat(desk.post(fluids + "?who=RT", csv, "text/csv").status()).isEqualTo(200);
+    bring(HEAD + "felt-size,0,100,NBR,40,60,swells,seen here,this shop,2026-01-05,\n", false);
+    assertThat(verdict("size", 100, 30, "NBR")).isEqualTo("suited");
+    assertThat(verdict("felt-size", 100, 30, "EPDM")).isEqualTo("unknown");
+    Desk.Reply refused = desk.post(fluids + "/ended", "{\"who\": \"RT\", \"key\": \"felt-size\"}");
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(verdict("felt-size", 100, 30, "NBR")).isEqualTo("suited");
+  }
+
+  @Test
+  void whatRunsSayAgainstTheLibraryIsFlaggedAndCanBecomeAnOwnRow() {
+    JsonNode seen = pair("sodium-hypochlorite", "EPDM tube");
+    assertThat(seen.path("runs").findValuesAsText("pump")).contains("BLE-02", "EFF-01");
+    JsonNode told = seen.at("/contradictions/0");
+    assertThat(told.path("sentence").asText())
+        .contains("full resistance up to 35 °C")
+        .contains("attacked until it failed");
+    assertThat(told.at("/suggestion/limitedC").asDouble()).isLessThan(20);
+  }
+
+  @Test
+  void aReadingAtTheBenchBecomesEvidenceOfThePair() {
+    Desk.Job job =
+        desk.job("EFF-05")
+            .takesIn("renew:outlet-balls", "inspect:diaphragm-a")
+            .makesSafe()
+            .strips();
+    job.does(
+        "JUDGED",
+        Map.of(
+            "subject",
+            "diaphragm-a",
+            "measure",
+            "hardness-change",
+            "typed",
+            "-11",
+            "text",
+            "soft",
+            "items",
+            new String[] {"renew"}));
+    JsonNode pair = pair("sulphuric-acid", "CSM");
+    assertThat(list(pair.path("seen")))
+        .anySatisfy(
+            s -> {
+              assertThat(s.path("kind").asText()).isEqualTo("hardness");
+              assertThat(s.path("reading").asDouble()).isEqualTo(-11);
+              assertThat(s.path("pump").asText()).isEqualTo("EFF-05");
+              assertThat(s.path("temperatureC").asDouble()).isEqualTo(30);
+            });
+    assertThat(pair.at("/contradictions/0/sentence").asText()).contains("11 Shore A softer");
+  }
+
+  @Test
+  void aFindingIsTypedAndOneThatCannotBeIsRefused() {
+    String finding =
+        """
+        {"fluid": "dye-slurry", "material": "NBR", "concentrationPct": 100, "temperatureC": 60,
+         "kind": "swell", "reading": %s, "pump": "%s", "note": "", "who": "RT"}
+        """;
+    JsonNode pair =
+        desk.post("/api/v1/materials/findings", finding.formatted("4", "DYE-02")).body();
+    assertThat(pair.at("/seen/0/reading").asDouble()).isEqualTo(4);
+    Desk.Reply refused =
+        desk.post("/api/v1/materials/findings", finding.formatted("900", "NOPE-1"));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.fault("reading")).contains("900");
+    assertThat(refused.fault("pump")).contains("NOPE-1");
+  }
+
+  @Test
+  void theLibraryIsListed() {
+    JsonNode view = desk.get("/api/v1/materials").body();
+    assertThat(view.path("fluids").size()).isGreaterThanOrEqualTo(60);
+    JsonNode fluid = desk.get("/api/v1/materials/fluids/milk%20of%20lime").body();
+    assertThat(fluid.isMissingNode()).isFalse();
+    assertThat(desk.get("/api/v1/materials/fluids/treacle").status()).isEqualTo(404);
+    assertThat(desk.get("/api/v1/materials/tables/prices").status()).isEqualTo(404);
+  }
+
+  private String text(String path) {
+    return new String(desk.get(path).bytes(), StandardCharsets.UTF_8);
+  }
+}

@@ -1,0 +1,213 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import java.io.IOException;
+import java.util.List;
+import java.util.stream.StreamSupport;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+/** Choosing the wet end for the pumps of the mill and for duties typed in. */
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:wetends;DB_CLOSE_DELAY=-1")
+class WetEndApiTest {
+
+  @Autowired private Desk desk;
+
+  private static List<JsonNode> list(JsonNode array) {
+    return StreamSupport.stream(array.spliterator(), false).toList();
+  }
+
+  private JsonNode chooser(String tag) {
+    return desk.get("/api/v1/pumps/" + tag + "/wet-ends").body();
+  }
+
+  private static JsonNode kit(JsonNode chooser, String id) {
+    return list(chooser.path("kits")).stream()
+        .filter(k -> k.path("id").asText().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new AssertionError(id + " is not among " + chooser.path("kits")));
+  }
+
+  private static String typed(String exposures) {
+    return "{\"family\": \"progressing-cavity\", \"duty\": {\"exposures\": [" + exposures + "]}}";
+  }
+
+  private static String fluid(String fluid, String pct, String t, String share) {
+    return "{\"fluid\": \"%s\", \"concentrationPct\": %s, \"temperatureC\": %s, \"share\": %s}"
+        .formatted(fluid, pct, t, share);
+  }
+
+  @Test
+  void aMilderDutyComesDownByItselfOnTheSamePlates() {
+    JsonNode chooser = chooser("DYE-04");
+    assertThat(chooser.path("offer").asText())
+        .contains("from PTFE to TPV")
+        .contains("fits the plates and shaft");
+    assertThat(kit(chooser, "TPV on full-stroke").path("hardwarePrice").asDouble()).isZero();
+    JsonNode traditional = kit(chooser, "PTFE on short-stroke");
+    assertThat(traditional.path("hardwareNote").asText()).contains("needs short-stroke plates");
+    assertThat(traditional.path("hardwarePrice").asDouble()).isCloseTo(276.5, within(1e-9));
+  }
+
+  @Test
+  void theWholeWetEndIsJudgedAndItsWeakestPartNamed() {
+    JsonNode kit = kit(chooser("EFF-02"), "TPV on full-stroke");
+    assertThat(kit.path("parts").findValuesAsText("role"))
+        .contains("diaphragm", "ball", "seat", "o-ring", "body");
+    assertThat(kit.path("weakest").asText()).isEqualTo("seat");
+    assertThat(kit.path("because").asText()).contains("Caustic soda");
+  }
+
+  @Test
+  void whatElseMustChangeIsSaidWithItsPriceAndMinutes() {
+    JsonNode chooser = chooser("SCR-01");
+    JsonNode hnbr = kit(chooser, "HNBR");
+    assertThat(hnbr.path("hardwareNote").asText())
+        .contains("keeps the rotor -0.75 mm")
+        .contains("needs the boot in HNBR as well");
+    assertThat(hnbr.path("hardwarePrice").asDouble()).isPositive();
+    assertThat(hnbr.path("labourMinutes").asDouble())
+        .isGreaterThan(kit(chooser("EFF-04"), "HNBR").path("labourMinutes").asDouble());
+  }
+
+  @Test
+  void runsOfThisShopMoveTheLife() {
+    JsonNode kit = kit(chooser("EFF-01"), "EPDM tube");
+    assertThat(kit.path("runsFailed").size()).isGreaterThan(5);
+    assertThat(kit.path("evidence").asText()).contains("runs here");
+    assertThat(kit.path("lifeHours").asDouble()).isNotEqualTo(3000);
+    assertThat(kit(chooser("EFF-01"), "TPE tube").path("evidence").asText())
+        .isEqualTo("no history, library value");
+  }
+
+  @Test
+  void aDutyNothingStandsSaysWhatToChange() {
+    JsonNode choice =
+        desk.post(
+                "/api/v1/wet-ends/choose",
+                typed(
+                    fluid("recovered-wool-grease", "100", "70", "0.9")
+                        + ","
+                        + fluid("caustic-soda", "2", "75", "0.05")
+                        + ","
+                        + fluid("bleach liquor", "12", "20", "0.05")))
+            .body();
+    assertThat(list(choice.path("roles").path(0).path("materials")))
+        .noneMatch(m -> m.path("verdict").asText().equals("suited"));
+    assertThat(choice.path("ways").findValuesAsText("sentence"))
+        .anySatisfy(w -> assertThat(w).startsWith("Keep sodium hypochlorite out of this pump"));
+  }
+
+  @Test
+  void sensitivityAndOpenFactsComeWithTheChoice() {
+    assertThat(chooser("EFF-02").path("turns").findValuesAsText("sentence"))
+        .contains("Sludge with grit: above 78 °C TPV falls out and CSM leads.");
+    assertThat(chooser("DYE-08").path("questions").findValuesAsText("ask"))
+        .contains("Does it run dry now and then?");
+    assertThat(chooser("DYE-09").path("questions")).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "treacle|5|20|1|duty.exposures[0].fluid|knows no fluid",
+        "water|101|20|1|exposures[0].concentrationPct|Concentration",
+        "water|5|-274|1|exposures[0].temperatureC|Temperature",
+        "water|5|20|0.9|exposures|add up to 0.9",
+        "water|5|null|1|exposures[0].temperatureC|must be given",
+      })
+  void aDutyThatCannotBeIsRefusedNotGuessed(
+      String fluid, String pct, String t, String share, String path, String words) {
+    Desk.Reply reply = desk.post("/api/v1/wet-ends/choose", typed(fluid(fluid, pct, t, share)));
+    assertThat(reply.status()).isEqualTo(400);
+    assertThat(reply.fault(path.replace("duty.", ""))).contains(words);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "{}|duty|Give a pump",
+        "{\"family\": \"rocket\", \"duty\": {\"exposures\": []}}|family|A family is",
+        "{\"sheet\": \"nope\", \"duty\": {\"exposures\": []}}|sheet|No sheet",
+        "{\"family\": \"peristaltic\", \"duty\": {\"exposures\": []}}|exposures|at least one",
+        "{\"family\": \"peristaltic\", \"duty\": {}}|exposures|at least one",
+        "{\"family\": \"peristaltic\", \"body\": \"glass\", \"duty\": {\"exposures\": []}}|body|knows no material",
+      })
+  void aQuestionThatMeansNothingIsRefused(String json, String path, String words) {
+    Desk.Reply reply = desk.post("/api/v1/wet-ends/choose", json);
+    assertThat(reply.status()).isEqualTo(400);
+    assertThat(reply.fault(path)).contains(words);
+  }
+
+  @Test
+  void aChangedDutyIsKeptAndComputedOn() throws IOException {
+    ObjectNode duty = (ObjectNode) chooser("BLE-06").path("duty").deepCopy();
+    ((ObjectNode) duty.path("exposures").path(0)).put("temperatureC", 55).put("usualC", 40);
+    duty.put("solidsPct", 3).put("solidsMohs", 7).put("pressureBar", 2.5);
+    String body = "{\"who\": \"RT\", \"duty\": " + duty + "}";
+    JsonNode after = desk.put("/api/v1/pumps/BLE-06/duty", body).body();
+    assertThat(after.at("/duty/abrasion").asText()).isEqualTo("heavy");
+    JsonNode read = chooser("BLE-06");
+    assertThat(read.at("/duty/exposures/0/usualC").asDouble()).isEqualTo(40);
+    assertThat(read.at("/duty/pressureBar").asDouble()).isEqualTo(2.5);
+    assertThat(kit(read, "CSM on full-stroke").path("verdict").asText()).isEqualTo("limited");
+    assertThat(desk.put("/api/v1/pumps/BLE-06/duty", body.replace("RT", "ZZ")).status())
+        .isBetween(400, 422);
+    duty.withArray("exposures").removeAll();
+    assertThat(
+            desk.put("/api/v1/pumps/BLE-06/duty", "{\"who\": \"RT\", \"duty\": " + duty + "}")
+                .status())
+        .isEqualTo(400);
+    assertThat(chooser("BLE-06").at("/duty/exposures")).hasSize(2);
+  }
+
+  @Test
+  void theChoiceSheetHoldsTheReasons() throws IOException {
+    byte[] pdf = desk.post("/api/v1/wet-ends/choice.pdf", "{\"tag\": \"DYE-04\"}").bytes();
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      assertThat(new PDFTextStripper().getText(document).replaceAll("[\\s\\u00a0]+", " "))
+          .contains("Wet end, DYE-04", "check with the maker of the part")
+          .contains("come down from PTFE to TPV")
+          .contains("Caustic soda 2 % 45 °C", "fits the plates and shaft in it")
+          .contains("What would change the choice", "Materials, diaphragm, PTFE in it now");
+    }
+  }
+
+  @Test
+  void whatGoesInIsKnownByRoleAfterTheRebuild() {
+    Desk.Job job =
+        desk.job("SCR-07")
+            .takesIn("renew:diaphragm-a", "renew:diaphragm-b")
+            .makesSafe()
+            .strips()
+            .inspects();
+    JsonNode lot =
+        list(job.view().at("/decide/lots")).stream()
+            .filter(l -> l.path("id").asText().equals("L-0417"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(lot.at("/materials/o-ring").asText()).isEqualTo("PTFE");
+    assertThat(lot.at("/materials/seat").asText()).isEqualTo("PVDF");
+    job.decides("L-0417", "CSM").builds().proves().does("HANDED_BACK", java.util.Map.of());
+    assertThat(
+            list(chooser("SCR-07").path("roles")).stream()
+                .filter(r -> r.path("role").asText().equals("o-ring"))
+                .map(r -> r.path("fittedNow").asText()))
+        .containsExactly("PTFE");
+  }
+}
