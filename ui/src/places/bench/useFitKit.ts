@@ -2,8 +2,8 @@ import type { BenchView, LotView } from "../../api/types";
 import type { BenchLink } from "../../api/useBench";
 
 /**
- * Books a lot for every renewed part it covers, then says for each of their roles whose material is
- * known that the lot's goes in. Stops at the first act that is refused.
+ * Books a lot for every renewed part it covers, then says for each of their roles which material of
+ * the lot goes in. Stops at the first act that is refused.
  */
 export function useFitKit(link: BenchLink): (view: BenchView, lot: LotView, inspected: string) => Promise<boolean> {
   return async (view, lot, inspected) => {
@@ -16,12 +16,12 @@ export function useFitKit(link: BenchLink): (view: BenchView, lot: LotView, insp
       items: parts.map((p) => p.part),
     });
     if (!booked) return false;
-    // A role whose material was not known does not follow the kit: an O-ring in a kit of ceramics.
-    const known = new Set(view.decide.roles.filter((r) => r.fitted !== "").map((r) => r.role));
-    const roles = new Set(parts.flatMap((p) => p.role ?? []).filter((r) => known.has(r)));
-    for (const role of roles) {
-      if (!(await link.act({ kind: "MATERIAL_CHOSEN", subject: role, items: [lot.materials[role] ?? lot.material] })))
-        return false;
+    // A role the kit does not tell the material of is chosen by hand: an O-ring in a kit of ceramics.
+    const wanted = new Set(view.decide.roles.map((r) => r.role));
+    for (const role of new Set(parts.flatMap((p) => p.role ?? []))) {
+      const material = lot.materials[role];
+      if (material === undefined || !wanted.has(role)) continue;
+      if (!(await link.act({ kind: "MATERIAL_CHOSEN", subject: role, items: [material] }))) return false;
     }
     return true;
   };

@@ -50,12 +50,13 @@ export default function TypedDuty() {
   const choice = useChoice(question);
   if (choice.error && !choice.data) return <Failed error={choice.error} what="the wet ends" />;
   if (!choice.data || !sheets.data || !library.data) return <Loading what="the library" />;
+  const chooser = choice.data;
   const named = new Map(sheets.data.map((s) => [s.id, s.title]));
   const bodies = library.data.materials.filter((m) => m.roles.includes("body")).map((m) => m.code);
   const kinds = [...Object.keys(FAMILIES), ...named.keys()];
   return (
     <Chooser
-      chooser={choice.data}
+      chooser={chooser}
       question={question}
       duty={question.duty ?? WATER}
       onDuty={(duty) => set({ duty })}
@@ -86,7 +87,7 @@ export default function TypedDuty() {
         </>
       }
       trial={null}
-      kits={(beside) => <Kits chooser={choice.data} beside={beside} />}
+      kits={(beside) => <Kits chooser={chooser} beside={beside} />}
     />
   );
 }

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { api } from "../../api/client";
-import type { ChoiceQuestion } from "../../api/types";
+import type { ChoiceQuestion, ChooserView } from "../../api/types";
 
 const SETTLED_MS = 70;
 
@@ -15,13 +15,19 @@ function useSettled<T>(value: T): T {
   return settled;
 }
 
-/** What the server makes of a question; the last answer stays while the next one is on its way. */
+/**
+ * What the server makes of a question. The last answer stays while the next one is on its way, and
+ * where a question is refused: what somebody is typing must not vanish with its faults.
+ */
 export function useChoice(question: ChoiceQuestion) {
   const asked = useSettled(JSON.stringify(question));
-  return useQuery({
+  const [last, setLast] = useState<ChooserView>();
+  const answer = useQuery({
     queryKey: ["choice", asked],
     queryFn: () => api.choose(JSON.parse(asked) as ChoiceQuestion),
     placeholderData: keepPreviousData,
     retry: false,
   });
+  if (answer.data && answer.data !== last) setLast(answer.data);
+  return { data: answer.data ?? last, error: answer.error, isError: answer.isError };
 }

@@ -1,6 +1,8 @@
 package isokinon.bench;
 
+import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.LibraryReader;
+import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
@@ -11,13 +13,20 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.SheetReader;
 import isokinon.core.torque.TighteningOrder;
 import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.KitRanking;
 import isokinon.core.wetend.Rating;
+import isokinon.core.wetend.Sensitivity;
 import isokinon.core.wetend.WetEndRater;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import java.util.function.UnaryOperator;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -49,6 +58,9 @@ public class CoreBenchmark {
   private WetEndRater rater;
   private MaterialLibrary library;
   private Duty duty;
+  private final List<KitRanking.Candidate> kits = new ArrayList<>();
+
+  private static final KitRanking.Money MONEY = new KitRanking.Money(42, 290, 20_000);
 
   /** Reads the shipped sheet and tables. */
   @Setup
@@ -72,6 +84,25 @@ public class CoreBenchmark {
                 new Duty.Exposure("sodium-hypochlorite", 12, 20, 0.05)),
             Duty.Abrasion.LIGHT,
             2.1);
+    for (String code : List.of("TPC-ET", "CSM", "TPV", "EPDM", "NBR", "FKM", "PTFE", "AU")) {
+      kits.add(kit(code, kits.isEmpty() ? 500 : 0));
+    }
+  }
+
+  private KitRanking.Candidate kit(String code, int runs) {
+    Map<String, Material> parts = new LinkedHashMap<>();
+    Material material = library.material(code).orElseThrow();
+    parts.put("diaphragm", material);
+    parts.put("ball", material);
+    parts.put("seat", library.material("PP").orElseThrow());
+    parts.put("o-ring", library.material("PTFE").orElseThrow());
+    parts.put("body", library.material("PP").orElseThrow());
+    List<WeibullPosterior.Run> past = new ArrayList<>();
+    for (int i = 0; i < runs; i++) {
+      past.add(new WeibullPosterior.Run(1000 + 7 * i, i % 3 == 0));
+    }
+    return new KitRanking.Candidate(
+        code, parts, Set.of("diaphragm", "ball", "seat", "o-ring"), "diaphragm", 148, 87, 0, past);
   }
 
   /** The plan for the wet-end kit. */
@@ -102,6 +133,20 @@ public class CoreBenchmark {
   @Benchmark
   public List<Rating> rateAllMaterials() {
     return rater.rate(duty, List.copyOf(library.materials()));
+  }
+
+  /** Eight kits of a double-diaphragm pump ranked, the first with 500 past runs. */
+  @Benchmark
+  public List<KitRanking.Ranked> rankKits() {
+    return new KitRanking(rater).rank(duty, kits, MONEY);
+  }
+
+  /** Everything that would change the choice among those kits. */
+  @Benchmark
+  public List<Sensitivity.Turn> findTurns() {
+    KitRanking ranking = new KitRanking(rater);
+    return new Sensitivity(library, d -> ranking.standing(d, kits, MONEY), UnaryOperator.identity())
+        .turns(duty);
   }
 
   /** Reading and checking the shipped sheet. */

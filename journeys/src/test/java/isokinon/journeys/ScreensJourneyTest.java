@@ -38,6 +38,10 @@ class ScreensJourneyTest {
             "/wet-ends",
             "/wet-ends/EFF-02",
             "/wet-ends/SCR-01",
+            "/wet-ends/typed",
+            "/library/materials",
+            "/library/materials/acetic-acid",
+            "/library/materials/acetic-acid/EPDM",
             "/bench",
             "/library",
             "/library/tube-four-arm-16",
@@ -55,7 +59,17 @@ class ScreensJourneyTest {
 
     Page narrow = shop.device("RT", 820, 1100);
     for (String place :
-        List.of("/", "/pumps/EFF-02", "/wet-ends/EFF-02", "/wet-ends", "/bench", "/library")) {
+        List.of(
+            "/",
+            "/pumps/EFF-02",
+            "/wet-ends/EFF-02",
+            "/wet-ends/typed",
+            "/library/materials",
+            "/library/materials/acetic-acid",
+            "/library/materials/acetic-acid/EPDM",
+            "/wet-ends",
+            "/bench",
+            "/library")) {
       narrow.navigate(place);
       narrow.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
       Shop.fitsItsWidth(narrow);

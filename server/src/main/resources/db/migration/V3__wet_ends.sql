@@ -55,3 +55,4 @@ create table finding (
   found_at timestamp with time zone not null
 );
 create index finding_by_pair on finding (fluid, material);
+create index run_by_material on run (material, duty_group);

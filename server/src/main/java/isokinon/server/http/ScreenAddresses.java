@@ -10,7 +10,8 @@ class ScreenAddresses {
   @GetMapping({
     "/{place:[a-z-]+}",
     "/{place:(?!api|assets|actuator)[a-z-]+}/{rest:[^.]+}",
-    "/{place:(?!api|assets|actuator)[a-z-]+}/{rest:[^.]+}/{more:[^.]+}"
+    "/{place:(?!api|assets|actuator)[a-z-]+}/{rest:[^.]+}/{more:[^.]+}",
+    "/library/materials/{fluid}/{material}"
   })
   String page() {
     return "forward:/index.html";

@@ -47,6 +47,13 @@ public interface PumpMapper {
           + " from run order by pump, fitted_on")
   List<RunRow> allRuns();
 
+  /** Runs of a material in a duty group, whatever the role. */
+  @Select(
+      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
+          + " from run where material = #{material} and duty_group = #{group}"
+          + " order by pump, fitted_on")
+  List<RunRow> runsIn(@Param("material") String material, @Param("group") String group);
+
   @Insert(
       "insert into pump values (#{tag}, #{area}, #{areaPosition}, #{family}, #{series}, #{serial},"
           + " #{sheetId}, #{dutyTitle}, #{dutyNote}, #{role}, #{material}, #{bodyMaterial},"

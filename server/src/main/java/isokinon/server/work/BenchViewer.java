@@ -401,7 +401,7 @@ public class BenchViewer {
             .filter(k -> k.id().equals(lot.kit()))
             .flatMap(k -> k.parts().keySet().stream())
             .toList(),
-        wetEnds.ofLot(lot, pump.bodyMaterial()));
+        wetEnds.ofLot(lot, pump));
   }
 
   private static ProofView proof(Rebuild rebuild, Sheet.ProofTest t) {

@@ -40,9 +40,15 @@ class FittedWetEnds {
     return parts;
   }
 
-  /** Materials by role of a lot in a pump of this body, as far as its catalogue tells. */
-  Map<String, String> ofLot(LotRow lot, String body) {
-    return kit(lot).map(k -> parts(k.parts(), body)).orElse(Map.of());
+  /**
+   * Materials by role of a lot in a pump, as far as they are known: the leading part is of the
+   * lot's own material, the others are what the catalogue says of the kit.
+   */
+  Map<String, String> ofLot(LotRow lot, PumpRow pump) {
+    Map<String, String> materials = new LinkedHashMap<>();
+    materials.put(pump.role(), lot.material());
+    kit(lot).ifPresent(k -> materials.putAll(parts(k.parts(), pump.bodyMaterial())));
+    return materials;
   }
 
   /** Writes down that parts of these lots went in. */
@@ -51,7 +57,7 @@ class FittedWetEnds {
     Map<String, String> parts = parts(before.parts(), pump.bodyMaterial());
     String hardware = before.hardware();
     for (LotRow lot : lots) {
-      parts.putAll(ofLot(lot, pump.bodyMaterial()));
+      kit(lot).ifPresent(k -> parts.putAll(parts(k.parts(), pump.bodyMaterial())));
       hardware = lot.hardware().isEmpty() ? hardware : lot.hardware();
     }
     store.fitted(

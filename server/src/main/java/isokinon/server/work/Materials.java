@@ -258,10 +258,7 @@ public class Materials {
     Fluid f = known(fluidCode);
     Material m = material(materialCode);
     List<SeenLine> seen = seen(f.code(), m.code());
-    List<RunRow> runs =
-        pumps.allRuns().stream()
-            .filter(r -> r.material().equals(m.code()) && r.dutyGroup().equals(f.code()))
-            .toList();
+    List<RunRow> runs = pumps.runsIn(m.code(), f.code());
     seen.addAll(ofRuns(f.code(), runs));
     Map<String, List<RunRow>> byPump =
         runs.stream()

@@ -97,19 +97,14 @@ public class WetEnds {
       String tag,
       Optional<Sheet> sheet,
       Family family,
+      String lead,
       Map<String, String> inPump,
       WetEndRow wetEnd,
       String fittedNow,
       DutyForm form,
       Duty duty,
       double hoursPerDay,
-      String consequence) {
-
-    String lead() {
-      List<String> roles = Roles.of(family);
-      return roles.stream().filter(inPump::containsKey).findFirst().orElse(roles.get(0));
-    }
-  }
+      String consequence) {}
 
   /** A kit with all that the ranking and the screen need of it. */
   private record Offered(
@@ -271,6 +266,7 @@ public class WetEnds {
         pump.tag(),
         sheet,
         Code.parse(Family.class, pump.family()).orElseThrow(),
+        pump.role(),
         fitted.materials(pump),
         wetEnd,
         pump.material(),
@@ -305,6 +301,7 @@ public class WetEnds {
         "",
         sheet,
         family,
+        lead(family, sheet),
         inPump,
         WetEndRow.unknown(""),
         "",
@@ -312,6 +309,19 @@ public class WetEnds {
         q.duty().duty(library),
         0,
         "");
+  }
+
+  /** The first role of the family that the sheet has a part for: a hose pump leads by its hose. */
+  private static String lead(Family family, Optional<Sheet> sheet) {
+    List<String> roles = Roles.of(family);
+    return roles.stream()
+        .filter(
+            r ->
+                sheet.stream()
+                    .flatMap(x -> x.parts().stream())
+                    .anyMatch(p -> p.role().equals(Optional.of(r))))
+        .findFirst()
+        .orElse(roles.get(0));
   }
 
   private Material known(String path, String code) {
@@ -369,7 +379,7 @@ public class WetEnds {
     List<RoleView> views = new ArrayList<>();
     for (String role : Roles.of(s.family())) {
       boolean alternative = role.equals(Roles.TUBE) || role.equals(Roles.HOSE);
-      if (alternative && !s.tag().isEmpty() && !s.inPump().containsKey(role)) {
+      if (alternative && !role.equals(s.lead())) {
         continue;
       }
       String now = s.inPump().getOrDefault(role, "");
@@ -419,20 +429,13 @@ public class WetEnds {
   private List<Offered> offered(Setting s, Sheet sheet, Duty duty) {
     List<OfferRow> singles = stores.offers(sheet.id());
     List<LotRow> lots = stores.lots(sheet.id());
-    List<RunRow> runs = store.allRuns();
     return wetEnds.kits(sheet.id()).stream()
-        .map(k -> offered(s, sheet, duty, k, singles, lots, runs))
+        .map(k -> offered(s, sheet, duty, k, singles, lots))
         .toList();
   }
 
   private Offered offered(
-      Setting s,
-      Sheet sheet,
-      Duty duty,
-      WetKitRow kit,
-      List<OfferRow> singles,
-      List<LotRow> lots,
-      List<RunRow> allRuns) {
+      Setting s, Sheet sheet, Duty duty, WetKitRow kit, List<OfferRow> singles, List<LotRow> lots) {
     String lead = s.lead();
     Map<String, String> codes = new LinkedHashMap<>();
     codes.put(lead, kit.material());
@@ -454,11 +457,7 @@ public class WetEnds {
     parts.putAll(changed);
     Other other = other(s, sheet, kit, singles, parts, changed, duty);
     String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
-    List<RunRow> runs =
-        allRuns.stream()
-            .filter(r -> r.role().equals(lead) && r.material().equals(kit.material()))
-            .filter(r -> r.dutyGroup().equals(group))
-            .toList();
+    List<RunRow> runs = store.runsLike(lead, kit.material(), group);
     return new Offered(
         kit,
         new Candidate(

@@ -241,6 +241,7 @@ class ShopApiTest {
         "/bench/7",
         "/pumps/EFF-02",
         "/wet-ends/EFF-02",
+        "/library/materials/acetic-acid/1.4404",
         "/no-such-place"
       })
   void everyScreenAddressIsAnsweredByTheOnePage(String path) {

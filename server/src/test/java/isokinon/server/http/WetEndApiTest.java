@@ -50,6 +50,26 @@ class WetEndApiTest {
         .formatted(fluid, pct, t, share);
   }
 
+  @ParameterizedTest
+  @CsvSource({
+    "hose-shoe-40, hose, 4",
+    "tube-four-arm-16, tube, 6",
+    "aodd-bolted-plastic-25, diaphragm, 8",
+    "cavity-pin-joint-40, stator, 4"
+  })
+  void aDutyTypedInForASheetRanksItsKits(String sheet, String lead, int kits) {
+    JsonNode choice =
+        desk.post(
+                "/api/v1/wet-ends/choose",
+                "{\"sheet\": \"%s\", \"body\": \"PP\", \"duty\": {\"exposures\": [%s]}}"
+                    .formatted(sheet, fluid("water", "100", "20", "1")))
+            .body();
+    assertThat(choice.path("lead").asText()).isEqualTo(lead);
+    assertThat(choice.path("kits")).hasSize(kits);
+    assertThat(choice.at("/kits/0/costPer1000h").asDouble()).isPositive();
+    assertThat(choice.at("/kits/0/parts").findValuesAsText("role")).contains(lead, "body");
+  }
+
   @Test
   void aMilderDutyComesDownByItselfOnTheSamePlates() {
     JsonNode chooser = chooser("DYE-04");
