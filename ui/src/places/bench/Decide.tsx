@@ -1,4 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
+import { skipToken, useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { BenchView, ChooserView, LotView, RoleChoice } from "../../api/types";
@@ -49,7 +49,7 @@ export function Decide({ view, link }: StageProps) {
             <OtherLot key={l.id} lot={l} view={view} link={link} onFit={fitLot} />
           ))}
           <Singles view={view} link={link} />
-          {chooser.data && view.decide.roles.length > 0 && <Roles view={view} link={link} chooser={chooser.data} />}
+          {view.decide.roles.length > 0 && <Roles view={view} link={link} chooser={chooser.data} />}
           {kits && cover}
         </div>
         <Foot
@@ -162,7 +162,7 @@ function Singles({ view, link }: StageProps) {
   );
 }
 
-function Roles({ view, link, chooser }: StageProps & { chooser: ChooserView }) {
+function Roles({ view, link, chooser }: StageProps & { chooser: ChooserView | undefined }) {
   return (
     <div className="pt-3">
       <h3 className="head border-b border-ink pb-1">Material of each role</h3>
@@ -175,10 +175,17 @@ function Roles({ view, link, chooser }: StageProps & { chooser: ChooserView }) {
   );
 }
 
-function Role({ role, link, chooser }: { role: RoleChoice; link: StageProps["link"]; chooser: ChooserView }) {
+interface RoleProps {
+  role: RoleChoice;
+  link: StageProps["link"];
+  /** The duty to rate by; until it is there only what was in the pump can be chosen. */
+  chooser: ChooserView | undefined;
+}
+
+function Role({ role, link, chooser }: RoleProps) {
   const rated = useQuery({
-    queryKey: ["rate", role.role, chooser.tag],
-    queryFn: () => api.rate(role.role, chooser),
+    queryKey: ["rate", role.role, chooser?.tag],
+    queryFn: chooser ? () => api.rate(role.role, chooser) : skipToken,
     retry: false,
   });
   const ratings = rated.data?.ratings ?? [];

@@ -71,7 +71,7 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
             )}
           </div>
         ))}
-        <dl className="border-t border-ink">
+        <dl className="border-t border-ink max-[1180px]:col-span-full max-[1180px]:grid max-[1180px]:grid-cols-3 max-[1180px]:gap-x-5 max-[760px]:grid-cols-1">
           <Fact name="Solids wear" value={duty.abrasion ?? "none"} />
           {duty.solidsMm !== null && <Fact name="Solids, largest" value={`${rounded(duty.solidsMm, 1)} mm`} />}
           <Fact name="Suction lift" value={`${rounded(duty.suctionLiftM ?? 0, 1)} m`} />

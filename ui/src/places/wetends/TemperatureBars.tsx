@@ -38,7 +38,7 @@ export function TemperatureBars({ chooser, duty, onDuty }: Props) {
   const role = chooser.roles.find((r) => r.role === chosen) ?? chooser.roles[0];
   const wide = Math.max(420, width);
   const columns = Math.max(1, duty.exposures.length);
-  const bar = Math.min(220, (wide - LABEL - 20) / columns - GAP);
+  const bar = Math.min(columns < 3 ? 300 : 220, (wide - LABEL - 20) / columns - GAP);
   const left = (i: number) => LABEL + i * (bar + GAP);
   const hottest = Math.max(
     HOTTEST,

@@ -38,7 +38,7 @@ const WATER: DutyForm = {
   stopCost: 300,
 };
 
-const FIRST: ChoiceQuestion = { family: "air-diaphragm", body: "PP", duty: WATER };
+const FIRST: ChoiceQuestion = { sheet: "aodd-bolted-plastic-25", body: "PP", duty: WATER };
 
 /** A duty that belongs to no pump here: typed in, kept on this device. */
 export default function TypedDuty() {

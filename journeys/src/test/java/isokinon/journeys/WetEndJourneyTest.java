@@ -117,7 +117,10 @@ class WetEndJourneyTest {
     page.navigate("/wet-ends/typed");
     rt.button("Change").click();
     page.locator("fieldset input").first().fill("Acetone");
-    page.getByLabel("Construction: Air-operated double-diaphragm").click();
+    page.getByLabel("Construction: Bolted plastic").click();
+    role(page, AriaRole.OPTION, "Rotary lobe").first().click();
+    rt.sees("Choose a sheet to see its kits");
+    page.getByLabel("Construction: Rotary lobe").click();
     role(page, AriaRole.OPTION, "Bolted plastic double-diaphragm, 25 mm ports").click();
     rt.button("Done").last().click();
     assertThat(page.locator("aside[aria-label=Kits] li").first()).containsText("TPV");

@@ -1,5 +1,6 @@
 package isokinon.core.cavity;
 
+import isokinon.core.value.Range;
 import java.util.List;
 import java.util.Optional;
 
@@ -69,17 +70,17 @@ public record RotorFit(double boreDiameterMm, double rotorDiameterMm, double int
       double swell,
       double rotorDiameterMm,
       double rotorAlphaPerK) {
-    within("boreRadiusMm", boreRadiusMm, 0.1, 2000);
-    within("tubeRadiusMm", tubeRadiusMm, 0.1, 2000);
+    Range.check("boreRadiusMm", boreRadiusMm, 0.1, 2000);
+    Range.check("tubeRadiusMm", tubeRadiusMm, 0.1, 2000);
     if (tubeRadiusMm <= boreRadiusMm) {
       throw new IllegalArgumentException(
           "tubeRadiusMm " + tubeRadiusMm + " must be over boreRadiusMm " + boreRadiusMm + ".");
     }
-    within("elastomerAlphaPerK", elastomerAlphaPerK, 0, 1e-3);
-    within("deltaK", deltaK, -100, 300);
-    within("swell", swell, -0.5, 1);
-    within("rotorDiameterMm", rotorDiameterMm, 0.1, 4000);
-    within("rotorAlphaPerK", rotorAlphaPerK, 0, 1e-3);
+    Range.check("elastomerAlphaPerK", elastomerAlphaPerK, 0, 1e-3);
+    Range.check("deltaK", deltaK, -100, 300);
+    Range.check("swell", swell, -0.5, 1);
+    Range.check("rotorDiameterMm", rotorDiameterMm, 0.1, 4000);
+    Range.check("rotorAlphaPerK", rotorAlphaPerK, 0, 1e-3);
     double b2 = tubeRadiusMm * tubeRadiusMm;
     double wall = (b2 - boreRadiusMm * boreRadiusMm) * (1 + 3 * elastomerAlphaPerK * deltaK);
     double rest = b2 - wall * (1 + swell);
@@ -128,13 +129,6 @@ public record RotorFit(double boreDiameterMm, double rotorDiameterMm, double int
                   rotorAlpha)));
     } catch (IllegalArgumentException e) {
       return Optional.empty();
-    }
-  }
-
-  private static void within(String name, double value, double min, double max) {
-    if (!(value >= min && value <= max)) {
-      throw new IllegalArgumentException(
-          name + " must be " + min + " to " + max + "; " + value + " is not.");
     }
   }
 }

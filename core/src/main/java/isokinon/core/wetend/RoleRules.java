@@ -3,6 +3,7 @@ package isokinon.core.wetend;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.material.Resistance;
 import isokinon.core.wetend.Duty.Conditions;
 import isokinon.core.wetend.Duty.Zone;
 import isokinon.core.wetend.Rating.Rule;
@@ -32,6 +33,10 @@ final class RoleRules {
 
   /** From this much under its flash point a fluid counts as flammable, K. */
   private static final double FLASH_MARGIN_K = 5;
+
+  /** What bushings run on where that is another material. */
+  private static final Map<String, String> COUNTERFACE =
+      Map.of("carbon", "SiC", "PTFE-CD25", "alumina");
 
   private static final Set<String> HOLDS_CHARGE =
       Set.of(Roles.BODY, Roles.SHELL, Roles.SEAT, "plate");
@@ -65,6 +70,7 @@ final class RoleRules {
         }
       }
       case Roles.BUSHING -> {
+        counterface(rules, m, duty, library);
         if (c.runsDry().orElse(false) && m.code().equals("SiC")) {
           rules.add(unsuited("Silicon carbide on silicon carbide must never run dry."));
         }
@@ -78,6 +84,33 @@ final class RoleRules {
       default -> {}
     }
     return rules;
+  }
+
+  /** A bearing is a pair: what the bushing runs on must stand the fluids as well. */
+  private static void counterface(
+      List<Rule> rules, Material m, Duty duty, MaterialLibrary library) {
+    String face = COUNTERFACE.getOrDefault(m.code(), m.code());
+    if (face.equals(m.code())) {
+      return;
+    }
+    for (Duty.Exposure e : duty.exposures()) {
+      String fluid = library.fluid(e.fluid()).map(Fluid::name).orElse(e.fluid());
+      Optional<Resistance> row =
+          library.resistance(e.fluid(), e.concentrationPct(), face, e.temperatureC());
+      if (row.isEmpty()) {
+        rules.add(
+            new Rule(
+                Verdict.UNKNOWN,
+                1,
+                Say.of("It runs on %s, and the library has no row of that for %s.", face, fluid)));
+      } else if (row.get().factorAt(e.temperatureC()) == 0) {
+        rules.add(unsuited(Say.of("It runs on %s, which %s attacks.", face, lower(fluid))));
+      }
+    }
+  }
+
+  private static String lower(String words) {
+    return Character.toLowerCase(words.charAt(0)) + words.substring(1);
   }
 
   /** A part that holds its charge where that can set something off. */

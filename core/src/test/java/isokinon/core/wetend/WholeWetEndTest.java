@@ -150,6 +150,17 @@ class WholeWetEndTest {
   }
 
   @Test
+  void aBushingIsJudgedWithWhatItRunsOn() {
+    Duty acid = duty(new Exposure("hydrofluoric-acid", 10, 25, 1));
+    Rating pair = rate(acid, "PTFE-CD25", "bushing");
+    assertThat(RATER.rate(acid, material("PTFE-CD25")).verdict()).isEqualTo(Verdict.SUITED);
+    assertThat(pair.verdict()).isEqualTo(Verdict.UNSUITED);
+    assertThat(pair.limitedBy().orElseThrow().reason())
+        .isEqualTo("It runs on alumina, which hydrofluoric acid attacks.");
+    assertThat(rate(acid, "carbon", "bushing").verdict()).isEqualTo(Verdict.SUITED);
+  }
+
+  @Test
   void pressureShortensATubesLife() {
     double free =
         rate(duty(Conditions.UNKNOWN.withPressureBar(1), WATER), "EPDM tube", "tube")

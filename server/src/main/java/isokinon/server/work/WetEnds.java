@@ -1,10 +1,6 @@
 package isokinon.server.work;
 
-import isokinon.core.cavity.RotorFit;
-import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.Material;
-import isokinon.core.plan.PlanRequest;
-import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
@@ -25,7 +21,6 @@ import isokinon.core.wetend.Standing;
 import isokinon.core.wetend.WayOut;
 import isokinon.server.access.People;
 import isokinon.server.store.LotRow;
-import isokinon.server.store.OfferRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RunRow;
@@ -46,14 +41,12 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -70,13 +63,6 @@ public class WetEnds {
   /** Running hours over which other plates, shaft or rotor are written off (shop rule). */
   private static final double HARDWARE_HOURS = 20_000;
 
-  private static final double AS_BUILT_C = 20;
-
-  /** Linear expansion where the library does not tell it, 1/K (usual values). */
-  private static final double RUBBER_ALPHA = 1.6e-4;
-
-  private static final double STEEL_ALPHA = 1.2e-5;
-
   private static final String NOTE =
       "Library rows are starting values of general engineering knowledge: check with the maker of"
           + " the part.";
@@ -92,40 +78,17 @@ public class WetEnds {
    */
   public record Question(String tag, String sheet, String family, String body, DutyForm duty) {}
 
-  /** Everything a choice is made in. */
-  private record Setting(
-      String tag,
-      Optional<Sheet> sheet,
-      Family family,
-      String lead,
-      Map<String, String> inPump,
-      WetEndRow wetEnd,
-      String fittedNow,
-      DutyForm form,
-      Duty duty,
-      double hoursPerDay,
-      String consequence) {}
-
-  /** A kit with all that the ranking and the screen need of it. */
-  private record Offered(
-      WetKitRow kit,
-      Candidate candidate,
-      String hardwareNote,
-      Optional<String> noRotor,
-      List<LotRow> lots,
-      List<RunRow> runs) {}
-
   private final Pumps pumps;
   private final PumpMapper store;
   private final WetEndMapper wetEnds;
   private final StoresMapper stores;
   private final FittedWetEnds fitted;
+  private final WetEndKits kitsOf;
   private final Sheets sheets;
   private final ShopLibrary library;
   private final ShelfLives shelf;
   private final People people;
   private final Clock clock;
-  private final Map<String, Double> minutes = new ConcurrentHashMap<>();
 
   WetEnds(
       Pumps pumps,
@@ -133,6 +96,7 @@ public class WetEnds {
       WetEndMapper wetEnds,
       StoresMapper stores,
       FittedWetEnds fitted,
+      WetEndKits kitsOf,
       Sheets sheets,
       ShopLibrary library,
       ShelfLives shelf,
@@ -143,6 +107,7 @@ public class WetEnds {
     this.wetEnds = wetEnds;
     this.stores = stores;
     this.fitted = fitted;
+    this.kitsOf = kitsOf;
     this.sheets = sheets;
     this.library = library;
     this.shelf = shelf;
@@ -163,7 +128,7 @@ public class WetEnds {
    */
   @Transactional(readOnly = true)
   public ChooserView choose(Question q) {
-    Setting s = setting(q);
+    ChoiceSetting s = setting(q);
     KitRanking ranking = new KitRanking(library.rater());
     Money money =
         s.sheet().isPresent()
@@ -172,16 +137,18 @@ public class WetEnds {
                 Optional.ofNullable(s.form().stopCost()).orElse(s.wetEnd().stopCost()),
                 HARDWARE_HOURS)
             : new Money(0, 0, HARDWARE_HOURS);
-    List<Offered> offered = s.sheet().map(sheet -> offered(s, sheet, s.duty())).orElse(List.of());
-    Map<String, Offered> byId =
+    List<WetEndKits.Offered> offered = kitsOf.offered(s);
+    Map<String, WetEndKits.Offered> byId =
         offered.stream().collect(Collectors.toMap(o -> o.candidate().id(), o -> o));
     List<KitChoice> kits =
-        ranking.rank(s.duty(), offered.stream().map(Offered::candidate).toList(), money).stream()
+        ranking
+            .rank(s.duty(), offered.stream().map(WetEndKits.Offered::candidate).toList(), money)
+            .stream()
             .map(r -> choice(s, r, byId.get(r.candidate().id())))
             .sorted(Comparator.comparing((KitChoice k) -> k.costPer1000h().isEmpty()))
             .toList();
     Function<Duty, Standing> standing = standing(s, ranking, money, offered);
-    UnaryOperator<String> name = WetEnds::named;
+    UnaryOperator<String> name = WetEndKits::named;
     return new ChooserView(
         s.tag(),
         s.sheet().map(Sheet::title).orElse(Words.sentence(Words.words(s.family().code()))),
@@ -250,11 +217,11 @@ public class WetEnds {
     return view(tag);
   }
 
-  private Setting setting(Question q) {
+  private ChoiceSetting setting(Question q) {
     return q.tag() == null || q.tag().isEmpty() ? typedIn(q) : ofPump(q);
   }
 
-  private Setting ofPump(Question q) {
+  private ChoiceSetting ofPump(Question q) {
     PumpRow pump = pumps.pump(q.tag());
     WetEndRow wetEnd = fitted.of(pump.tag());
     DutyForm form =
@@ -262,7 +229,7 @@ public class WetEnds {
             ? DutyForm.of(pump, pumps.exposures(pump.tag()), wetEnd, library)
             : named(q.duty());
     Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
-    return new Setting(
+    return new ChoiceSetting(
         pump.tag(),
         sheet,
         Code.parse(Family.class, pump.family()).orElseThrow(),
@@ -276,7 +243,7 @@ public class WetEnds {
         pump.consequence());
   }
 
-  private Setting typedIn(Question q) {
+  private ChoiceSetting typedIn(Question q) {
     if (q.duty() == null) {
       throw Refused.of(400, "duty", "Give a pump, or a duty.");
     }
@@ -297,7 +264,7 @@ public class WetEnds {
     if (q.body() != null && !q.body().isEmpty()) {
       inPump.put(Roles.BODY, known("body", q.body()).code());
     }
-    return new Setting(
+    return new ChoiceSetting(
         "",
         sheet,
         family,
@@ -375,7 +342,7 @@ public class WetEnds {
 
   // ---- materials against the duty -------------------------------------------------------------
 
-  private List<RoleView> roles(Setting s) {
+  private List<RoleView> roles(ChoiceSetting s) {
     List<RoleView> views = new ArrayList<>();
     for (String role : Roles.of(s.family())) {
       boolean alternative = role.equals(Roles.TUBE) || role.equals(Roles.HOSE);
@@ -426,209 +393,7 @@ public class WetEnds {
 
   // ---- kits -----------------------------------------------------------------------------------
 
-  private List<Offered> offered(Setting s, Sheet sheet, Duty duty) {
-    List<OfferRow> singles = stores.offers(sheet.id());
-    List<LotRow> lots = stores.lots(sheet.id());
-    return wetEnds.kits(sheet.id()).stream()
-        .map(k -> offered(s, sheet, duty, k, singles, lots))
-        .toList();
-  }
-
-  private Offered offered(
-      Setting s, Sheet sheet, Duty duty, WetKitRow kit, List<OfferRow> singles, List<LotRow> lots) {
-    String lead = s.lead();
-    Map<String, String> codes = new LinkedHashMap<>();
-    codes.put(lead, kit.material());
-    s.inPump().forEach(codes::putIfAbsent);
-    codes.remove(Roles.BACKUP);
-    codes.put(lead, kit.material());
-    Map<String, String> ofKit =
-        FittedWetEnds.parts(kit.parts(), s.inPump().getOrDefault(Roles.BODY, ""));
-    codes.putAll(ofKit);
-    Map<String, Material> parts = new LinkedHashMap<>();
-    codes.forEach(
-        (role, code) -> library.materials().material(code).ifPresent(m -> parts.put(role, m)));
-    Set<String> renewed = new HashSet<>(ofKit.keySet());
-    renewed.add(lead);
-    Map<String, Material> changed =
-        library.rater().rate(s.duty(), parts.get(lead), lead).verdict().fits()
-            ? alsoChanged(parts, renewed, lead, s.duty())
-            : Map.of();
-    parts.putAll(changed);
-    Other other = other(s, sheet, kit, singles, parts, changed, duty);
-    String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
-    List<RunRow> runs = store.runsLike(lead, kit.material(), group);
-    return new Offered(
-        kit,
-        new Candidate(
-            id(kit),
-            parts,
-            renewed,
-            lead,
-            kit.price(),
-            minutes(sheet, kit.kit(), other.parts()),
-            other.price(),
-            runs.stream().map(r -> new WeibullPosterior.Run(r.hours(), r.failed())).toList()),
-        other.note(),
-        other.noRotor(),
-        lots.stream()
-            .filter(l -> l.kit().equals(kit.kit()) && l.material().equals(kit.material()))
-            .filter(l -> l.hardware().equals(kit.hardware()))
-            .toList(),
-        runs);
-  }
-
-  /**
-   * Parts that would stay but do not stand the duty, in a material that does: what else must
-   * change. The body stays what it is.
-   */
-  private Map<String, Material> alsoChanged(
-      Map<String, Material> parts, Set<String> renewed, String lead, Duty duty) {
-    Map<String, Material> changed = new LinkedHashMap<>();
-    parts.forEach(
-        (role, material) -> {
-          boolean stays = !renewed.contains(role) && !role.equals(Roles.BODY);
-          if (stays && !library.rater().rate(duty, material, role).verdict().fits()) {
-            library.materials().inRole(role).stream()
-                .map(m -> Map.entry(m, library.rater().rate(duty, m, role)))
-                .filter(e -> e.getValue().verdict().fits())
-                .min(
-                    Comparator.comparing(
-                            (Map.Entry<Material, Rating> e) -> e.getKey() != parts.get(lead))
-                        .thenComparing(e -> e.getValue().verdict())
-                        .thenComparing(e -> -e.getValue().factor().orElse(0.0)))
-                .ifPresent(e -> changed.put(role, e.getKey()));
-          }
-        });
-    return changed;
-  }
-
-  /** Parts of a sheet in a role; a rotor is found by its name where its sheet says no role. */
-  private static List<String> partsOf(Sheet sheet, String role) {
-    return sheet.parts().stream()
-        .filter(p -> p.role().equals(Optional.of(role)) || p.id().equals(role))
-        .map(p -> p.id())
-        .toList();
-  }
-
-  /** What a kit needs besides itself. */
-  private record Other(List<String> parts, double price, String note, Optional<String> noRotor) {}
-
-  private static Other other(
-      Setting s,
-      Sheet sheet,
-      WetKitRow kit,
-      List<OfferRow> singles,
-      Map<String, Material> parts,
-      Map<String, Material> changed,
-      Duty duty) {
-    List<String> change = new ArrayList<>();
-    String note = "";
-    if (!kit.hardware().isEmpty()) {
-      String now = s.wetEnd().hardware();
-      Optional<Sheet.Hardware> needed =
-          sheet.hardware().stream().filter(h -> h.id().equals(kit.hardware())).findFirst();
-      if (now.isEmpty()) {
-        note = needed.map(h -> "stands on " + lower(h.title())).orElse("");
-      } else if (now.equals(kit.hardware())) {
-        note = "fits the plates and shaft in it";
-      } else {
-        needed.ifPresent(h -> change.addAll(h.differs()));
-        note = needed.map(h -> "needs " + lower(h.title())).orElse("needs other plates and shaft");
-      }
-    }
-    Optional<String> noRotor = Optional.empty();
-    Material stator = parts.get(Roles.STATOR);
-    if (sheet.stator().isPresent() && stator != null) {
-      Material rotor = parts.get(Roles.ROTOR);
-      double hottest =
-          duty.exposures().stream()
-              .mapToDouble(Duty.Exposure::temperatureC)
-              .max()
-              .orElse(AS_BUILT_C);
-      RotorFit.Stator sizes = sheet.stator().get();
-      double ofStator = stator.alphaPerK().orElse(RUBBER_ALPHA);
-      double ofRotor = Optional.ofNullable(rotor).flatMap(Material::alphaPerK).orElse(STEEL_ALPHA);
-      double rise = hottest - AS_BUILT_C;
-      Optional<RotorFit.Choice> kept =
-          s.tag().isEmpty() || changed.containsKey(Roles.ROTOR)
-              ? Optional.empty()
-              : RotorFit.choose(sizes.only(s.wetEnd().rotorClassMm()), ofStator, rise, 0, ofRotor);
-      Optional<RotorFit.Choice> fit =
-          kept.or(() -> RotorFit.choose(sizes, ofStator, rise, 0, ofRotor));
-      if (fit.isEmpty()) {
-        noRotor =
-            Optional.of(
-                "At "
-                    + Words.plain(hottest)
-                    + " °C no rotor sits in it within "
-                    + Words.plain(sizes.leastMm())
-                    + " to "
-                    + Words.plain(sizes.mostMm())
-                    + " mm of interference.");
-      } else {
-        double want = fit.get().classMm();
-        boolean swap = !s.tag().isEmpty() && kept.isEmpty();
-        if (swap) {
-          change.addAll(partsOf(sheet, Roles.ROTOR));
-        }
-        note =
-            (swap ? "needs " : s.tag().isEmpty() ? "takes " : "keeps ")
-                + (want == 0 ? "the standard rotor" : "the rotor " + Words.plain(want) + " mm")
-                + (changed.containsKey(Roles.ROTOR) ? " in " + changed.get(Roles.ROTOR).code() : "")
-                + String.format(
-                    Locale.ROOT,
-                    ", %.2f mm tight at %s °C",
-                    fit.get().fit().interferenceMm(),
-                    Words.plain(hottest));
-      }
-    }
-    for (Map.Entry<String, Material> e : changed.entrySet()) {
-      partsOf(sheet, e.getKey()).stream().filter(p -> !change.contains(p)).forEach(change::add);
-      if (e.getKey().equals(Roles.ROTOR) && sheet.stator().isPresent()) {
-        continue;
-      }
-      note +=
-          (note.isEmpty() ? "" : "; ")
-              + "needs the "
-              + (e.getKey().equals("o-ring") ? "O-ring" : Words.words(e.getKey()))
-              + " in "
-              + e.getValue().code()
-              + " as well";
-    }
-    List<String> real = change.stream().filter(p -> sheet.part(p).isPresent()).toList();
-    double price =
-        real.stream()
-            .mapToDouble(
-                p ->
-                    singles.stream()
-                            .filter(o -> o.id().equals("part:" + p))
-                            .mapToDouble(OfferRow::price)
-                            .findFirst()
-                            .orElse(0)
-                        * sheet.part(p).map(x -> x.count()).orElse(1))
-            .sum();
-    return new Other(real, price, note, noRotor);
-  }
-
-  /** Minutes of the plan that renews a kit and {@code more} parts besides. */
-  private double minutes(Sheet sheet, String kitId, List<String> more) {
-    List<String> parts =
-        new ArrayList<>(
-            sheet.kits().stream()
-                .filter(k -> k.id().equals(kitId))
-                .flatMap(k -> k.parts().keySet().stream())
-                .toList());
-    more.stream().filter(p -> !parts.contains(p)).forEach(parts::add);
-    if (parts.isEmpty()) {
-      return 0;
-    }
-    return minutes.computeIfAbsent(
-        sheet.id() + "@" + sheet.revision() + " " + parts,
-        k -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(parts, List.of())).minutes());
-  }
-
-  private KitChoice choice(Setting s, Ranked r, Offered o) {
+  private KitChoice choice(ChoiceSetting s, Ranked r, WetEndKits.Offered o) {
     WetKitRow kit = o.kit();
     LocalDate today = LocalDate.now(clock);
     List<LotRow> usable =
@@ -690,13 +455,13 @@ public class WetEnds {
   // ---- what would change the choice -----------------------------------------------------------
 
   private Function<Duty, Standing> standing(
-      Setting s, KitRanking ranking, Money money, List<Offered> offered) {
+      ChoiceSetting s, KitRanking ranking, Money money, List<WetEndKits.Offered> offered) {
     if (s.sheet().isPresent() && !offered.isEmpty()) {
       boolean rotors = s.sheet().get().stator().isPresent();
-      List<Candidate> fixed = offered.stream().map(Offered::candidate).toList();
+      List<Candidate> fixed = offered.stream().map(WetEndKits.Offered::candidate).toList();
       // Which rotor fits depends on the temperature, so those candidates are made anew each time.
       return rotors
-          ? duty -> ranking.standing(duty, rotorsFor(s, offered, duty), money)
+          ? duty -> ranking.standing(duty, kitsOf.withARotor(s, offered, duty), money)
           : duty -> ranking.standing(duty, fixed, money);
     }
     String lead = s.lead();
@@ -717,25 +482,6 @@ public class WetEnds {
                 })
             .toList();
     return duty -> ranking.standing(duty, plain, money);
-  }
-
-  private List<Candidate> rotorsFor(Setting s, List<Offered> offered, Duty duty) {
-    List<Candidate> fit = new ArrayList<>();
-    for (Offered o : offered) {
-      Other other =
-          other(
-              s,
-              s.sheet().orElseThrow(),
-              o.kit(),
-              List.of(),
-              o.candidate().parts(),
-              Map.of(),
-              duty);
-      if (other.noRotor().isEmpty()) {
-        fit.add(o.candidate());
-      }
-    }
-    return fit;
   }
 
   /** A milder duty may come down to a cheaper kit on the hardware that is in the pump. */
@@ -767,16 +513,6 @@ public class WetEnds {
 
   // ---- words and codes ------------------------------------------------------------------------
 
-  private static String id(WetKitRow kit) {
-    return kit.material() + (kit.hardware().isEmpty() ? "" : " on " + kit.hardware());
-  }
-
-  /** What a candidate is called in a sentence. */
-  private static String named(String id) {
-    int on = id.indexOf(" on ");
-    return on < 0 || id.endsWith("full-stroke") ? (on < 0 ? id : id.substring(0, on)) : id;
-  }
-
   private static String hardware(Sheet sheet, String id) {
     return sheet.hardware().stream()
         .filter(h -> h.id().equals(id))
@@ -792,10 +528,6 @@ public class WetEnds {
       case OVER_AGE -> "over-age";
       case UNKNOWN -> "maker's date";
     };
-  }
-
-  private static String lower(String words) {
-    return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
   }
 
   private static String word(Rating.Verdict verdict) {

@@ -104,6 +104,21 @@ class WetEndApiTest {
   }
 
   @Test
+  void swellSeenHereTightensTheFit() {
+    assertThat(kit(chooser("SCR-04"), "NBR").path("hardwareNote").asText())
+        .startsWith("keeps the rotor -0.75 mm");
+    desk.post(
+        "/api/v1/materials/findings",
+        """
+        {"fluid": "recovered-wool-grease", "material": "NBR", "concentrationPct": 100,
+         "temperatureC": 70, "kind": "swell", "reading": 1.2, "pump": "SCR-04", "note": "", "who": "RT"}
+        """);
+    assertThat(kit(chooser("SCR-04"), "NBR").path("hardwareNote").asText())
+        .startsWith("needs the rotor -1 mm")
+        .endsWith("1.2 % swell seen here");
+  }
+
+  @Test
   void runsOfThisShopMoveTheLife() {
     JsonNode kit = kit(chooser("EFF-01"), "EPDM tube");
     assertThat(kit.path("runsFailed").size()).isGreaterThan(5);

@@ -1,0 +1,2 @@
+/** Peristaltic pumps: the pinch of the tube and what a turn delivers. */
+package isokinon.core.peristaltic;

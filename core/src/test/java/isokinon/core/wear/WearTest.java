@@ -1,0 +1,72 @@
+package isokinon.core.wear;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import isokinon.core.wear.WearRate.Reading;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class WearTest {
+
+  @Test
+  void hoursLeftCarryTheUncertaintyOfBothReadings() {
+    // clearance 0.20 to 0.30 mm in 2 000 h, limit 0.40: 2 000 h left; derivatives 20 000 and -40
+    // 000
+    WearRate r = WearRate.between(new Reading(0.20, 0.01), new Reading(0.30, 0.01), 2000, 0.40);
+    assertThat(r.perHour()).isCloseTo(5e-5, within(1e-15));
+    assertThat(r.hoursLeft().orElseThrow()).isCloseTo(2000, within(1e-6));
+    assertThat(r.hoursLeftU().orElseThrow()).isCloseTo(Math.hypot(200, 400), within(1e-6));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0.3, 0.3, 0.4", "0.3, 0.25, 0.4", "0.3, 0.45, 0.4"})
+  void whatDoesNotMoveTowardItsLimitHasNoHours(double before, double now, double limit) {
+    assertThat(
+            WearRate.between(new Reading(before, 0), new Reading(now, 0), 100, limit).hoursLeft())
+        .isEmpty();
+  }
+
+  @Property
+  void theUncertaintyIsTheSlopeOfTheAnswer(
+      @ForAll @DoubleRange(min = 0.05, max = 0.3) double worn,
+      @ForAll @DoubleRange(min = 100, max = 5000) double hours) {
+    double h = 1e-7;
+    double up = left(0.2 + h, 0.2 + worn, hours);
+    double down = left(0.2 - h, 0.2 + worn, hours);
+    double u =
+        WearRate.between(new Reading(0.2, 0.01), new Reading(0.2 + worn, 0), hours, 1)
+            .hoursLeftU()
+            .orElseThrow();
+    assertThat(u).isCloseTo(0.01 * Math.abs(up - down) / (2 * h), Percentage.withPercentage(0.01));
+  }
+
+  private static double left(double before, double now, double hours) {
+    return WearRate.between(new Reading(before, 0), new Reading(now, 0), hours, 1)
+        .hoursLeft()
+        .orElseThrow();
+  }
+
+  @Test
+  void bearings() {
+    assertThat(Bearings.greaseG(90, 23)).isCloseTo(10.35, within(1e-12));
+    assertThat(Bearings.l10Hours(10_000, 1000, 1000, false)).isCloseTo(1e9 / 60_000, within(1e-6));
+    assertThat(Bearings.l10Hours(10_000, 1000, 1000, true))
+        .isGreaterThan(Bearings.l10Hours(10_000, 1000, 1000, false));
+  }
+
+  @Test
+  void anORingInItsGroove() {
+    assertThat(ORing.squeeze(3.53, 2.8)).isCloseTo(0.2068, within(5e-5));
+    assertThat(ORing.set(3.53, 3.2, 2.8)).isCloseTo(0.4521, within(5e-5));
+    assertThat(ORing.stretch(40, 41)).isCloseTo(0.025, within(1e-12));
+    assertThat(ORing.fill(3.53, 2.8, 4.8)).isBetween(0.7, 0.75);
+    assertThatThrownBy(() -> ORing.set(3.53, 3.8, 2.8)).hasMessageStartingWith("recoveredMm");
+  }
+}

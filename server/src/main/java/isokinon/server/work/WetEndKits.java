@@ -1,0 +1,344 @@
+package isokinon.server.work;
+
+import isokinon.core.cavity.RotorFit;
+import isokinon.core.life.WeibullPosterior;
+import isokinon.core.material.Material;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.KitRanking.Candidate;
+import isokinon.core.wetend.Rating;
+import isokinon.core.wetend.Roles;
+import isokinon.server.store.FindingRow;
+import isokinon.server.store.JudgedReadingRow;
+import isokinon.server.store.LotRow;
+import isokinon.server.store.OfferRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.RunRow;
+import isokinon.server.store.StoresMapper;
+import isokinon.server.store.WetEndMapper;
+import isokinon.server.store.WetKitRow;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.DoubleStream;
+import org.springframework.stereotype.Component;
+
+/**
+ * The wet-end kits of a sheet as candidates: their parts, what else must change, price, minutes.
+ */
+@Component
+class WetEndKits {
+
+  private static final double AS_BUILT_C = 20;
+
+  /** Linear expansion where the library does not tell it, 1/K (usual values). */
+  private static final double RUBBER_ALPHA = 1.6e-4;
+
+  private static final double STEEL_ALPHA = 1.2e-5;
+
+  /** A kit with all that the ranking and the screen need of it. */
+  record Offered(
+      WetKitRow kit,
+      Candidate candidate,
+      String hardwareNote,
+      Optional<String> noRotor,
+      Optional<Double> swell,
+      List<LotRow> lots,
+      List<RunRow> runs) {}
+
+  private final PumpMapper pumps;
+  private final WetEndMapper store;
+  private final StoresMapper stores;
+  private final ShopLibrary library;
+  private final Map<String, Double> minutes = new ConcurrentHashMap<>();
+
+  WetEndKits(PumpMapper pumps, WetEndMapper store, StoresMapper stores, ShopLibrary library) {
+    this.pumps = pumps;
+    this.store = store;
+    this.stores = stores;
+    this.library = library;
+  }
+
+  /** The kits of the setting's sheet; none where no sheet is known. */
+  List<Offered> offered(ChoiceSetting s) {
+    return s.sheet().map(sheet -> offered(s, sheet)).orElse(List.of());
+  }
+
+  private List<Offered> offered(ChoiceSetting s, Sheet sheet) {
+    List<OfferRow> singles = stores.offers(sheet.id());
+    List<LotRow> lots = stores.lots(sheet.id());
+    // A kit of a material the library does not know cannot be judged at all.
+    return store.kits(sheet.id()).stream()
+        .filter(k -> library.materials().material(k.material()).isPresent())
+        .map(k -> offered(s, sheet, k, singles, lots))
+        .toList();
+  }
+
+  private Offered offered(
+      ChoiceSetting s, Sheet sheet, WetKitRow kit, List<OfferRow> singles, List<LotRow> lots) {
+    String lead = s.lead();
+    Map<String, String> codes = new LinkedHashMap<>();
+    codes.put(lead, kit.material());
+    s.inPump().forEach(codes::putIfAbsent);
+    // The kit says whether a backup stands behind its diaphragm.
+    codes.remove(Roles.BACKUP);
+    Map<String, String> ofKit =
+        FittedWetEnds.parts(kit.parts(), s.inPump().getOrDefault(Roles.BODY, ""));
+    codes.putAll(ofKit);
+    Map<String, Material> parts = new LinkedHashMap<>();
+    codes.forEach(
+        (role, code) -> library.materials().material(code).ifPresent(m -> parts.put(role, m)));
+    Set<String> renewed = new HashSet<>(ofKit.keySet());
+    renewed.add(lead);
+    Map<String, Material> changed =
+        library.rater().rate(s.duty(), parts.get(lead), lead).verdict().fits()
+            ? alsoChanged(parts, renewed, lead, s.duty())
+            : Map.of();
+    parts.putAll(changed);
+    Optional<Double> swell =
+        sheet.stator().isPresent() ? swellSeen(kit.material(), s.duty()) : Optional.empty();
+    Other other = other(s, sheet, kit, singles, parts, changed, swell, s.duty());
+    String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
+    List<RunRow> runs = pumps.runsLike(lead, kit.material(), group);
+    return new Offered(
+        kit,
+        new Candidate(
+            id(kit),
+            parts,
+            renewed,
+            lead,
+            kit.price(),
+            minutes(sheet, kit.kit(), other.parts()),
+            other.price(),
+            runs.stream().map(r -> new WeibullPosterior.Run(r.hours(), r.failed())).toList()),
+        other.note(),
+        other.noRotor(),
+        swell,
+        lots.stream()
+            .filter(l -> l.kit().equals(kit.kit()) && l.material().equals(kit.material()))
+            .filter(l -> l.hardware().equals(kit.hardware()))
+            .toList(),
+        runs);
+  }
+
+  /**
+   * Parts that would stay but do not stand the duty, in a material that does: what else must
+   * change. The body stays what it is.
+   */
+  private Map<String, Material> alsoChanged(
+      Map<String, Material> parts, Set<String> renewed, String lead, Duty duty) {
+    Map<String, Material> changed = new LinkedHashMap<>();
+    parts.forEach(
+        (role, material) -> {
+          boolean stays = !renewed.contains(role) && !role.equals(Roles.BODY);
+          if (stays && !library.rater().rate(duty, material, role).verdict().fits()) {
+            library.materials().inRole(role).stream()
+                .map(m -> Map.entry(m, library.rater().rate(duty, m, role)))
+                .filter(e -> e.getValue().verdict().fits())
+                .min(
+                    Comparator.comparing(
+                            (Map.Entry<Material, Rating> e) -> e.getKey() != parts.get(lead))
+                        .thenComparing(e -> e.getValue().verdict())
+                        .thenComparing(e -> -e.getValue().factor().orElse(0.0)))
+                .ifPresent(e -> changed.put(role, e.getKey()));
+          }
+        });
+    return changed;
+  }
+
+  /** Parts of a sheet in a role; a rotor is found by its name where its sheet says no role. */
+  private static List<String> partsOf(Sheet sheet, String role) {
+    return sheet.parts().stream()
+        .filter(p -> p.role().equals(Optional.of(role)) || p.id().equals(role))
+        .map(p -> p.id())
+        .toList();
+  }
+
+  /** What a kit needs besides itself. */
+  private record Other(List<String> parts, double price, String note, Optional<String> noRotor) {}
+
+  private static Other other(
+      ChoiceSetting s,
+      Sheet sheet,
+      WetKitRow kit,
+      List<OfferRow> singles,
+      Map<String, Material> parts,
+      Map<String, Material> changed,
+      Optional<Double> seen,
+      Duty duty) {
+    List<String> change = new ArrayList<>();
+    String note = "";
+    if (!kit.hardware().isEmpty()) {
+      String now = s.wetEnd().hardware();
+      Optional<Sheet.Hardware> needed =
+          sheet.hardware().stream().filter(h -> h.id().equals(kit.hardware())).findFirst();
+      if (now.isEmpty()) {
+        note = needed.map(h -> "stands on " + lower(h.title())).orElse("");
+      } else if (now.equals(kit.hardware())) {
+        note = "fits the plates and shaft in it";
+      } else {
+        needed.ifPresent(h -> change.addAll(h.differs()));
+        note = needed.map(h -> "needs " + lower(h.title())).orElse("needs other plates and shaft");
+      }
+    }
+    Optional<String> noRotor = Optional.empty();
+    Material stator = parts.get(Roles.STATOR);
+    if (sheet.stator().isPresent() && stator != null) {
+      Material rotor = parts.get(Roles.ROTOR);
+      double hottest =
+          duty.exposures().stream()
+              .mapToDouble(Duty.Exposure::temperatureC)
+              .max()
+              .orElse(AS_BUILT_C);
+      RotorFit.Stator sizes = sheet.stator().get();
+      double ofStator = stator.alphaPerK().orElse(RUBBER_ALPHA);
+      double ofRotor = Optional.ofNullable(rotor).flatMap(Material::alphaPerK).orElse(STEEL_ALPHA);
+      double rise = hottest - AS_BUILT_C;
+      double swelled = seen.orElse(0.0);
+      Optional<RotorFit.Choice> kept =
+          s.tag().isEmpty() || changed.containsKey(Roles.ROTOR)
+              ? Optional.empty()
+              : RotorFit.choose(
+                  sizes.only(s.wetEnd().rotorClassMm()), ofStator, rise, swelled, ofRotor);
+      Optional<RotorFit.Choice> fit =
+          kept.or(() -> RotorFit.choose(sizes, ofStator, rise, swelled, ofRotor));
+      if (fit.isEmpty()) {
+        noRotor =
+            Optional.of(
+                "At "
+                    + Words.plain(hottest)
+                    + " °C no rotor sits in it within "
+                    + Words.plain(sizes.leastMm())
+                    + " to "
+                    + Words.plain(sizes.mostMm())
+                    + " mm of interference.");
+      } else {
+        double want = fit.get().classMm();
+        boolean swap = !s.tag().isEmpty() && kept.isEmpty();
+        if (swap) {
+          change.addAll(partsOf(sheet, Roles.ROTOR));
+        }
+        note =
+            (swap ? "needs " : s.tag().isEmpty() ? "takes " : "keeps ")
+                + (want == 0 ? "the standard rotor" : "the rotor " + Words.plain(want) + " mm")
+                + (changed.containsKey(Roles.ROTOR) ? " in " + changed.get(Roles.ROTOR).code() : "")
+                + String.format(
+                    Locale.ROOT,
+                    ", %.2f mm tight at %s °C",
+                    fit.get().fit().interferenceMm(),
+                    Words.plain(hottest))
+                + seen.map(
+                        x ->
+                            " and "
+                                + Words.plain(Math.round(x * 1000) / 10.0)
+                                + " % swell seen here")
+                    .orElse("");
+      }
+    }
+    for (Map.Entry<String, Material> e : changed.entrySet()) {
+      partsOf(sheet, e.getKey()).stream().filter(p -> !change.contains(p)).forEach(change::add);
+      if (e.getKey().equals(Roles.ROTOR) && sheet.stator().isPresent()) {
+        continue;
+      }
+      note +=
+          (note.isEmpty() ? "" : "; ")
+              + "needs the "
+              + (e.getKey().equals("o-ring") ? "O-ring" : Words.words(e.getKey()))
+              + " in "
+              + e.getValue().code()
+              + " as well";
+    }
+    List<String> real = change.stream().filter(p -> sheet.part(p).isPresent()).toList();
+    double price =
+        real.stream()
+            .mapToDouble(
+                p ->
+                    singles.stream()
+                            .filter(o -> o.id().equals("part:" + p))
+                            .mapToDouble(OfferRow::price)
+                            .findFirst()
+                            .orElse(0)
+                        * sheet.part(p).map(x -> x.count()).orElse(1))
+            .sum();
+    return new Other(real, price, note, noRotor);
+  }
+
+  /** Minutes of the plan that renews a kit and {@code more} parts besides. */
+  private double minutes(Sheet sheet, String kitId, List<String> more) {
+    List<String> parts =
+        new ArrayList<>(
+            sheet.kits().stream()
+                .filter(k -> k.id().equals(kitId))
+                .flatMap(k -> k.parts().keySet().stream())
+                .toList());
+    more.stream().filter(p -> !parts.contains(p)).forEach(parts::add);
+    if (parts.isEmpty()) {
+      return 0;
+    }
+    return minutes.computeIfAbsent(
+        sheet.id() + "@" + sheet.revision() + " " + parts,
+        k -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(parts, List.of())).minutes());
+  }
+
+  /** Mean volume swell this shop saw of a material in the fluids of a duty, 0.03 is 3 %. */
+  private Optional<Double> swellSeen(String material, Duty duty) {
+    OptionalDouble mean =
+        duty.exposures().stream()
+            .flatMapToDouble(
+                e ->
+                    DoubleStream.concat(
+                        store.findings(e.fluid(), material).stream()
+                            .filter(f -> f.kind().equals("swell"))
+                            .mapToDouble(FindingRow::reading),
+                        store.judged(e.fluid(), material).stream()
+                            .filter(r -> r.measure().equals("swell"))
+                            .mapToDouble(JudgedReadingRow::reading)))
+            .average();
+    return mean.isPresent() ? Optional.of(mean.getAsDouble() / 100) : Optional.empty();
+  }
+
+  /** The candidates of a sheet with a stator for which some rotor sits right in this duty. */
+  List<Candidate> withARotor(ChoiceSetting s, List<Offered> offered, Duty duty) {
+    List<Candidate> fit = new ArrayList<>();
+    for (Offered o : offered) {
+      Other other =
+          other(
+              s,
+              s.sheet().orElseThrow(),
+              o.kit(),
+              List.of(),
+              o.candidate().parts(),
+              Map.of(),
+              o.swell(),
+              duty);
+      if (other.noRotor().isEmpty()) {
+        fit.add(o.candidate());
+      }
+    }
+    return fit;
+  }
+
+  static String id(WetKitRow kit) {
+    return kit.material() + (kit.hardware().isEmpty() ? "" : " on " + kit.hardware());
+  }
+
+  /** What a candidate is called in a sentence. */
+  static String named(String id) {
+    int on = id.indexOf(" on ");
+    return on < 0 || id.endsWith("full-stroke") ? (on < 0 ? id : id.substring(0, on)) : id;
+  }
+
+  private static String lower(String words) {
+    return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+  }
+}
