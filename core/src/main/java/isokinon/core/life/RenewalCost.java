@@ -14,52 +14,73 @@ import java.util.function.DoubleUnaryOperator;
  */
 public record RenewalCost(double age, double rate, double failures, double meanAge) {
 
-  private static final int STEPS = 240;
+  private static final int STEPS = 60;
 
-  /** The grid runs to this many times the scale: beyond it hardly a part is left. */
-  private static final double REACH = 3;
+  /** The search runs to this many times the mean: beyond it hardly a part is left. */
+  private static final double REACH = 4;
+
+  private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
+  private static final double CLOSE = 1e-9;
 
   /**
-   * The best age to change a part.
+   * The best age to change a part: the lowest of a grid, then golden section around it.
    *
-   * @param survival chance of lasting beyond an age, falling from 1
-   * @param meanLife mean life, over 0; the mean of {@code survival}
+   * @param life how long such parts last
    * @param planned cost of changing it sound, over 0
-   * @param failed cost of changing it failed, not under {@code planned}
+   * @param failed cost of changing it failed
    */
-  public static RenewalCost best(
-      DoubleUnaryOperator survival, double meanLife, double planned, double failed) {
-    RenewalCost best = new RenewalCost(Double.POSITIVE_INFINITY, failed / meanLife, 1, meanLife);
-    double step = meanLife * REACH / STEPS;
-    double lived = 0;
-    double before = 1;
+  public static RenewalCost best(Survival life, double planned, double failed) {
+    double mean = life.meanLife();
+    double step = mean * REACH / STEPS;
+    double at = Double.POSITIVE_INFINITY;
+    double least = failed / mean;
     for (int i = 1; i <= STEPS; i++) {
-      double age = i * step;
-      double now = survival.applyAsDouble(age);
-      lived += step / 6 * (before + 4 * survival.applyAsDouble(age - step / 2) + now);
-      double rate = (planned * now + failed * (1 - now)) / lived;
-      if (rate < best.rate()) {
-        best = new RenewalCost(age, rate, 1 - now, lived);
+      double rate = at(i * step, life, planned, failed);
+      if (rate < least) {
+        least = rate;
+        at = i * step;
       }
-      before = now;
     }
-    return best;
+    if (Double.isInfinite(at)) {
+      return new RenewalCost(at, least, 1, mean);
+    }
+    double age =
+        minimum(t -> at(t, life, planned, failed), Math.max(at - step, step * CLOSE), at + step);
+    return new RenewalCost(
+        age, at(age, life, planned, failed), 1 - life.survival(age), life.lived(age));
   }
 
-  /** What it costs where the part is changed at {@code age} all the same; infinite: at failure. */
-  public static double at(
-      double age, DoubleUnaryOperator survival, double meanLife, double planned, double failed) {
+  /** What it costs where the part is changed at {@code age}; infinite: when it fails. */
+  public static double at(double age, Survival life, double planned, double failed) {
     if (Double.isInfinite(age)) {
-      return failed / meanLife;
+      return failed / life.meanLife();
     }
-    double step = age / STEPS;
-    double lived = 0;
-    double before = 1;
-    for (int i = 1; i <= STEPS; i++) {
-      double now = survival.applyAsDouble(i * step);
-      lived += step / 6 * (before + 4 * survival.applyAsDouble((i - 0.5) * step) + now);
-      before = now;
+    double s = life.survival(age);
+    return (planned * s + failed * (1 - s)) / life.lived(age);
+  }
+
+  private static double minimum(DoubleUnaryOperator f, double low, double high) {
+    double a = low;
+    double b = high;
+    double c = b - GOLDEN * (b - a);
+    double d = a + GOLDEN * (b - a);
+    double fc = f.applyAsDouble(c);
+    double fd = f.applyAsDouble(d);
+    while (b - a > CLOSE * high) {
+      if (fc < fd) {
+        b = d;
+        d = c;
+        fd = fc;
+        c = b - GOLDEN * (b - a);
+        fc = f.applyAsDouble(c);
+      } else {
+        a = c;
+        c = d;
+        fc = fd;
+        d = a + GOLDEN * (b - a);
+        fd = f.applyAsDouble(d);
+      }
     }
-    return (planned * before + failed * (1 - before)) / lived;
+    return (a + b) / 2;
   }
 }

@@ -2,6 +2,7 @@ package isokinon.core.life;
 
 import java.util.List;
 import org.apache.commons.numbers.gamma.LogGamma;
+import org.apache.commons.numbers.gamma.RegularizedBeta;
 import org.apache.commons.statistics.distribution.GammaDistribution;
 
 /**
@@ -16,7 +17,7 @@ import org.apache.commons.statistics.distribution.GammaDistribution;
  * @param a pseudo-failures plus failures
  * @param b sum of age^shape, pseudo-age included
  */
-public record WeibullPosterior(double shape, double a, double b) {
+public record WeibullPosterior(double shape, double a, double b) implements Survival {
 
   /** Strength of the library's word, in pseudo-failures. */
   public static final double LIBRARY_STRENGTH = 2;
@@ -95,12 +96,20 @@ public record WeibullPosterior(double shape, double a, double b) {
     return Math.pow(lambda, -1 / shape);
   }
 
-  /** Chance of lasting beyond {@code age}. */
+  @Override
   public double survival(double age) {
     return Math.pow(b / (b + Math.pow(Math.max(0, age), shape)), a);
   }
 
+  /** By the incomplete Beta function, with x = t^shape/(b + t^shape). */
+  @Override
+  public double lived(double age) {
+    double power = Math.pow(Math.max(0, age), shape);
+    return meanLife() * RegularizedBeta.value(power / (b + power), 1 / shape, a - 1 / shape);
+  }
+
   /** Mean of the predictive distribution, in the unit of the ages. */
+  @Override
   public double meanLife() {
     return Math.exp(
         Math.log(b) / shape
@@ -112,10 +121,5 @@ public record WeibullPosterior(double shape, double a, double b) {
   /** The age by which the chance of having failed is {@code probability}. */
   public double quantile(double probability) {
     return Math.pow(b * (Math.pow(1 - probability, -1 / a) - 1), 1 / shape);
-  }
-
-  /** Chance of failing within {@code ahead} once {@code age} has been reached. */
-  public double risk(double age, double ahead) {
-    return 1 - survival(age + ahead) / survival(age);
   }
 }

@@ -1,6 +1,7 @@
 package isokinon.core.wetend;
 
 import isokinon.core.life.RenewalCost;
+import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary.BaseLife;
@@ -147,7 +148,7 @@ public final class KitRanking {
     WeibullPosterior p = life.posterior();
     double planned = spend(c, money);
     double failed = planned + money.stopCost();
-    RenewalCost best = RenewalCost.best(p::survival, life.mean(), planned, failed);
+    RenewalCost best = RenewalCost.best(p, planned, failed);
     double hardware = 1000 * c.hardwarePrice() / money.hardwareHours();
     return new Cost(
         1000 * best.rate() + hardware,
@@ -164,8 +165,8 @@ public final class KitRanking {
 
   private static double rateAt(
       double age, double mean, double shape, double planned, double failed) {
-    double scale = mean / WeibullPosterior.meanOfScaleOne(shape);
-    return RenewalCost.at(age, t -> Math.exp(-Math.pow(t / scale, shape)), mean, planned, failed);
+    Weibull life = new Weibull(shape, mean / WeibullPosterior.meanOfScaleOne(shape));
+    return RenewalCost.at(age, life, planned, failed);
   }
 
   /**

@@ -41,7 +41,8 @@ class ApiDescription {
           ChooserView.class,
           DutyForm.class,
           Materials.class,
-          ComputeController.class);
+          ComputeController.class,
+          LifeController.class);
 
   /** Records that people fill in: what they leave out is null. */
   private static final Set<Class<?>> FORMS = Set.of(DutyForm.class, DutyForm.FluidForm.class);

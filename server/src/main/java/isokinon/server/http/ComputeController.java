@@ -1,12 +1,18 @@
 package isokinon.server.http;
 
+import static isokinon.server.http.Given.given;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.core.cavity.CavityFlow;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.KitCover;
 import isokinon.core.kit.Offer;
+import isokinon.core.magnetic.MagnetMargin;
+import isokinon.core.peristaltic.Calibration;
+import isokinon.core.peristaltic.TubeGap;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.shelf.ShelfLife;
@@ -32,6 +38,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/compute")
 @Tag(name = "compute", description = "Stateless: everything needed is in the request")
 class ComputeController {
+
+  /** Half-width of the 95 % interval of the mean that a calibration is accepted at, %. */
+  private static final double ACCEPTED_PCT = 1;
 
   private final Compute compute;
 
@@ -118,6 +127,38 @@ class ComputeController {
       Double rotorAlphaPerK) {}
 
   record FitAnswer(double boreDiameterMm, double rotorDiameterMm, double interferenceMm) {}
+
+  record FlowQuestion(
+      Double eccentricityMm,
+      Double rotorDiameterMm,
+      Double statorPitchMm,
+      Double rpm,
+      Double measuredM3h) {}
+
+  record FlowAnswer(double displacementL, double theoreticalM3h, double efficiency) {}
+
+  record GapQuestion(Double wallMm, Double compression) {}
+
+  record GapAnswer(double gapMm) {}
+
+  record RunQuestion(Double turns, Double ml) {}
+
+  record CalibrationQuestion(List<RunQuestion> runs, Double setMlPerTurn) {}
+
+  record CalibrationAnswer(
+      double mlPerTurn, double cvPct, double errorPct, int moreRuns, double halfWidthPct) {}
+
+  record MarginQuestion(
+      Double densityKgM3,
+      Double flowM3h,
+      Double headM,
+      Double efficiency,
+      Double rpm,
+      Double ratedNm,
+      String magnet,
+      Double temperatureC) {}
+
+  record MarginAnswer(double neededNm, double availableNm, double margin, String verdict) {}
 
   record ShelfQuestion(String material, String cured) {}
 
@@ -237,16 +278,78 @@ class ComputeController {
   @PostMapping("/cavity/fit")
   @Operation(summary = "Interference of a rotor in its stator at temperature and swell, mm")
   FitAnswer fit(@RequestBody FitQuestion q) {
+    double bore = given("boreRadiusMm", q.boreRadiusMm());
+    double tube = given("tubeRadiusMm", q.tubeRadiusMm());
+    double alpha = given("elastomerAlphaPerK", q.elastomerAlphaPerK());
+    double deltaK = given("deltaK", q.deltaK());
+    double rotor = given("rotorDiameterMm", q.rotorDiameterMm());
+    double rotorAlpha = given("rotorAlphaPerK", q.rotorAlphaPerK());
+    double swell = q.swell() == null ? 0 : q.swell();
     RotorFit fit =
-        compute.rotorFit(
-            given("boreRadiusMm", q.boreRadiusMm()),
-            given("tubeRadiusMm", q.tubeRadiusMm()),
-            given("elastomerAlphaPerK", q.elastomerAlphaPerK()),
-            given("deltaK", q.deltaK()),
-            q.swell() == null ? 0 : q.swell(),
-            given("rotorDiameterMm", q.rotorDiameterMm()),
-            given("rotorAlphaPerK", q.rotorAlphaPerK()));
+        Compute.answered(() -> RotorFit.at(bore, tube, alpha, deltaK, swell, rotor, rotorAlpha));
     return new FitAnswer(fit.boreDiameterMm(), fit.rotorDiameterMm(), fit.interferenceMm());
+  }
+
+  @PostMapping("/cavity/flow")
+  @Operation(
+      summary = "Displacement, flow without slip and efficiency of a progressing cavity pump")
+  FlowAnswer flow(@RequestBody FlowQuestion q) {
+    double eccentricity = given("eccentricityMm", q.eccentricityMm());
+    double rotor = given("rotorDiameterMm", q.rotorDiameterMm());
+    double pitch = given("statorPitchMm", q.statorPitchMm());
+    double rpm = given("rpm", q.rpm());
+    double measured = given("measuredM3h", q.measuredM3h());
+    CavityFlow flow =
+        Compute.answered(() -> CavityFlow.of(eccentricity, rotor, pitch, rpm, measured));
+    return new FlowAnswer(flow.displacementL(), flow.theoreticalM3h(), flow.efficiency());
+  }
+
+  @PostMapping("/tube/gap")
+  @Operation(summary = "Gap between roller and track for a compression, mm")
+  GapAnswer gap(@RequestBody GapQuestion q) {
+    double wall = given("wallMm", q.wallMm());
+    double compression = given("compression", q.compression());
+    return new GapAnswer(Compute.answered(() -> TubeGap.gapMm(wall, compression)));
+  }
+
+  @PostMapping("/tube/calibration")
+  @Operation(summary = "What a turn delivers, how closely the runs say so, how many more it takes")
+  CalibrationAnswer calibration(@RequestBody CalibrationQuestion q) {
+    List<Calibration.Run> runs = new ArrayList<>();
+    List<RunQuestion> asked = given("runs", q.runs());
+    for (int i = 0; i < asked.size(); i++) {
+      String at = "runs[" + i + "]";
+      RunQuestion run = given(at, asked.get(i));
+      runs.add(new Calibration.Run(given(at + ".turns", run.turns()), given(at + ".ml", run.ml())));
+    }
+    double set = given("setMlPerTurn", q.setMlPerTurn());
+    Calibration c = Compute.answered(() -> Calibration.of(runs, set, ACCEPTED_PCT));
+    return new CalibrationAnswer(
+        c.mlPerTurn(), c.cvPct(), c.errorPct(), c.moreRuns(), c.halfWidthPct());
+  }
+
+  @PostMapping("/magnet/margin")
+  @Operation(summary = "Torque a magnetic drive needs against what its magnets carry, N·m")
+  MarginAnswer margin(@RequestBody MarginQuestion q) {
+    MagnetMargin.Magnet magnet =
+        switch (given("magnet", q.magnet())) {
+          case "NdFeB" -> MagnetMargin.Magnet.NDFEB;
+          case "SmCo" -> MagnetMargin.Magnet.SMCO;
+          default ->
+              throw Refused.of(
+                  400, "magnet", "A magnet is NdFeB or SmCo; \"" + q.magnet() + "\" is not.");
+        };
+    double density = given("densityKgM3", q.densityKgM3());
+    double flow = given("flowM3h", q.flowM3h());
+    double head = given("headM", q.headM());
+    double efficiency = given("efficiency", q.efficiency());
+    double rpm = given("rpm", q.rpm());
+    double rated = given("ratedNm", q.ratedNm());
+    double celsius = given("temperatureC", q.temperatureC());
+    MagnetMargin m =
+        Compute.answered(
+            () -> MagnetMargin.of(density, flow, head, efficiency, rpm, rated, magnet, celsius));
+    return new MarginAnswer(m.neededNm(), m.availableNm(), m.margin(), word(m.verdict().name()));
   }
 
   @PostMapping("/shelf-life")
@@ -286,13 +389,6 @@ class ComputeController {
     }
     throw Refused.of(
         400, "abrasion", "Abrasion is none, light, medium or heavy; \"" + word + "\" is not.");
-  }
-
-  private static <T> T given(String path, T value) {
-    if (value == null) {
-      throw Refused.of(400, path, "Missing: " + path + " must be given.");
-    }
-    return value;
   }
 
   private static List<String> ids(String path, List<String> ids) {

@@ -1,6 +1,5 @@
 package isokinon.server.work;
 
-import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.KitCover;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
@@ -23,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /** The stateless compute interface: everything needed is in the question, nothing is stored. */
@@ -192,26 +192,16 @@ public class Compute {
     return library.rater().rate(duty, materials);
   }
 
-  /** How a rotor sits in its stator at a temperature. */
-  public RotorFit rotorFit(
-      double boreRadiusMm,
-      double tubeRadiusMm,
-      double elastomerAlphaPerK,
-      double deltaK,
-      double swell,
-      double rotorDiameterMm,
-      double rotorAlphaPerK) {
+  /**
+   * A kernel's answer to a question whose values may be out of range.
+   *
+   * @throws Refused naming the field, which the kernel's sentence begins with
+   */
+  public static <T> T answered(Supplier<T> kernel) {
     try {
-      return RotorFit.at(
-          boreRadiusMm,
-          tubeRadiusMm,
-          elastomerAlphaPerK,
-          deltaK,
-          swell,
-          rotorDiameterMm,
-          rotorAlphaPerK);
+      return kernel.get();
     } catch (IllegalArgumentException e) {
-      String field = e.getMessage().substring(0, e.getMessage().indexOf(' '));
+      String field = e.getMessage().split("[ :]", 2)[0];
       throw Refused.of(400, field, e.getMessage());
     }
   }

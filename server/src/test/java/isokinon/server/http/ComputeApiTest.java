@@ -276,6 +276,146 @@ class ComputeApiTest {
         words);
   }
 
+  @Test
+  void tellsWhatACavityPumpDisplaces() {
+    JsonNode flow =
+        answer(
+            "cavity/flow",
+            """
+            {"eccentricityMm": 5, "rotorDiameterMm": 30, "statorPitchMm": 120, "rpm": 300,
+             "measuredM3h": 1.1}
+            """);
+    assertThat(flow.path("displacementL").asDouble()).isCloseTo(0.072, within(1e-12));
+    assertThat(flow.path("theoreticalM3h").asDouble()).isCloseTo(1.296, within(1e-12));
+    assertThat(flow.path("efficiency").asDouble()).isCloseTo(1.1 / 1.296, within(1e-12));
+  }
+
+  // ---- tubes and magnets ----------------------------------------------------------------------
+
+  @Test
+  void tellsTheGapAndTheCalibrationOfATube() {
+    assertThat(
+            answer("tube/gap", "{\"wallMm\": 2.4, \"compression\": 0.15}").path("gapMm").asDouble())
+        .isCloseTo(4.08, within(1e-12));
+    JsonNode c =
+        answer(
+            "tube/calibration",
+            """
+            {"setMlPerTurn": 4.8, "runs": [
+              {"turns": 100, "ml": 490}, {"turns": 100, "ml": 500}, {"turns": 50, "ml": 255}]}
+            """);
+    assertThat(c.path("mlPerTurn").asDouble()).isCloseTo(5.0, within(1e-12));
+    assertThat(c.path("cvPct").asDouble()).isCloseTo(2.0, within(1e-9));
+    assertThat(c.path("moreRuns").asInt()).isEqualTo(15);
+  }
+
+  @Test
+  void tellsTheMarginOfAMagneticDrive() {
+    JsonNode m =
+        answer(
+            "magnet/margin",
+            """
+            {"densityKgM3": 1100, "flowM3h": 12, "headM": 22, "efficiency": 0.55, "rpm": 2900,
+             "ratedNm": 12, "magnet": "NdFeB", "temperatureC": 80}
+            """);
+    assertThat(m.path("neededNm").asDouble()).isCloseTo(4.73615, within(5e-6));
+    assertThat(m.path("margin").asDouble()).isCloseTo(2.2103, within(5e-5));
+    assertThat(m.path("verdict").asText()).isEqualTo("sound");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "tube/gap|{\"wallMm\": 2.4, \"compression\": 0.9}|compression|must be 0 to 0.5",
+        "tube/calibration|{\"setMlPerTurn\": 5, \"runs\": [{\"turns\": 1, \"ml\": 5}]}|runs|3 or more",
+        "tube/calibration|{\"setMlPerTurn\": 5, \"runs\": [{\"turns\": 1}]}|runs[0].ml|must be given",
+        "magnet/margin|{\"magnet\": \"AlNiCo\"}|magnet|NdFeB or SmCo",
+        "magnet/margin|{\"magnet\": \"SmCo\"}|densityKgM3|must be given",
+        "cavity/flow|{\"eccentricityMm\": 5, \"rotorDiameterMm\": 30, \"statorPitchMm\": 120, \"rpm\": 0, \"measuredM3h\": 1}|rpm|must be",
+      })
+  void aMeasurementThatCannotBeIsRefused(String what, String json, String path, String words) {
+    refused(what, json, path, words);
+  }
+
+  // ---- life and interval ----------------------------------------------------------------------
+
+  @Test
+  void fitsALifeAndDrawsItsCurve() {
+    String runs =
+        java.util.Arrays.stream("640 700* 700* 810 905 1100* 1100* 1240".split(" "))
+            .map(
+                a ->
+                    "{\"age\": %s, \"failed\": %s}".formatted(a.replace("*", ""), !a.endsWith("*")))
+            .collect(java.util.stream.Collectors.joining(","));
+    JsonNode fit = answer("life/fit", "{\"observations\": [" + runs + "]}");
+    assertThat(fit.path("shape").asDouble()).isCloseTo(4.7176582, within(4.7e-6));
+    assertThat(fit.path("scale").asDouble()).isCloseTo(1138.7098, within(1.1e-3));
+    assertThat(fit.path("logLikelihood").asDouble()).isCloseTo(-29.890907, within(1e-6));
+    assertThat(fit.path("runs").asInt()).isEqualTo(8);
+    assertThat(fit.path("failures").asInt()).isEqualTo(4);
+    assertThat(fit.path("survival")).hasSize(4);
+    assertThat(fit.at("/survival/3/low").isNull()).isTrue();
+    Desk.Reply few = ask("life/fit", "{\"observations\": [{\"age\": 5, \"failed\": true}]}");
+    assertThat(few.status()).isEqualTo(422);
+    assertThat(few.fault("observations")).contains("2 different ages");
+  }
+
+  @Test
+  void tellsTheLifeThatFewRunsLeaveOneToExpect() {
+    JsonNode p =
+        answer(
+            "life/posterior",
+            """
+            {"shape": 2.5, "priorMean": 4000, "priorStrength": 2, "observations": [
+              {"age": 3100, "failed": true}, {"age": 2400, "failed": false},
+              {"age": 3650, "failed": true}, {"age": 1800, "failed": false}]}
+            """);
+    assertThat(p.path("a").asDouble()).isEqualTo(4);
+    assertThat(p.path("b").asDouble()).isCloseTo(3567855703.23, within(0.01));
+    assertThat(p.path("scaleMedian").asDouble()).isCloseTo(3935.49, within(0.005));
+    assertThat(p.path("meanLife").asDouble()).isCloseTo(3639.65, within(0.005));
+    double risk =
+        answer(
+                "life/risk",
+                "{\"shape\": 2.5, \"a\": 4, \"b\": 3567855703.23, \"age\": 0, \"within\": 2000}")
+            .path("probability")
+            .asDouble();
+    assertThat(risk).isCloseTo(1 - 0.822270, within(5e-7));
+  }
+
+  @Test
+  void tellsTheCheapestIntervalAndWhetherItPays() {
+    JsonNode i =
+        answer(
+            "life/interval",
+            "{\"shape\": 3, \"scale\": 4000, \"plannedCost\": 300, \"failureCost\": 1500}");
+    assertThat(i.path("bestAge").asDouble()).isCloseTo(2010.44, within(0.01));
+    assertThat(i.path("advice").asText()).isEqualTo("fixed-interval");
+    JsonNode random =
+        answer(
+            "life/interval",
+            "{\"shape\": 1, \"scale\": 4000, \"plannedCost\": 300, \"failureCost\": 1500}");
+    assertThat(random.path("bestAge").isNull()).isTrue();
+    assertThat(random.path("advice").asText()).isEqualTo("run-to-failure");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "life/fit|{\"observations\": [{\"age\": -5, \"failed\": true}]}|observations[0].age|must be",
+        "life/fit|{\"observations\": [{\"age\": 5}]}|observations[0].failed|must be given",
+        "life/posterior|{\"shape\": 0.4, \"priorMean\": 10, \"priorStrength\": 2}|priorStrength|must exceed 1",
+        "life/risk|{\"shape\": 2, \"scale\": 100, \"age\": -1, \"within\": 5}|age|must be",
+        "life/risk|{\"shape\": 2, \"a\": 2, \"age\": 1, \"within\": 5}|b|must be given",
+        "life/interval|{\"shape\": 2, \"scale\": 100, \"plannedCost\": 0, \"failureCost\": 5}|plannedCost|must be",
+        "life/interval|{\"shape\": 2, \"scale\": 100, \"plannedCost\": 1, \"failureCost\": 5, \"consequence\": \"dire\"}|consequence|low or high",
+      })
+  void aQuestionOfLifeThatCannotBeIsRefused(String what, String json, String path, String words) {
+    refused(what, json, path, words);
+  }
+
   // ---- shelf life, and the frame around all -----------------------------------------------------
 
   @ParameterizedTest

@@ -40,7 +40,10 @@ class OpenApiCurrencyTest {
   void theFixedComputePathsAreDescribed() {
     JsonNode paths = desk.get("/api/openapi").body().path("paths");
     for (String path :
-        new String[] {"plan", "torque/order", "torque/setting", "wet-end/rate", "shelf-life"}) {
+        ("plan kit-cover torque/order torque/setting life/fit life/posterior life/risk"
+                + " life/interval wet-end/rate cavity/fit cavity/flow tube/gap tube/calibration"
+                + " magnet/margin shelf-life")
+            .split(" ")) {
       assertThat(paths.has("/api/v1/compute/" + path)).as(path).isTrue();
     }
   }

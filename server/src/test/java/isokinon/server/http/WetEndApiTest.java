@@ -111,11 +111,11 @@ class WetEndApiTest {
         "/api/v1/materials/findings",
         """
         {"fluid": "recovered-wool-grease", "material": "NBR", "concentrationPct": 100,
-         "temperatureC": 70, "kind": "swell", "reading": 1.2, "pump": "SCR-04", "note": "", "who": "RT"}
+         "temperatureC": 70, "kind": "swell", "reading": 0.8, "pump": "SCR-04", "note": "", "who": "RT"}
         """);
     assertThat(kit(chooser("SCR-04"), "NBR").path("hardwareNote").asText())
         .startsWith("needs the rotor -1 mm")
-        .endsWith("1.2 % swell seen here");
+        .endsWith("0.8 % swell seen here");
   }
 
   @Test

@@ -1,0 +1,19 @@
+package isokinon.core.life;
+
+/** How long parts of one kind last: the chance of reaching an age, and the time lived up to it. */
+public interface Survival {
+
+  /** Chance of lasting beyond {@code age}, falling from 1. */
+  double survival(double age);
+
+  /** Mean time lived up to {@code age}: ∫0..age of the survival, in the unit of the age. */
+  double lived(double age);
+
+  /** Mean life, in the unit of the ages. */
+  double meanLife();
+
+  /** Chance of failing within {@code ahead} once {@code age} has been reached. */
+  default double risk(double age, double ahead) {
+    return 1 - survival(age + ahead) / survival(age);
+  }
+}
