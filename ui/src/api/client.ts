@@ -1,5 +1,6 @@
 import type {
   ChoiceQuestion,
+  CounterReport,
   DutyForm,
   FindingRequest,
   FluidSheet,
@@ -106,6 +107,12 @@ export const api = {
   tableUrl: (table: string, own: boolean) => `/api/v1/materials/tables/${table}?own=${own}`,
   bringTable: (table: string, csv: string, who: string, dryRun: boolean) =>
     ask<ImportReport>(`/materials/tables/${table}?${new URLSearchParams({ who, dryRun: String(dryRun) })}`, {
+      method: "POST",
+      headers: { "content-type": "text/csv" },
+      body: csv,
+    }),
+  bringCounters: (csv: string, who: string, dryRun: boolean) =>
+    ask<CounterReport>(`/counters?${new URLSearchParams({ who, dryRun: String(dryRun) })}`, {
       method: "POST",
       headers: { "content-type": "text/csv" },
       body: csv,

@@ -18,6 +18,7 @@ export type PairView = Schemas["PairView"];
 export type ResistanceLine = Schemas["ResistanceLine"];
 export type OwnResistance = Schemas["OwnResistance"];
 export type FindingRequest = Schemas["FindingRequest"];
+export type CounterReport = Schemas["CounterReport"];
 export type ImportReport = Schemas["ImportReport"];
 export type KitChoice = Schemas["KitChoice"];
 export type Person = Schemas["Person"];

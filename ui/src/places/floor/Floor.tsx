@@ -8,6 +8,7 @@ import type { Area, FloorView, Strip } from "../../api/types";
 import { kindName } from "../../drawing/PumpKind";
 import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
+import { Counters } from "./Counters";
 import { FloorRow } from "./FloorRow";
 import { Legend } from "./Legend";
 import { Months } from "./Months";
@@ -118,6 +119,7 @@ function Rows({ floor }: { floor: FloorView }) {
             open={(tag) => void go(`/pumps/${tag}`)}
           />
         ))}
+        <Counters />
       </div>
       {selected && <PumpSummary key={selected.tag} pump={selected} />}
     </main>

@@ -1,11 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link } from "react-router";
-import { api, Refused } from "../../api/client";
-import type { ImportReport } from "../../api/types";
+import { api } from "../../api/client";
+import { BringTable } from "../../parts/BringTable";
 import { rounded } from "../../parts/numbers";
-import { useSettings } from "../../parts/settings";
-import { Failed, Loading, Sentence } from "../../parts/States";
+import { Failed, Loading } from "../../parts/States";
 
 const TABLES: [string, string][] = [
   ["resistance", "Resistance"],
@@ -91,106 +90,23 @@ export default function Materials() {
   );
 }
 
-/** One table: out whole or only what is the shop's own; in by way of a look at what it would do. */
+/** One table: out whole or only what is the shop's own, and in. */
 function Table({ table, name }: { table: string; name: string }) {
-  const { who } = useSettings();
-  const cache = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
-  const [held, setHeld] = useState("");
-  const look = useMutation({
-    mutationFn: (csv: string) => api.bringTable(table, csv, who, true),
-    onMutate: (csv) => setHeld(csv),
-  });
-  const bring = useMutation({
-    mutationFn: () => api.bringTable(table, held, who, false),
-    onSuccess: async () => {
-      look.reset();
-      await cache.invalidateQueries();
-    },
-  });
-  const error = look.error ?? bring.error;
   return (
-    <li className="border-b border-line2 py-1.5">
-      <div className="flex flex-wrap items-center gap-x-4 text-[15px]">
-        <b className="w-[92px] font-[640]">{name}</b>
-        <a className="under" href={api.tableUrl(table, false)} download={`${table}.csv`}>
-          all out
-        </a>
-        <a className="under" href={api.tableUrl(table, true)} download={`own-${table}.csv`}>
-          own out
-        </a>
-        <button
-          type="button"
-          className="press ml-auto px-3"
-          disabled={!who}
-          title={who ? "" : "Say who you are first, top right"}
-          onClick={() => file.current?.click()}
-        >
-          Bring in
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,text/csv"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label={`${name} as CSV`}
-          onChange={async (e) => {
-            const chosen = e.target.files?.[0];
-            e.target.value = "";
-            bring.reset();
-            if (chosen) look.mutate(await chosen.text());
-          }}
-        />
-      </div>
-      {error && <Faults error={error} />}
-      {look.data && !look.error && (
-        <div className="flex items-center gap-3 py-1">
-          <p role="status" className="flex-1 text-[14.5px]">
-            Would bring {report(look.data)}.
-          </p>
-          <button
-            type="button"
-            className="press call"
-            disabled={bring.isPending || look.data.added + look.data.replaced === 0}
-            onClick={() => bring.mutate()}
-          >
-            Take it in
-          </button>
-        </div>
-      )}
-      {bring.data && !bring.error && (
-        <p role="status" className="text-[14.5px]">
-          Taken in: {report(bring.data)}.
-        </p>
-      )}
+    <li className="flex flex-wrap items-center gap-x-4 border-b border-line2 py-1.5 text-[15px]">
+      <b className="w-[92px] font-[640]">{name}</b>
+      <a className="under" href={api.tableUrl(table, false)} download={`${table}.csv`}>
+        all out
+      </a>
+      <a className="under" href={api.tableUrl(table, true)} download={`own-${table}.csv`}>
+        own out
+      </a>
+      <BringTable
+        label={name}
+        send={(csv, who, dryRun) => api.bringTable(table, csv, who, dryRun)}
+        changes={(r) => r.added + r.replaced > 0}
+        say={(r) => `${r.added} new, ${r.replaced} over others, ${r.unchanged} as they are`}
+      />
     </li>
-  );
-}
-
-function report(r: ImportReport): string {
-  return `${r.added} new, ${r.replaced} over others, ${r.unchanged} as they are`;
-}
-
-const MOST_FAULTS = 12;
-
-function Faults({ error }: { error: Error }) {
-  const faults = error instanceof Refused ? error.faults : [];
-  if (faults.length === 0) return <Sentence>{error.message}</Sentence>;
-  return (
-    <div>
-      <Sentence>
-        Nothing was taken in: {faults.length} fault{faults.length === 1 ? "" : "s"}.
-      </Sentence>
-      <ul className="text-[14px] leading-[18px]">
-        {faults.slice(0, MOST_FAULTS).map((f) => (
-          <li key={`${f.line ?? 0} ${f.message}`}>
-            {(f.line ?? 0) > 0 && <b className="m font-semibold">line {f.line} </b>}
-            {f.message}
-          </li>
-        ))}
-        {faults.length > MOST_FAULTS && <li>and {faults.length - MOST_FAULTS} more</li>}
-      </ul>
-    </div>
   );
 }

@@ -1,44 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../../api/client";
-import type { ChoiceQuestion, DutyForm } from "../../api/types";
+import type { ChoiceQuestion } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Failed, Loading } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { FAMILIES } from "../library/families";
+import { BLANK } from "./blankDuty";
 import { Chooser } from "./Chooser";
 import { Kits } from "./Kits";
 import { useChoice } from "./useChoice";
 
-const WATER: DutyForm = {
-  title: null,
-  exposures: [
-    {
-      fluid: "water",
-      name: "Water",
-      concentrationPct: 100,
-      usualC: 20,
-      temperatureC: 20,
-      share: 1,
-      kind: "process",
-      note: null,
-    },
-  ],
-  abrasion: "none",
-  suctionLiftM: 0,
-  solidsPct: null,
-  solidsMohs: null,
-  solidsMm: null,
-  pressureBar: null,
-  viscosityMpas: null,
-  densityKgM3: null,
-  ambientC: null,
-  food: null,
-  zone: null,
-  runsDry: null,
-  stopCost: 300,
-};
-
-const FIRST: ChoiceQuestion = { sheet: "aodd-bolted-plastic-25", body: "PP", duty: WATER };
+const FIRST: ChoiceQuestion = { sheet: "aodd-bolted-plastic-25", body: "PP", duty: BLANK };
 
 /** A duty that belongs to no pump here: typed in, kept on this device. */
 export default function TypedDuty() {
@@ -58,7 +30,7 @@ export default function TypedDuty() {
     <Chooser
       chooser={chooser}
       question={question}
-      duty={question.duty ?? WATER}
+      duty={question.duty ?? BLANK}
       onDuty={(duty) => set({ duty })}
       error={choice.isError ? choice.error : null}
       title={
@@ -68,7 +40,7 @@ export default function TypedDuty() {
             For
             <Choice
               label="Construction"
-              value={question.sheet ?? question.family ?? ""}
+              value={question.sheet ? question.sheet : (question.family ?? "")}
               all="choose"
               of={kinds}
               say={(k) => named.get(k) ?? FAMILIES[k] ?? k}

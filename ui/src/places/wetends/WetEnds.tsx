@@ -1,13 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useParams } from "react-router";
-import { api } from "../../api/client";
+import { api, Refused } from "../../api/client";
 import type { ChooserView, DutyForm } from "../../api/types";
 import { useBench } from "../../api/useBench";
 import { rounded } from "../../parts/numbers";
 import { useSettings } from "../../parts/settings";
-import { Failed, Loading, Sentence } from "../../parts/States";
+import { Empty, Failed, Loading, Sentence } from "../../parts/States";
 import { useFitKit } from "../bench/useFitKit";
+import { BLANK } from "./blankDuty";
 import { Chooser } from "./Chooser";
 import { Kits } from "./Kits";
 import type { Beside } from "./Kits";
@@ -33,6 +34,16 @@ function OfPump({ tag }: { tag: string }) {
       await Promise.all(["choice", "wet-ends", "pump", "floor"].map((k) => cache.invalidateQueries({ queryKey: [k] })));
     },
   });
+  if (choice.error instanceof Refused && choice.error.status === 400 && !choice.data && !trial) {
+    return (
+      <Empty title={`Nobody wrote down what ${tag} pumps`}>
+        <p>A wet end is chosen for a duty: its fluids with strength, temperature and share of time.</p>
+        <button type="button" className="press go mt-4" onClick={() => setTrial(BLANK)}>
+          Begin with water and write it down
+        </button>
+      </Empty>
+    );
+  }
   if (choice.error && !choice.data) return <Failed error={choice.error} what="the wet ends" />;
   if (pump.error) return <Failed error={pump.error} what="the pump" />;
   if (!choice.data || !pump.data) return <Loading what="the library" />;

@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -99,6 +101,27 @@ class ScreensJourneyTest {
     page.getByLabel("Scan or find a tag or duty").fill("submarine");
     page.keyboard().press("Enter");
     assertThat(page.getByText("No pump or duty matches submarine.")).isVisible();
+  }
+
+  @Test
+  void countersComeInAsATableWhoseFaultsAreToldByLine() {
+    Page page = shop.device("RT");
+    page.navigate("/");
+    page.getByLabel("Counters as CSV").setInputFiles(counters("EFF-06,hours,2025-03-01,much\n"));
+    assertThat(page.getByText("Nothing was taken in: 1 fault.")).isVisible();
+    assertThat(page.getByText("\"much\" is not a number.")).isVisible();
+    page.getByLabel("Counters as CSV").setInputFiles(counters("EFF-06,strokes,2025-03-01,500\n"));
+    assertThat(page.getByText("Would bring 1 reading of 1 pump,")).isVisible();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in")).click();
+    assertThat(page.getByText("Taken in: 1 reading")).isVisible();
+    Shop.accessible(page);
+  }
+
+  private static FilePayload counters(String lines) {
+    return new FilePayload(
+        "counters.csv",
+        "text/csv",
+        ("tag,counter,at,reading\n" + lines).getBytes(StandardCharsets.UTF_8));
   }
 
   @Test

@@ -32,6 +32,16 @@ public final class LibraryReader {
   public static final List<String> TABLES =
       List.of("materials", "fluids", "resistance", "base-life");
 
+  /** How the tables are written: a heading, commas, empty lines left out. */
+  public static final CSVFormat FORMAT =
+      CSVFormat.DEFAULT
+          .builder()
+          .setHeader()
+          .setSkipHeaderRecord(true)
+          .setIgnoreEmptyLines(true)
+          .setTrim(true)
+          .get();
+
   private static final Map<String, List<String>> COLUMNS =
       Map.of(
           "materials",
@@ -289,19 +299,11 @@ public final class LibraryReader {
   }
 
   private <T> List<T> table(String name, Reader from, Function<CSVRecord, T> read) {
-    CSVFormat format =
-        CSVFormat.DEFAULT
-            .builder()
-            .setHeader()
-            .setSkipHeaderRecord(true)
-            .setIgnoreEmptyLines(true)
-            .setTrim(true)
-            .get();
     String plainName = name.replace("own ", "");
     List<T> rows = new ArrayList<>();
     Set<String> seen = new HashSet<>();
     try (Reader in = from;
-        var parser = format.parse(in)) {
+        var parser = FORMAT.parse(in)) {
       List<String> missing =
           COLUMNS.get(plainName).stream()
               .filter(c -> !parser.getHeaderMap().containsKey(c))

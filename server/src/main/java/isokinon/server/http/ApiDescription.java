@@ -5,6 +5,7 @@ import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.ChooserView;
+import isokinon.server.work.Counters;
 import isokinon.server.work.Crib;
 import isokinon.server.work.DutyForm;
 import isokinon.server.work.Floor;
@@ -39,6 +40,7 @@ class ApiDescription {
           Pumps.class,
           WetEnds.class,
           ChooserView.class,
+          Counters.class,
           DutyForm.class,
           Materials.class,
           ComputeController.class,

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.People;
 import isokinon.server.papers.ChoiceSheet;
 import isokinon.server.work.ChooserView;
+import isokinon.server.work.Counters;
 import isokinon.server.work.DutyForm;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Pumps;
@@ -26,6 +27,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -40,6 +42,7 @@ class ShopController {
   private final WetEnds wetEnds;
   private final Sheets sheets;
   private final People people;
+  private final Counters counters;
   private final ChoiceSheet choiceSheet;
   private final Clock clock;
 
@@ -49,6 +52,7 @@ class ShopController {
       WetEnds wetEnds,
       Sheets sheets,
       People people,
+      Counters counters,
       ChoiceSheet choiceSheet,
       Clock clock) {
     this.floor = floor;
@@ -56,6 +60,7 @@ class ShopController {
     this.wetEnds = wetEnds;
     this.sheets = sheets;
     this.people = people;
+    this.counters = counters;
     this.choiceSheet = choiceSheet;
     this.clock = clock;
   }
@@ -101,6 +106,15 @@ class ShopController {
   @Operation(summary = "The choice with its reasons as a sheet of paper")
   byte[] choiceSheet(@RequestBody WetEnds.Question question) {
     return choiceSheet.pdf(wetEnds.choose(question), Words.day(LocalDate.now(clock)));
+  }
+
+  @PostMapping(value = "/counters", consumes = "text/csv")
+  @Operation(summary = "Takes hour and stroke counters in by pump, all of the table or nothing")
+  Counters.CounterReport counters(
+      @RequestParam String who,
+      @RequestParam(defaultValue = "false") boolean dryRun,
+      @RequestBody String csv) {
+    return counters.bring(csv, who, dryRun);
   }
 
   @GetMapping("/sheets")

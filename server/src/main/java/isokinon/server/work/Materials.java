@@ -495,16 +495,8 @@ public class Materials {
 
   /** Rows in the order of the table's columns, whatever the order of the file's. */
   private static List<List<String>> records(BufferedReader in, String table) throws IOException {
-    CSVFormat format =
-        CSVFormat.DEFAULT
-            .builder()
-            .setHeader()
-            .setSkipHeaderRecord(true)
-            .setIgnoreEmptyLines(true)
-            .setTrim(true)
-            .get();
     try (in;
-        var parser = format.parse(in)) {
+        var parser = LibraryReader.FORMAT.parse(in)) {
       List<List<String>> rows = new ArrayList<>();
       for (CSVRecord r : parser) {
         rows.add(LibraryReader.columns(table).stream().map(r::get).toList());

@@ -30,6 +30,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import org.springframework.stereotype.Component;
 
@@ -77,10 +78,15 @@ class WetEndKits {
   private List<Offered> offered(ChoiceSetting s, Sheet sheet) {
     List<OfferRow> singles = stores.offers(sheet.id());
     List<LotRow> lots = stores.lots(sheet.id());
-    // A kit of a material the library does not know cannot be judged at all.
+    // A kit of a material the library does not know cannot be judged at all; of two kits of the
+    // same
+    // make-up the first stands for both.
     return store.kits(sheet.id()).stream()
         .filter(k -> library.materials().material(k.material()).isPresent())
         .map(k -> offered(s, sheet, k, singles, lots))
+        .collect(Collectors.toMap(o -> o.candidate().id(), o -> o, (a, b) -> a, LinkedHashMap::new))
+        .values()
+        .stream()
         .toList();
   }
 
@@ -328,7 +334,7 @@ class WetEndKits {
     return fit;
   }
 
-  static String id(WetKitRow kit) {
+  private static String id(WetKitRow kit) {
     return kit.material() + (kit.hardware().isEmpty() ? "" : " on " + kit.hardware());
   }
 

@@ -56,3 +56,12 @@ create table finding (
 );
 create index finding_by_pair on finding (fluid, material);
 create index run_by_material on run (material, duty_group);
+create table counter_reading (
+  pump varchar(20) not null references pump,
+  kind varchar(10) not null,
+  at timestamp with time zone not null,
+  reading double precision not null,
+  brought_by varchar(4) not null,
+  brought_at timestamp with time zone not null,
+  primary key (pump, kind, at)
+);

@@ -1,0 +1,110 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { Refused } from "../api/client";
+import { useSettings } from "./settings";
+import { Sentence } from "./States";
+
+interface Props<Report> {
+  /** What the table is called for those who do not see it. */
+  label: string;
+  /** Asks what the table would do, or does it. */
+  send: (csv: string, who: string, dryRun: boolean) => Promise<Report>;
+  say: (report: Report) => string;
+  /** Whether taking it in would change anything. */
+  changes: (report: Report) => boolean;
+}
+
+/** A CSV table in: first a look at what it would do, then all of it or nothing. */
+export function BringTable<Report>({ label, send, say, changes }: Props<Report>) {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const [held, setHeld] = useState("");
+  const look = useMutation({
+    mutationFn: (csv: string) => send(csv, who, true),
+    onMutate: (csv) => setHeld(csv),
+  });
+  const bring = useMutation({
+    mutationFn: () => send(held, who, false),
+    onSuccess: async () => {
+      look.reset();
+      await cache.invalidateQueries();
+    },
+  });
+  const error = look.error ?? bring.error;
+  return (
+    <>
+      <button
+        type="button"
+        className="press ml-auto px-3"
+        disabled={!who}
+        title={who ? "" : "Say who you are first, top right"}
+        onClick={() => file.current?.click()}
+      >
+        Bring in
+      </button>
+      <input
+        ref={file}
+        type="file"
+        accept=".csv,text/csv"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label={`${label} as CSV`}
+        onChange={async (e) => {
+          const chosen = e.target.files?.[0];
+          e.target.value = "";
+          bring.reset();
+          if (chosen) look.mutate(await chosen.text());
+        }}
+      />
+      {error && (
+        <div className="w-full">
+          <Faults error={error} />
+        </div>
+      )}
+      {look.data !== undefined && !look.error && (
+        <div className="flex w-full items-center gap-3 py-1">
+          <p role="status" className="flex-1 text-[14.5px]">
+            Would bring {say(look.data)}.
+          </p>
+          <button
+            type="button"
+            className="press call"
+            disabled={bring.isPending || !changes(look.data)}
+            onClick={() => bring.mutate()}
+          >
+            Take it in
+          </button>
+        </div>
+      )}
+      {bring.data !== undefined && !bring.error && (
+        <p role="status" className="w-full text-[14.5px]">
+          Taken in: {say(bring.data)}.
+        </p>
+      )}
+    </>
+  );
+}
+
+const MOST_FAULTS = 12;
+
+function Faults({ error }: { error: Error }) {
+  const faults = error instanceof Refused ? error.faults : [];
+  if (faults.length === 0) return <Sentence>{error.message}</Sentence>;
+  return (
+    <>
+      <Sentence>
+        Nothing was taken in: {faults.length} fault{faults.length === 1 ? "" : "s"}.
+      </Sentence>
+      <ul className="text-[14px] leading-[18px]">
+        {faults.slice(0, MOST_FAULTS).map((f) => (
+          <li key={`${f.line ?? 0} ${f.message}`}>
+            {(f.line ?? 0) > 0 && <b className="m font-semibold">line {f.line} </b>}
+            {f.message}
+          </li>
+        ))}
+        {faults.length > MOST_FAULTS && <li>and {faults.length - MOST_FAULTS} more</li>}
+      </ul>
+    </>
+  );
+}
