@@ -128,6 +128,29 @@ class KitRankingTest {
         .isLessThan((few.high() - few.low()) / few.per1000h());
   }
 
+  @Property(tries = 150)
+  void hotterOrWithMoreSolidsNeverCostsLess(
+      @ForAll @DoubleRange(min = 5, max = 80) double t,
+      @ForAll @DoubleRange(min = 0.5, max = 20) double more) {
+    Duty cool = new Duty(List.of(new Exposure("water", 100, t, 1)), Abrasion.LIGHT, 0);
+    Duty hot = new Duty(List.of(new Exposure("water", 100, t + more, 1)), Abrasion.LIGHT, 0);
+    Duty rough = new Duty(cool.exposures(), Abrasion.HEAVY, 0);
+    for (Candidate c : kits()) {
+      double before = per1000h(cool, c);
+      assertThat(per1000h(hot, c)).as(c.id()).isGreaterThanOrEqualTo(before - 1e-6);
+      assertThat(per1000h(rough, c)).as(c.id()).isGreaterThanOrEqualTo(before - 1e-6);
+    }
+  }
+
+  private static double per1000h(Duty duty, Candidate c) {
+    return RANKING
+        .rank(duty, List.of(c), MONEY)
+        .get(0)
+        .cost()
+        .map(KitRanking.Cost::per1000h)
+        .orElse(Double.MAX_VALUE);
+  }
+
   // ---- what would change it -------------------------------------------------------------------
 
   private static final Function<Duty, Standing> CHOOSE =

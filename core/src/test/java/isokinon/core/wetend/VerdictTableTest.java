@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.material.Resistance;
 import isokinon.core.material.ShippedLibrary;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.core.wetend.Duty.Exposure;
 import java.util.List;
 import java.util.Locale;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
@@ -65,6 +69,61 @@ class VerdictTableTest {
             .as(m.code() + " at " + rows.get(i).fromPct() + " %")
             .isLessThanOrEqualTo(rows.get(i - 1).limitedC().orElse(-300.0));
       }
+    }
+  }
+
+  /** Whatever was shipped, the shop's own row decides within its band, and only there. */
+  @Property(tries = 150)
+  void anOwnRowAlwaysWins(
+      @ForAll @IntRange(min = 0, max = 3000) int which,
+      @ForAll @IntRange(min = -20, max = 60) int full,
+      @ForAll @IntRange(min = 0, max = 20) int more,
+      @ForAll @IntRange(min = -10, max = 90) int t) {
+    Resistance shipped = LIBRARY.rows().get(which);
+    Material m = LIBRARY.material(shipped.material()).orElseThrow();
+    double limited = Math.min(m.maxC(), full + more);
+    double most = Math.min(full, limited);
+    String own =
+        String.join(
+            ",",
+            shipped.fluid(),
+            Double.toString(shipped.fromPct()),
+            Double.toString(shipped.toPct()),
+            m.code(),
+            Double.toString(most),
+            Double.toString(limited),
+            "swells,seen here,this shop,2026-02-01,");
+    MaterialLibrary library = ShippedLibrary.with("resistance", own);
+    Duty duty =
+        new Duty(List.of(new Exposure(shipped.fluid(), shipped.fromPct(), t, 1)), Abrasion.NONE, 0);
+    Rating rating = new WetEndRater(library).rate(duty, m);
+    assertThat(rating.bars().get(0).own()).isTrue();
+    assertThat(rating.bars().get(0).limitedC()).contains(limited);
+    if (t >= m.minC() && t <= m.maxC()) {
+      assertThat(rating.verdict())
+          .isEqualTo(
+              t > limited
+                  ? Rating.Verdict.UNSUITED
+                  : t > most ? Rating.Verdict.LIMITED : Rating.Verdict.SUITED);
+    } else {
+      assertThat(rating.verdict()).isEqualTo(Rating.Verdict.UNSUITED);
+    }
+    assertThat(library.rows(shipped.fluid(), m.code())).contains(shipped).anyMatch(Resistance::own);
+  }
+
+  /** Each verdict of a pair holds over a stretch of temperature: it never comes back. */
+  @Property(tries = 300)
+  void aVerdictOnceLostIsLostForGood(
+      @ForAll @IntRange(min = 0, max = 3000) int which,
+      @ForAll @IntRange(min = 0, max = 100) int pct) {
+    Resistance row = LIBRARY.rows().get(which);
+    Material m = LIBRARY.material(row.material()).orElseThrow();
+    Rating.Verdict before = Rating.Verdict.SUITED;
+    for (double t = Math.max(0, m.minC()); t <= 140; t += 2) {
+      Duty duty = new Duty(List.of(new Exposure(row.fluid(), pct, t, 1)), Abrasion.NONE, 0);
+      Rating.Verdict now = RATER.rate(duty, m).verdict();
+      assertThat(now).as(m.code() + " in " + row.fluid()).isGreaterThanOrEqualTo(before);
+      before = now;
     }
   }
 }

@@ -248,7 +248,7 @@ class WetEndKits {
                             " and "
                                 + Words.plain(Math.round(x * 1000) / 10.0)
                                 + " % swell seen here")
-                    .orElse("");
+                    .orElse(", no swell counted");
       }
     }
     for (Map.Entry<String, Material> e : changed.entrySet()) {

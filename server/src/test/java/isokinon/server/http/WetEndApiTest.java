@@ -211,6 +211,42 @@ class WetEndApiTest {
     assertThat(chooser("BLE-06").at("/duty/exposures")).hasSize(2);
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "solidsPct|140|This is 0.0 to 100.0",
+        "solidsMohs|0|This is 1.0 to 10.0",
+        "pressureBar|-2|Pressure",
+        "densityKgM3|0|Density",
+        "ambientC|-200|Coldest",
+        "zone|\"sparky\"|none, static or explosive",
+        "abrasion|\"some\"|none, light, medium or heavy",
+        "stopCost|-5|What a stop costs",
+      })
+  void aFactThatCannotBeIsToldAtItsField(String field, String value, String words) {
+    Desk.Reply reply =
+        desk.post(
+            "/api/v1/wet-ends/choose",
+            "{\"family\": \"peristaltic\", \"duty\": {\"%s\": %s, \"exposures\": [%s]}}"
+                .formatted(field, value, fluid("water", "100", "20", "1")));
+    assertThat(reply.status()).isEqualTo(400);
+    assertThat(reply.fault(field)).contains(words);
+  }
+
+  @Test
+  void whatIsDraggedIsOnlyTried() {
+    JsonNode tried =
+        desk.post(
+                "/api/v1/wet-ends/choose",
+                "{\"tag\": \"EFF-06\", \"duty\": {\"exposures\": [%s]}}"
+                    .formatted(fluid("polymer-flocculant", "0.5", "82", "1")))
+            .body();
+    assertThat(kit(tried, "TPE tube").path("verdict").asText()).isEqualTo("limited");
+    assertThat(kit(tried, "silicone tube").path("verdict").asText()).isEqualTo("unsuited");
+    assertThat(chooser("EFF-06").at("/duty/exposures/0/temperatureC").asDouble()).isEqualTo(18);
+  }
+
   @Test
   void theChoiceSheetHoldsTheReasons() throws IOException {
     byte[] pdf = desk.post("/api/v1/wet-ends/choice.pdf", "{\"tag\": \"DYE-04\"}").bytes();
