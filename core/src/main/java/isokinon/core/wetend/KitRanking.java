@@ -113,35 +113,53 @@ public final class KitRanking {
   }
 
   private Optional<Life> life(WholeRating whole, Candidate c) {
-    List<Life> lives = new ArrayList<>();
-    for (WholeRating.Part part : whole.parts()) {
-      if (c.renewed().contains(part.role()) && part.rating().factor().isPresent()) {
-        Optional<BaseLife> base = rater.library().baseLife(part.role(), part.rating().material());
-        base.ifPresent(
-            b ->
-                lives.add(
-                    life(
-                        part,
-                        b,
-                        part.rating().factor().get(),
-                        part.role().equals(c.lead()) ? c.runs() : List.of())));
-      }
-    }
-    return lives.stream().min(Comparator.comparingDouble(Life::mean));
+    return expected(whole, c).stream()
+        .map(KitRanking::life)
+        .min(Comparator.comparingDouble(Life::mean));
   }
 
-  private static Life life(
-      WholeRating.Part part, BaseLife base, double factor, List<WeibullPosterior.Run> runs) {
-    WeibullPosterior posterior =
-        WeibullPosterior.of(
-            base.shape(), base.hours() * factor, WeibullPosterior.LIBRARY_STRENGTH, runs);
-    double unit = WeibullPosterior.meanOfScaleOne(base.shape());
+  private static Life life(Expected e) {
+    WeibullPosterior posterior = e.posterior();
+    double unit = WeibullPosterior.meanOfScaleOne(e.shape());
     return new Life(
-        part.role(),
+        e.role(),
         posterior.meanLife(),
         posterior.scaleQuantile(LOW) * unit,
         posterior.scaleQuantile(HIGH) * unit,
         posterior);
+  }
+
+  /** What the library expects of a part that the kit renews, and the runs that bear on it. */
+  private record Expected(String role, double shape, double mean, List<WeibullPosterior.Run> runs) {
+
+    WeibullPosterior posterior() {
+      return WeibullPosterior.of(shape, mean, WeibullPosterior.LIBRARY_STRENGTH, runs);
+    }
+
+    /** With no runs the library's mean is the mean. */
+    double meanLife() {
+      return runs.isEmpty() ? mean : posterior().meanLife();
+    }
+  }
+
+  /** Every part that the kit renews and the library knows a life of. */
+  private List<Expected> expected(WholeRating whole, Candidate c) {
+    List<Expected> expected = new ArrayList<>();
+    for (WholeRating.Part part : whole.parts()) {
+      Optional<Double> factor = part.rating().factor();
+      if (c.renewed().contains(part.role()) && factor.isPresent()) {
+        Optional<BaseLife> base = rater.library().baseLife(part.role(), part.rating().material());
+        base.ifPresent(
+            b ->
+                expected.add(
+                    new Expected(
+                        part.role(),
+                        b.shape(),
+                        b.hours() * factor.get(),
+                        part.role().equals(c.lead()) ? c.runs() : List.of())));
+      }
+    }
+    return expected;
   }
 
   private static Cost cost(Life life, Candidate c, Money money) {
@@ -201,24 +219,6 @@ public final class KitRanking {
   }
 
   private Optional<Double> meanLife(WholeRating whole, Candidate c) {
-    double least = Double.POSITIVE_INFINITY;
-    for (WholeRating.Part part : whole.parts()) {
-      if (c.renewed().contains(part.role()) && part.rating().factor().isPresent()) {
-        Optional<BaseLife> base = rater.library().baseLife(part.role(), part.rating().material());
-        if (base.isPresent()) {
-          double prior = base.get().hours() * part.rating().factor().get();
-          List<WeibullPosterior.Run> runs = part.role().equals(c.lead()) ? c.runs() : List.of();
-          least =
-              Math.min(
-                  least,
-                  runs.isEmpty()
-                      ? prior
-                      : WeibullPosterior.of(
-                              base.get().shape(), prior, WeibullPosterior.LIBRARY_STRENGTH, runs)
-                          .meanLife());
-        }
-      }
-    }
-    return Double.isInfinite(least) ? Optional.empty() : Optional.of(least);
+    return expected(whole, c).stream().map(Expected::meanLife).min(Comparator.naturalOrder());
   }
 }

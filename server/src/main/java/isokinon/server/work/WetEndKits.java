@@ -1,6 +1,7 @@
 package isokinon.server.work;
 
 import isokinon.core.cavity.RotorFit;
+import isokinon.core.kit.Offer;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.Material;
 import isokinon.core.plan.PlanRequest;
@@ -198,26 +199,12 @@ class WetEndKits {
       }
     }
     Optional<String> noRotor = Optional.empty();
-    Material stator = parts.get(Roles.STATOR);
-    if (sheet.stator().isPresent() && stator != null) {
-      Material rotor = parts.get(Roles.ROTOR);
-      double hottest =
-          duty.exposures().stream()
-              .mapToDouble(Duty.Exposure::temperatureC)
-              .max()
-              .orElse(AS_BUILT_C);
+    if (sheet.stator().isPresent() && parts.containsKey(Roles.STATOR)) {
       RotorFit.Stator sizes = sheet.stator().get();
-      double ofStator = stator.alphaPerK().orElse(RUBBER_ALPHA);
-      double ofRotor = Optional.ofNullable(rotor).flatMap(Material::alphaPerK).orElse(STEEL_ALPHA);
-      double rise = hottest - AS_BUILT_C;
-      double swelled = seen.orElse(0.0);
-      Optional<RotorFit.Choice> kept =
-          s.tag().isEmpty() || changed.containsKey(Roles.ROTOR)
-              ? Optional.empty()
-              : RotorFit.choose(
-                  sizes.only(s.wetEnd().rotorClassMm()), ofStator, rise, swelled, ofRotor);
-      Optional<RotorFit.Choice> fit =
-          kept.or(() -> RotorFit.choose(sizes, ofStator, rise, swelled, ofRotor));
+      double hottest = hottest(duty);
+      boolean other = changed.containsKey(Roles.ROTOR);
+      Optional<RotorFit.Choice> kept = other ? Optional.empty() : kept(s, sizes, parts, seen, duty);
+      Optional<RotorFit.Choice> fit = kept.or(() -> largest(sizes, parts, seen, duty));
       if (fit.isEmpty()) {
         noRotor =
             Optional.of(
@@ -270,13 +257,47 @@ class WetEndKits {
             .mapToDouble(
                 p ->
                     singles.stream()
-                            .filter(o -> o.id().equals("part:" + p))
+                            .filter(o -> o.id().equals(Offer.SINGLE + p))
                             .mapToDouble(OfferRow::price)
                             .findFirst()
                             .orElse(0)
                         * sheet.part(p).map(x -> x.count()).orElse(1))
             .sum();
     return new Other(real, price, note, noRotor);
+  }
+
+  private static double hottest(Duty duty) {
+    return duty.exposures().stream()
+        .mapToDouble(Duty.Exposure::temperatureC)
+        .max()
+        .orElse(AS_BUILT_C);
+  }
+
+  /** The rotor in the pump, where it sits right; a duty typed in has none. */
+  private static Optional<RotorFit.Choice> kept(
+      ChoiceSetting s,
+      RotorFit.Stator sizes,
+      Map<String, Material> parts,
+      Optional<Double> swell,
+      Duty duty) {
+    return s.tag().isEmpty()
+        ? Optional.empty()
+        : largest(sizes.only(s.wetEnd().rotorClassMm()), parts, swell, duty);
+  }
+
+  /** The largest rotor that sits right at the hottest of a duty. */
+  private static Optional<RotorFit.Choice> largest(
+      RotorFit.Stator sizes, Map<String, Material> parts, Optional<Double> swell, Duty duty) {
+    return RotorFit.choose(
+        sizes,
+        alpha(parts, Roles.STATOR, RUBBER_ALPHA),
+        hottest(duty) - AS_BUILT_C,
+        swell.orElse(0.0),
+        alpha(parts, Roles.ROTOR, STEEL_ALPHA));
+  }
+
+  private static double alpha(Map<String, Material> parts, String role, double usual) {
+    return Optional.ofNullable(parts.get(role)).flatMap(Material::alphaPerK).orElse(usual);
   }
 
   /** Minutes of the plan that renews a kit and {@code more} parts besides. */
@@ -314,24 +335,16 @@ class WetEndKits {
   }
 
   /** The candidates of a sheet with a stator for which some rotor sits right in this duty. */
-  List<Candidate> withARotor(ChoiceSetting s, List<Offered> offered, Duty duty) {
-    List<Candidate> fit = new ArrayList<>();
-    for (Offered o : offered) {
-      Other other =
-          other(
-              s,
-              s.sheet().orElseThrow(),
-              o.kit(),
-              List.of(),
-              o.candidate().parts(),
-              Map.of(),
-              o.swell(),
-              duty);
-      if (other.noRotor().isEmpty()) {
-        fit.add(o.candidate());
-      }
-    }
-    return fit;
+  static List<Candidate> withARotor(ChoiceSetting s, List<Offered> offered, Duty duty) {
+    RotorFit.Stator sizes = s.sheet().flatMap(Sheet::stator).orElseThrow();
+    return offered.stream().filter(o -> sits(s, sizes, o, duty)).map(Offered::candidate).toList();
+  }
+
+  private static boolean sits(ChoiceSetting s, RotorFit.Stator sizes, Offered o, Duty duty) {
+    Map<String, Material> parts = o.candidate().parts();
+    return !parts.containsKey(Roles.STATOR)
+        || kept(s, sizes, parts, o.swell(), duty).isPresent()
+        || largest(sizes, parts, o.swell(), duty).isPresent();
   }
 
   private static String id(WetKitRow kit) {

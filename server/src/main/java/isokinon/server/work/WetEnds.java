@@ -461,7 +461,7 @@ public class WetEnds {
       List<Candidate> fixed = offered.stream().map(WetEndKits.Offered::candidate).toList();
       // Which rotor fits depends on the temperature, so those candidates are made anew each time.
       return rotors
-          ? duty -> ranking.standing(duty, kitsOf.withARotor(s, offered, duty), money)
+          ? duty -> ranking.standing(duty, WetEndKits.withARotor(s, offered, duty), money)
           : duty -> ranking.standing(duty, fixed, money);
     }
     String lead = s.lead();
