@@ -25,6 +25,8 @@ public record RotorFit(double boreDiameterMm, double rotorDiameterMm, double int
    * @param classesMm what the rotors to be had are smaller than the standard one, mm, 0 or less
    * @param leastMm least interference at the duty, mm
    * @param mostMm most interference at the duty, mm
+   * @param eccentricityMm eccentricity of the rotor, mm; empty where the sheet does not say
+   * @param pitchMm pitch of the stator, mm; empty where the sheet does not say
    */
   public record Stator(
       double boreRadiusMm,
@@ -32,12 +34,21 @@ public record RotorFit(double boreDiameterMm, double rotorDiameterMm, double int
       double rotorDiameterMm,
       List<Double> classesMm,
       double leastMm,
-      double mostMm) {
+      double mostMm,
+      Optional<Double> eccentricityMm,
+      Optional<Double> pitchMm) {
 
     /** The same stator with one rotor to choose from. */
     public Stator only(double classMm) {
       return new Stator(
-          boreRadiusMm, tubeRadiusMm, rotorDiameterMm, List.of(classMm), leastMm, mostMm);
+          boreRadiusMm,
+          tubeRadiusMm,
+          rotorDiameterMm,
+          List.of(classMm),
+          leastMm,
+          mostMm,
+          eccentricityMm,
+          pitchMm);
     }
   }
 

@@ -60,8 +60,22 @@ public record Act(
     MATERIAL_CHOSEN,
     /** Subject is the lot, items the parts it goes into. */
     LOT_FITTED,
-    /** A test of the proof is read or confirmed. */
+    /** A test of the proof is read or confirmed; text is how it was timed where no clock ran. */
     PROVED,
+    /** A part is measured: step is the measure. It is judged afterwards. */
+    MEASURED,
+    /** Why a part wore: items hold the cause and {@code counter:id} for what is done about it. */
+    CAUSE_FOUND,
+    /** Items are {@code seen:symptom}, {@code not:symptom}, {@code yes:test}, {@code no:test}. */
+    SYMPTOMS_TOLD,
+    /** What was wrong with the pump: subject is the fault, or "other". */
+    FAULT_FOUND,
+    /** The clock of a test is started: subject is the test. */
+    CLOCK_STARTED,
+    /** A failed test sends the job back to the step behind it: subject is the test. */
+    SENT_BACK,
+    /** A joint is tightened again, a gland followed up: subject is the step or the test. */
+    SETTLED,
     /** Inspect, Decide or Prove is finished. */
     STAGE_DONE,
     /** Another way of a school is followed: subject is the school, items the way. */

@@ -1,12 +1,17 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Step;
 import isokinon.core.torque.TorqueReading;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,14 +21,19 @@ import java.util.Optional;
  */
 final class BenchRules {
 
+  /** So many times the way from watch to renew, or the limit of a test, no reading can lie off. */
+  private static final double ABSURD = 20;
+
   /** Longest note or reason, characters. */
   static final int MOST_TEXT = 2_000;
 
   private final Rebuild rebuild;
   private final Sheet sheet;
+  private final Instant now;
 
-  BenchRules(Rebuild rebuild) {
+  BenchRules(Rebuild rebuild, Instant now) {
     this.rebuild = rebuild;
+    this.now = now;
     this.sheet = rebuild.sheet();
   }
 
@@ -32,7 +42,9 @@ final class BenchRules {
       return no(
           "text", "That is " + act.text().length() + " characters; at most " + MOST_TEXT + " fit.");
     }
-    if (rebuild.stage() == Stage.CLOSED && act.kind() != Act.Kind.NOTED) {
+    if (rebuild.stage() == Stage.CLOSED
+        && act.kind() != Act.Kind.NOTED
+        && act.kind() != Act.Kind.SETTLED) {
       return no("", "This rebuild is handed back; only notes can be added.");
     }
     if (rebuild.pause().isPresent()
@@ -80,6 +92,22 @@ final class BenchRules {
                           "items",
                           "A lot goes into parts that are renewed."));
       case PROVED -> proved(act);
+      case MEASURED -> measured(act);
+      case CAUSE_FOUND ->
+          unless(
+                  sheet.part(act.subject()).isPresent() && !act.items().isEmpty(),
+                  "subject",
+                  "Say which part, and why it wore.")
+              .or(() -> from(Stage.STRIP));
+      case SYMPTOMS_TOLD ->
+          in(Stage.TAKE_IN)
+              .or(() -> unless(!act.items().isEmpty(), "items", "Say what it does first."));
+      case FAULT_FOUND ->
+          from(Stage.STRIP)
+              .or(() -> unless(!act.subject().isBlank(), "subject", "Say what it was."));
+      case CLOCK_STARTED -> clockStarted(act);
+      case SENT_BACK -> sentBack(act);
+      case SETTLED -> settled(act);
       case STAGE_DONE -> stageDone(act);
       case NOTED -> unless(!act.text().isBlank(), "text", "The note is empty.");
       case HANDED_BACK -> in(Stage.HAND_BACK);
@@ -286,6 +314,10 @@ final class BenchRules {
     if (no.isPresent()) {
       return no;
     }
+    Optional<Refusal> waits = waits(act);
+    if (waits.isPresent()) {
+      return waits;
+    }
     for (Check check : rebuild.checks(act.step())) {
       Optional<BenchEvent> answer = rebuild.answer(act.step(), check.id());
       if (answer.isEmpty()) {
@@ -350,14 +382,14 @@ final class BenchRules {
     if (verdict.get() == Part.Verdict.WATCH && act.text().isBlank()) {
       return no("text", "Watch needs a reason: what was seen?");
     }
+    Optional<Refusal> absurd = absurd(part.get(), act);
+    if (absurd.isPresent()) {
+      return absurd;
+    }
     Optional<Part.Verdict> byLimit =
-        act.value()
-            .flatMap(
-                v ->
-                    part.get().limits().stream()
-                        .filter(l -> l.measure().equals(act.step()))
-                        .findFirst()
-                        .map(l -> l.judge(v)));
+        part.get().limits().stream()
+            .flatMap(l -> reading(act, l).map(l::judge).stream())
+            .max(Comparator.naturalOrder());
     return unless(
         byLimit.isEmpty() || byLimit.get().compareTo(verdict.get()) <= 0 || !act.text().isBlank(),
         "text",
@@ -366,19 +398,213 @@ final class BenchRules {
             + "; to judge it better than that, give a reason.");
   }
 
+  /** What a limit reads once {@code act} is recorded: its own value, else the last one read. */
+  private Optional<Double> reading(Act act, Part.Limit limit) {
+    return act.step().equals(limit.measure()) && act.value().isPresent()
+        ? act.value()
+        : Optional.ofNullable(rebuild.readings(act.subject()).get(limit.measure()))
+            .flatMap(e -> e.act().value());
+  }
+
+  private Optional<Refusal> measured(Act act) {
+    Optional<Part> part = sheet.part(act.subject());
+    if (part.isEmpty()) {
+      return no("subject", "The sheet knows no part called " + act.subject() + ".");
+    }
+    if (part.get().limits().stream().noneMatch(l -> l.measure().equals(act.step()))) {
+      return no("measure", "The sheet has no such limit for the " + name(act.subject()) + ".");
+    }
+    if (act.value().isEmpty()) {
+      return no("value", "Type what the gauge shows.");
+    }
+    return from(Stage.STRIP)
+        .or(
+            () ->
+                unless(
+                    rebuild.stage().compareTo(Stage.BUILD) < 0
+                        && rebuild.plan().map(p -> p.freed().contains(act.subject())).orElse(false),
+                    "subject",
+                    part.get().name() + " is in the pump: it is measured on the tray."))
+        .or(() -> absurd(part.get(), act));
+  }
+
+  /** A reading far outside anything the limits speak of is a slip of the finger or of a unit. */
+  private static Optional<Refusal> absurd(Part part, Act act) {
+    for (Part.Limit l : part.limits()) {
+      if (!l.measure().equals(act.step()) || act.value().isEmpty()) {
+        continue;
+      }
+      double reach = ABSURD * Math.abs(l.renew() - l.watch());
+      double v = act.value().get();
+      boolean lengthUnderNothing = !l.eitherWay() && v < 0;
+      if (lengthUnderNothing || Math.abs(v - l.watch()) > reach) {
+        return no(
+            "value",
+            say(
+                "%s %s cannot be: watch is at %s, renew at %s %s. Look at the decimal mark and the"
+                    + " unit.",
+                plain(v), l.unit(), plain(l.watch()), plain(l.renew()), l.unit()));
+      }
+    }
+    return Optional.empty();
+  }
+
   private Optional<Refusal> proved(Act act) {
-    Optional<Sheet.ProofTest> test =
-        sheet.proof().stream().filter(t -> t.id().equals(act.subject())).findFirst();
-    if (test.isEmpty()) {
+    Optional<Sheet.ProofTest> known = test(act.subject());
+    if (known.isEmpty()) {
       return no("subject", "The sheet knows no test called " + act.subject() + ".");
     }
+    Sheet.ProofTest test = known.get();
+    boolean confirm = test.kind() == Handling.Answer.CONFIRM;
     return in(Stage.PROVE)
         .or(
             () ->
                 unless(
-                    test.get().kind() == Handling.Answer.CONFIRM || act.value().isPresent(),
+                    confirm || act.value().isPresent(),
                     "value",
-                    "A number in " + test.get().unit() + " is asked for."));
+                    "A number in " + test.unit() + " is asked for."))
+        .or(() -> confirm ? Optional.empty() : absurd(test, act.value().orElseThrow()))
+        .or(() -> test.afterWaits() ? cured(act) : Optional.empty())
+        .or(() -> clockRan(test, act));
+  }
+
+  private static Optional<Refusal> absurd(Sheet.ProofTest test, double v) {
+    boolean canBeNegative = test.unit().equals("degC") || test.unit().equals("K");
+    double most = ABSURD * Math.max(1, test.max().or(test::min).orElse(Double.MAX_VALUE / ABSURD));
+    return unless(
+        (v >= 0 || canBeNegative) && v <= most,
+        "value",
+        say("%s %s cannot be: look at the decimal mark and the unit.", plain(v), test.unit()));
+  }
+
+  /** A test that passes must have had its time; one that fails may end early. */
+  private Optional<Refusal> clockRan(Sheet.ProofTest test, Act act) {
+    boolean fails = act.value().map(v -> !test.passes(v)).orElse(false);
+    if (test.clockSeconds() == 0 || fails || !act.text().isBlank()) {
+      return Optional.empty();
+    }
+    Optional<Instant> since = rebuild.clock(test.id());
+    if (since.isEmpty()) {
+      return no("clock", "Start its clock, or say how it was timed.");
+    }
+    Duration left = Duration.between(now, since.get().plusSeconds(test.clockSeconds()));
+    return unless(
+        left.isNegative() || left.isZero(),
+        "clock",
+        say(
+            "Its clock still runs %d:%02d; wait, or say how it was timed.",
+            left.toMinutes(), left.toSecondsPart()));
+  }
+
+  /** Nothing is started while threadlocker cures or a part dries, unless a reason is given. */
+  private Optional<Refusal> cured(Act act) {
+    return running(Wait.Kind.CURE, Wait.Kind.DRYING)
+        .filter(w -> act.text().isBlank())
+        .flatMap(
+            w ->
+                no(
+                    "wait",
+                    say(
+                        "%s still %s for %s; wait, or say why it may start.",
+                        stepName(w.subject()),
+                        w.kind() == Wait.Kind.CURE ? "cures" : "dries",
+                        hours(Duration.between(now, w.until())))));
+  }
+
+  private Optional<Wait> running(Wait.Kind... kinds) {
+    return rebuild.waits().stream()
+        .filter(w -> List.of(kinds).contains(w.kind()) && !w.over(now))
+        .reduce((a, b) -> b);
+  }
+
+  /** A build step waits for what still dries before it. */
+  private Optional<Refusal> waits(Act act) {
+    if (rebuild.stage() != Stage.BUILD || !act.text().isBlank()) {
+      return Optional.empty();
+    }
+    return rebuild.waits().stream()
+        .filter(w -> w.kind() == Wait.Kind.DRYING && !w.over(now))
+        .filter(
+            w ->
+                sheet
+                    .buildOnlyStep(w.subject())
+                    .map(b -> b.before().contains(act.step()))
+                    .orElse(false))
+        .findFirst()
+        .flatMap(
+            w ->
+                no(
+                    "wait",
+                    say(
+                        "It has to wait for %s yet: %s. Wait, or say why it need not.",
+                        hours(Duration.between(now, w.until())), stepName(w.subject()))));
+  }
+
+  private Optional<Refusal> clockStarted(Act act) {
+    return in(Stage.PROVE)
+        .or(
+            () ->
+                unless(
+                    test(act.subject()).filter(t -> t.clockSeconds() > 0).isPresent(),
+                    "subject",
+                    "That test has no clock."));
+  }
+
+  private Optional<Refusal> sentBack(Act act) {
+    return in(Stage.PROVE)
+        .or(
+            () ->
+                unless(
+                    test(act.subject())
+                        .filter(t -> rebuild.proof(t.id()).isPresent() && !rebuild.passed(t))
+                        .isPresent(),
+                    "subject",
+                    "Only a test that failed sends the job back."))
+        .or(
+            () ->
+                unless(
+                    !rebuild.behind(act.subject()).isEmpty(),
+                    "subject",
+                    "The sheet does not say which step is behind it: look outside the pump."));
+  }
+
+  private Optional<Refusal> settled(Act act) {
+    Optional<Wait> wait =
+        rebuild.waits().stream()
+            .filter(w -> w.kind().callsForWork() && w.subject().equals(act.subject()))
+            .findFirst();
+    if (wait.isEmpty()) {
+      return no("subject", "Nothing of that name waits to be done again.");
+    }
+    return unless(
+        wait.get().over(now) || !act.text().isBlank(),
+        "wait",
+        say(
+            "It is due in %s; wait, or say why it is done now.",
+            hours(Duration.between(now, wait.get().until()))));
+  }
+
+  private Optional<Sheet.ProofTest> test(String id) {
+    return sheet.proof().stream().filter(t -> t.id().equals(id)).findFirst();
+  }
+
+  private String stepName(String id) {
+    return sheet
+        .buildOnlyStep(id)
+        .map(BuildOnlyStep::build)
+        .or(() -> sheet.step(id).map(Step::build))
+        .orElse(id);
+  }
+
+  private static String hours(Duration left) {
+    return say("%d:%02d h", left.toHours(), left.toMinutesPart());
+  }
+
+  private Optional<Refusal> from(Stage stage) {
+    return unless(
+        rebuild.stage().compareTo(stage) >= 0 && rebuild.stage() != Stage.CLOSED,
+        "",
+        "That comes later: the rebuild is in " + rebuild.stage().title() + ".");
   }
 
   private Optional<Refusal> stageDone(Act act) {

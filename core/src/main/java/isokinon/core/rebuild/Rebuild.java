@@ -1,5 +1,6 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.peristaltic.Calibration;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRefused;
 import isokinon.core.plan.PlanRequest;
@@ -12,6 +13,7 @@ import isokinon.core.sheet.Sheet;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -63,6 +65,18 @@ public final class Rebuild {
   private final List<String> stayOpen = new ArrayList<>();
   private final List<String> earlierBuilt = new ArrayList<>();
   private final List<Plan.Renewal> earlierRenewals = new ArrayList<>();
+  private final Map<String, Instant> builtAt = new LinkedHashMap<>();
+  private final Map<String, Instant> clocks = new HashMap<>();
+  private final Map<String, Instant> settled = new HashMap<>();
+  private final Map<String, Map<String, BenchEvent>> readings = new HashMap<>();
+  private final Map<String, List<BenchEvent>> runs = new HashMap<>();
+  private final Map<String, BenchEvent> causes = new LinkedHashMap<>();
+  private final Map<String, BenchEvent> condemned = new LinkedHashMap<>();
+  private final Set<String> asked = new LinkedHashSet<>();
+  private Optional<BenchEvent> symptoms = Optional.empty();
+  private Optional<BenchEvent> fault = Optional.empty();
+  private Optional<Instant> handedBackAt = Optional.empty();
+  private boolean sentBack;
   private boolean takenIn;
   private boolean handedBack;
   private Optional<Plan> plan = Optional.empty();
@@ -142,6 +156,9 @@ public final class Rebuild {
           round(act.step()).ifPresent(r -> r.accept(act.fastener(), act.text()));
       case STEP_DONE -> {
         (building() ? built : stripped).add(act.step());
+        if (building()) {
+          builtAt.put(act.step(), event.at());
+        }
         if (building() && sideToCome()) {
           makePlan();
           openTheOtherSide();
@@ -151,9 +168,22 @@ public final class Rebuild {
       case JUDGED -> judge(event);
       case MATERIAL_CHOSEN -> chosen.put(act.subject(), event);
       case LOT_FITTED -> act.items().forEach(part -> lots.put(part, act.subject()));
-      case PROVED -> proofs.put(act.subject(), event);
+      case PROVED -> {
+        proofs.put(act.subject(), event);
+        runs.computeIfAbsent(act.subject(), t -> new ArrayList<>()).add(event);
+      }
+      case MEASURED -> read(event);
+      case CAUSE_FOUND -> causes.put(act.subject(), event);
+      case SYMPTOMS_TOLD -> symptoms = Optional.of(event);
+      case FAULT_FOUND -> fault = Optional.of(event);
+      case CLOCK_STARTED -> clocks.put(act.subject(), event.at());
+      case SETTLED -> settled.put(act.subject(), event.at());
+      case SENT_BACK -> sendBack(act.subject());
       case STAGE_DONE -> finished.add(Stage.valueOf(act.subject()));
-      case HANDED_BACK -> handedBack = true;
+      case HANDED_BACK -> {
+        handedBack = true;
+        handedBackAt = Optional.of(event.at());
+      }
       case NOTED -> {
         // a note changes nothing but the record
       }
@@ -163,7 +193,10 @@ public final class Rebuild {
   private void ask(String item) {
     String subject = item.substring(item.indexOf(':') + 1);
     switch (item.substring(0, item.indexOf(':') + 1)) {
-      case "renew:" -> renew.add(subject);
+      case "renew:" -> {
+        renew.add(subject);
+        asked.add(subject);
+      }
       case "way:" -> ways.add(subject);
       case "avoid:" -> avoid.add(subject);
       default -> inspect.add(subject);
@@ -236,6 +269,7 @@ public final class Rebuild {
   private void undo(String step) {
     (building() ? built : stripped).remove(step);
     if (building()) {
+      builtAt.remove(step);
       rounds.remove(step);
       MatchedParts.places(sheet, step).forEach(placed::remove);
     }
@@ -245,17 +279,74 @@ public final class Rebuild {
   private void judge(BenchEvent event) {
     String part = event.act().subject();
     judged.put(part, event);
+    read(event);
     if (verdict(part).equals(Optional.of(Part.Verdict.RENEW))) {
+      condemned.putIfAbsent(part, event);
       (sideToCome() && onSideB(part) ? laterRenew : renew).add(part);
-    } else if (!askedAtTakeIn(part)) {
-      renew.remove(part);
+    } else {
+      if (!sentBack) {
+        condemned.remove(part);
+      }
+      if (!askedAtTakeIn(part)) {
+        renew.remove(part);
+      }
     }
   }
 
   private boolean askedAtTakeIn(String part) {
-    return events.stream()
-        .filter(e -> e.act().kind() == Act.Kind.TAKEN_IN)
-        .anyMatch(e -> e.act().items().contains("renew:" + part));
+    return asked.contains(part);
+  }
+
+  private void read(BenchEvent event) {
+    if (event.act().value().isPresent() && !event.act().step().isEmpty()) {
+      readings
+          .computeIfAbsent(event.act().subject(), p -> new LinkedHashMap<>())
+          .put(event.act().step(), event);
+    }
+  }
+
+  // ---- back from the proof -------------------------------------------------------------------
+
+  /** Parts to look at again when a test sends the job back to the step behind it. */
+  List<String> behind(String test) {
+    String step =
+        sheet.proof().stream()
+            .filter(t -> t.id().equals(test))
+            .map(Sheet.ProofTest::backTo)
+            .findFirst()
+            .orElse("");
+    return sheet
+        .step(step)
+        .map(s -> s.frees().isEmpty() ? s.disturbs() : s.frees())
+        .or(() -> sheet.buildOnlyStep(step).map(b -> b.with()))
+        .orElse(List.of())
+        .stream()
+        .filter(p -> sheet.part(p).map(this::present).orElse(false))
+        .toList();
+  }
+
+  /** Opens the pump again for what a failed test points at; what else was done stays recorded. */
+  private void sendBack(String test) {
+    earlierRenewals.addAll(renewals());
+    earlierBuilt.addAll(built);
+    sentBack = true;
+    asked.clear();
+    renew.clear();
+    inspect.clear();
+    inspect.addAll(behind(test));
+    stripped.clear();
+    built.clear();
+    rounds.clear();
+    answers.clear();
+    placed.clear();
+    proofs.clear();
+    runs.clear();
+    clocks.clear();
+    safe.clear();
+    finished.clear();
+    makePlan();
+    plan.map(Plan::freed).ifPresent(freed -> judged.keySet().removeAll(freed));
+    plan.map(Plan::freed).ifPresent(freed -> readings.keySet().removeAll(freed));
   }
 
   private boolean building() {
@@ -545,7 +636,7 @@ public final class Rebuild {
         p -> p.renew().stream().filter(Plan.Renewal::byKit).forEach(r -> byKit.add(r.part())));
     return sheet.parts().stream()
         .filter(p -> freed.contains(p.id()) && p.renew() == Part.Renew.INSPECT)
-        .filter(p -> goesWith(p, fitted.material()))
+        .filter(p -> goesWith(p, sentBack ? goesIn() : fitted.material()))
         .map(Part::id)
         .filter(p -> !askedAtTakeIn(p) && !byKit.contains(p))
         .toList();
@@ -561,6 +652,66 @@ public final class Rebuild {
   /** The event that judged a part. */
   public Optional<BenchEvent> judgement(String part) {
     return Optional.ofNullable(judged.get(part));
+  }
+
+  /** When each build step was done, in order; one done again counts from then. */
+  public Map<String, Instant> builtAt() {
+    return Collections.unmodifiableMap(builtAt);
+  }
+
+  /** When the clock of a test was started; empty where it was not. */
+  public Optional<Instant> clock(String test) {
+    return Optional.ofNullable(clocks.get(test));
+  }
+
+  /** When a joint was tightened again or a gland followed up. */
+  public Optional<Instant> settledAt(String subject) {
+    return Optional.ofNullable(settled.get(subject));
+  }
+
+  /** When the pump was handed back. */
+  public Optional<Instant> handedBackAt() {
+    return handedBackAt;
+  }
+
+  /** Every waiting time begun so far. */
+  public List<Wait> waits() {
+    return Wait.of(this);
+  }
+
+  /** The last reading of each measure of a part. */
+  public Map<String, BenchEvent> readings(String part) {
+    return readings.getOrDefault(part, Map.of());
+  }
+
+  /** Every reading of a test since the pump was last built, in order. */
+  public List<BenchEvent> runs(String test) {
+    return runs.getOrDefault(test, List.of());
+  }
+
+  /** Why a part wore, as it was said. */
+  public Optional<BenchEvent> cause(String part) {
+    return Optional.ofNullable(causes.get(part));
+  }
+
+  /** Parts whose cause was said, with the event. */
+  public Map<String, BenchEvent> causes() {
+    return Collections.unmodifiableMap(causes);
+  }
+
+  /** The judgement by which a part was found bad, also where the job came back to it later. */
+  public Optional<BenchEvent> condemned(String part) {
+    return Optional.ofNullable(condemned.get(part));
+  }
+
+  /** What the pump did, as it was told at the take-in. */
+  public Optional<BenchEvent> symptoms() {
+    return symptoms;
+  }
+
+  /** What was wrong with it, as it was found. */
+  public Optional<BenchEvent> fault() {
+    return fault;
   }
 
   /** Roles for which renewed parts ask for a material. */
@@ -594,8 +745,30 @@ public final class Rebuild {
         .map(
             e ->
                 test.kind() == Handling.Answer.CONFIRM
-                    || test.passes(e.act().value().orElse(Double.NaN)))
+                    || (test.runs().isPresent()
+                        ? calibration(test).map(c -> accepted(test, c)).orElse(false)
+                        : test.passes(e.act().value().orElse(Double.NaN))))
         .orElse(false);
+  }
+
+  /** What the runs of a calibration come to; empty before there are enough. */
+  public Optional<Calibration> calibration(Sheet.ProofTest test) {
+    List<BenchEvent> all = runs(test.id());
+    return test.runs()
+        .filter(r -> all.size() >= Calibration.FEWEST)
+        .map(
+            r ->
+                Calibration.of(
+                    all.stream()
+                        .map(
+                            e -> new Calibration.Run(r.turns(), e.act().value().orElse(Double.NaN)))
+                        .toList(),
+                    r.setMl() / r.turns(),
+                    r.withinPct()));
+  }
+
+  private static boolean accepted(Sheet.ProofTest test, Calibration c) {
+    return c.moreRuns() == 0 && test.passes(c.mlPerTurn() * test.runs().orElseThrow().turns());
   }
 
   /** Joints to be tightened again after settling, with the hours to wait. */
@@ -675,14 +848,22 @@ public final class Rebuild {
 
   private static boolean changesStage(BenchEvent event) {
     return switch (event.act().kind()) {
-      case TAKEN_IN, WAY_CHOSEN, STEP_DONE, STEP_UNDONE, STAGE_DONE, HANDED_BACK, JUDGED -> true;
+      case TAKEN_IN,
+          WAY_CHOSEN,
+          STEP_DONE,
+          STEP_UNDONE,
+          STAGE_DONE,
+          HANDED_BACK,
+          JUDGED,
+          SENT_BACK ->
+          true;
       default -> false;
     };
   }
 
-  /** Why {@code act} cannot be recorded now; empty where it can. */
-  public Optional<Refusal> refuse(Act act, boolean lead) {
-    return new BenchRules(this).refuse(act, lead).or(() -> unplannable(act));
+  /** Why {@code act} cannot be recorded at {@code now}; empty where it can. */
+  public Optional<Refusal> refuse(Act act, boolean lead, Instant now) {
+    return new BenchRules(this, now).refuse(act, lead).or(() -> unplannable(act));
   }
 
   /** What is asked may leave no way in, where steps are avoided or another way is followed. */

@@ -127,6 +127,7 @@ public record Handling(
    * @param threads dry, or what is on them
    * @param locker threadlocker, or none
    * @param retorqueHours hours of settling after which it is tightened again; 0 for never
+   * @param cureHours hours until its threadlocker has cured
    * @param across what is torqued against what, where one side is held; else empty
    * @param guidance whether the torque is a table value for size and material, not the sheet's own
    * @param way the way of a school it belongs to; may be empty
@@ -140,9 +141,13 @@ public record Handling(
       String threads,
       String locker,
       double retorqueHours,
+      double cureHours,
       String across,
       boolean guidance,
       String way) {
+
+    /** Full cure of a threadlocker at room temperature, h: the usual figure for anaerobics. */
+    public static final double USUAL_CURE_HOURS = 24;
 
     /** Whether cured threadlocker holds the joint, so that it must never be retorqued. */
     public boolean locked() {

@@ -95,15 +95,26 @@ public record Part(
    * @param unit unit of both values
    * @param watch from here on the part goes back only with a reason
    * @param renew from here on it is renewed
+   * @param asNew what it measures when new; empty where the sheet does not say
    */
-  public record Limit(String measure, String unit, double watch, double renew) {
+  public record Limit(
+      String measure, String unit, double watch, double renew, Optional<Double> asNew) {
+
+    /** Whether smaller is worse. */
+    public boolean falls() {
+      return renew < watch;
+    }
+
+    /** Whether it counts either way from nothing: a change of hardness is bad up and down. */
+    public boolean eitherWay() {
+      return measure.endsWith("-change");
+    }
 
     /** Judges a reading in the limit's own unit. */
     public Verdict judge(double value) {
-      boolean smallerIsWorse = renew < watch;
-      double v = smallerIsWorse ? -value : value;
-      double w = smallerIsWorse ? -watch : watch;
-      double r = smallerIsWorse ? -renew : renew;
+      double v = eitherWay() ? Math.abs(value) : falls() ? -value : value;
+      double w = falls() ? -watch : watch;
+      double r = falls() ? -renew : renew;
       return v >= r ? Verdict.RENEW : v >= w ? Verdict.WATCH : Verdict.SOUND;
     }
   }

@@ -1,6 +1,7 @@
 package isokinon.core.sheet;
 
 import isokinon.core.cavity.RotorFit;
+import isokinon.core.magnetic.MagnetMargin;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -29,6 +30,7 @@ import java.util.function.UnaryOperator;
  * @param hardware sets of plates and shaft that its wet ends may stand on; empty where all share
  *     one
  * @param stator how rotors fit its stator; empty where it has none
+ * @param coupling its magnets and the point it works at; empty where it has none
  */
 public record Sheet(
     String id,
@@ -46,7 +48,34 @@ public record Sheet(
     List<Hazard> hazards,
     List<School> schools,
     List<Hardware> hardware,
-    Optional<RotorFit.Stator> stator) {
+    Optional<RotorFit.Stator> stator,
+    Optional<Coupling> coupling) {
+
+  /**
+   * A magnetic coupling and the point the pump is built for.
+   *
+   * @param magnet material of the magnets
+   * @param ratedNm torque at which it slips at 20 degC, N·m
+   * @param mostC magnets hotter than this lose for good, degC
+   * @param flowM3h flow, m3/h
+   * @param headM head, m
+   * @param efficiency of the pump there, over 0 to 1
+   * @param rpm turns a minute
+   * @param motorPeakNm peak torque of the motor at a direct start, N·m
+   * @param loadInertia inertia of the driven side, kg·m2
+   * @param motorInertia inertia of the motor side, kg·m2
+   */
+  public record Coupling(
+      MagnetMargin.Magnet magnet,
+      double ratedNm,
+      double mostC,
+      double flowM3h,
+      double headM,
+      double efficiency,
+      double rpm,
+      double motorPeakNm,
+      double loadInertia,
+      double motorInertia) {}
 
   /**
    * Plates and shaft that a wet end stands on.
@@ -91,6 +120,10 @@ public record Sheet(
    * @param max greatest value that passes
    * @param clockSeconds a clock to run beside it, seconds; 0 for none
    * @param backTo the step a failed test points at; empty where it points at none
+   * @param runs three or more runs into a measure, where it is a calibration
+   * @param rpm turns a minute it is done at, where flow is held against displacement
+   * @param againHours hours of running after which it is looked at again; 0 for never
+   * @param afterWaits whether curing and drying must be over before it
    */
   public record ProofTest(
       String id,
@@ -100,13 +133,26 @@ public record Sheet(
       Optional<Double> min,
       Optional<Double> max,
       int clockSeconds,
-      String backTo) {
+      String backTo,
+      Optional<Runs> runs,
+      Optional<Double> rpm,
+      double againHours,
+      boolean afterWaits) {
 
     /** Whether a reading in the test's unit passes. */
     public boolean passes(double value) {
       return min.map(m -> value >= m).orElse(true) && max.map(m -> value <= m).orElse(true);
     }
   }
+
+  /**
+   * Calibration runs into a measure.
+   *
+   * @param turns turns of the head in each
+   * @param setMl what the controller reckons with for so many turns, mL
+   * @param withinPct half-width of the mean that is accepted, %
+   */
+  public record Runs(double turns, double setMl, double withinPct) {}
 
   /**
    * An energy or danger of the make-safe gate.
@@ -185,7 +231,8 @@ public record Sheet(
         hazards,
         schools,
         hardware,
-        stator);
+        stator,
+        coupling);
   }
 
   /** The way of {@code school} that a job follows that has chosen {@code ways}. */

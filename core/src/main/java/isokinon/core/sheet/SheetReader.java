@@ -1,6 +1,7 @@
 package isokinon.core.sheet;
 
 import isokinon.core.cavity.RotorFit;
+import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.When;
 import java.io.StringReader;
@@ -12,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.error.MarkedYAMLException;
@@ -127,7 +129,30 @@ public final class SheetReader {
         f.each(
             "hardware",
             h -> new Sheet.Hardware(h.required("id"), h.wanted("title", ""), h.words("differs"))),
-        f.inner("stator", SheetReader::stator));
+        f.inner("stator", SheetReader::stator),
+        f.inner("coupling", SheetReader::coupling));
+  }
+
+  private static Sheet.Coupling coupling(Fields f) {
+    String magnet = f.required("magnet");
+    Optional<MagnetMargin.Magnet> material =
+        Stream.of(MagnetMargin.Magnet.values())
+            .filter(m -> m.name().equalsIgnoreCase(magnet))
+            .findFirst();
+    if (material.isEmpty()) {
+      f.fault("magnet", "\"" + magnet + "\" is neither ndfeb nor smco");
+    }
+    return new Sheet.Coupling(
+        material.orElse(MagnetMargin.Magnet.NDFEB),
+        needed(f, "ratedNm", 1e-3, 1e6),
+        needed(f, "mostC", -50, 400),
+        needed(f, "flowM3h", 1e-4, 1e5),
+        needed(f, "headM", 1e-2, 1e4),
+        needed(f, "efficiency", 0.001, 1),
+        needed(f, "rpm", 1, 1e5),
+        needed(f, "motorPeakNm", 1e-3, 1e6),
+        needed(f, "loadInertia", 0, 1e4),
+        needed(f, "motorInertia", 1e-9, 1e4));
   }
 
   private static double needed(Fields f, String key, double least, double most) {
@@ -152,7 +177,9 @@ public final class SheetReader {
             needed(f, "rotorDiameterMm", 0.1, 4000),
             List.copyOf(classes),
             needed(f, "leastInterferenceMm", -10, 10),
-            needed(f, "mostInterferenceMm", -10, 10));
+            needed(f, "mostInterferenceMm", -10, 10),
+            f.optionalNumber("eccentricityMm"),
+            f.optionalNumber("pitchMm"));
     if (stator.tubeRadiusMm() <= stator.boreRadiusMm()) {
       f.fault("tubeRadiusMm", "the tube must be wider than the bore");
     }
@@ -224,7 +251,8 @@ public final class SheetReader {
                     l.required("measure"),
                     l.required("unit"),
                     l.number("watch", 0, -1e6, 1e6),
-                    l.number("renew", 0, -1e6, 1e6))),
+                    l.number("renew", 0, -1e6, 1e6),
+                    l.optionalNumber("new"))),
         f.words("look"),
         new TreeSet<>(f.words("onlyFor")),
         f.text("like"),
@@ -344,6 +372,7 @@ public final class SheetReader {
         f.text("threads"),
         f.text("locker"),
         f.number("retorqueHours", 0, 0, 1000),
+        f.number("cureHours", Handling.Fastening.USUAL_CURE_HOURS, 0, 1000),
         f.text("across"),
         f.flag("guidance"),
         f.text("way"));
@@ -358,7 +387,17 @@ public final class SheetReader {
         f.optionalNumber("min"),
         f.optionalNumber("max"),
         f.integer("clockSeconds", 0, 0, 1_000_000),
-        f.text("backTo"));
+        f.text("backTo"),
+        f.inner(
+            "runs",
+            r ->
+                new Sheet.Runs(
+                    needed(r, "turns", 1e-3, 1e6),
+                    needed(r, "setMl", 1e-6, 1e9),
+                    r.number("withinPct", 1, 0.01, 100))),
+        f.optionalNumber("rpm"),
+        f.number("againHours", 0, 0, 10_000),
+        f.flag("afterWaits"));
   }
 
   private Sheet.Hazard hazard(Fields f) {

@@ -56,7 +56,8 @@ final class WayOfWork {
         s.hazards(),
         s.schools(),
         s.hardware(),
-        s.stator());
+        s.stator(),
+        s.coupling());
   }
 
   private boolean holds(String way) {

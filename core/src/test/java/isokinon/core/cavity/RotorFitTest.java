@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.cavity.RotorFit.Stator;
 import java.util.List;
+import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -17,7 +18,15 @@ class RotorFitTest {
   private static final double RUBBER = 1.6e-4;
   private static final double STEEL = 1.2e-5;
   private static final Stator STATOR =
-      new Stator(14.85, 26, 30, List.of(0.0, -0.25, -0.5, -0.75, -1.0), 0.2, 0.6);
+      new Stator(
+          14.85,
+          26,
+          30,
+          List.of(0.0, -0.25, -0.5, -0.75, -1.0),
+          0.2,
+          0.6,
+          Optional.empty(),
+          Optional.empty());
 
   private static double interference(double deltaK, double swell) {
     return RotorFit.at(14.85, 26, RUBBER, deltaK, swell, 30, STEEL).interferenceMm();

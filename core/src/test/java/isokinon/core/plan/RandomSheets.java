@@ -62,6 +62,7 @@ final class RandomSheets {
         List.of(),
         List.of(),
         List.of(),
+        Optional.empty(),
         Optional.empty());
   }
 

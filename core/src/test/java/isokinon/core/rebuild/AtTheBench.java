@@ -63,7 +63,7 @@ final class AtTheBench {
   }
 
   private AtTheBench does(Act act, boolean lead) {
-    Optional<Refusal> refusal = rebuild.refuse(act, lead);
+    Optional<Refusal> refusal = rebuild.refuse(act, lead, now);
     if (refusal.isPresent()) {
       throw new AssertionError(act + " was refused: " + refusal.get());
     }
@@ -76,7 +76,7 @@ final class AtTheBench {
   /** The sentence an act is refused with. */
   String refused(Act act) {
     return rebuild
-        .refuse(act, false)
+        .refuse(act, false, now)
         .map(Refusal::message)
         .orElseThrow(() -> new AssertionError(act + " was allowed"));
   }
@@ -171,7 +171,11 @@ final class AtTheBench {
     MatchedParts.toPlace(rebuild, rebuild.currentStep().orElseThrow())
         .forEach(place -> places(place, place));
     torques();
-    return does(Act.of(Act.Kind.STEP_DONE, rebuild.currentStep().orElseThrow(), ""));
+    Act done = Act.of(Act.Kind.STEP_DONE, rebuild.currentStep().orElseThrow(), "");
+    if (rebuild.refuse(done, false, now).map(r -> r.path().equals("wait")).orElse(false)) {
+      after(Duration.ofHours(3));
+    }
+    return does(done);
   }
 
   AtTheBench buildsUpTo(String step) {
@@ -188,13 +192,21 @@ final class AtTheBench {
     return this;
   }
 
+  /** Waits until nothing cures, then does every test by its clock, with readings that pass. */
   AtTheBench proves() {
+    after(Duration.ofHours(25));
     for (Sheet.ProofTest t : sheet.proof()) {
+      if (t.clockSeconds() > 0) {
+        does(Act.of(Act.Kind.CLOCK_STARTED, "", t.id()))
+            .after(Duration.ofSeconds(t.clockSeconds()));
+      }
       Act proved = Act.of(Act.Kind.PROVED, "", t.id());
-      does(
-          t.kind() == Handling.Answer.NUMBER
-              ? proved.reading(t.min().orElse(0.0), t.unit())
-              : proved);
+      for (int run = 0; run < (t.runs().isPresent() ? 3 : 1); run++) {
+        does(
+            t.kind() == Handling.Answer.NUMBER
+                ? proved.reading(t.min().orElse(0.0), t.unit())
+                : proved);
+      }
     }
     return does(Act.of(Act.Kind.STAGE_DONE, "", "PROVE"));
   }

@@ -150,7 +150,7 @@ class RebuildTest {
             .reading(mm, "mm")
             .saying(verdict.equals("watch") ? "seen" : "")
             .with(List.of(verdict));
-    assertThat(bench.rebuild().refuse(judged, false).isEmpty()).isEqualTo(allowed);
+    assertThat(bench.rebuild().refuse(judged, false, bench.now()).isEmpty()).isEqualTo(allowed);
     if (!allowed) {
       assertThat(bench.refused(judged)).contains("to judge it better than that, give a reason");
       bench.does(judged.saying("polished out"));
@@ -287,7 +287,7 @@ class RebuildTest {
     Act accepted = Act.of(Act.Kind.TORQUE_ACCEPTED, "fluid-cap-a-off", "").on(3, 3);
     assertThat(bench.refused(accepted.saying("cap flush")))
         .isEqualTo("Only the lead can accept a reading out of range.");
-    assertThat(bench.rebuild().refuse(accepted, true).orElseThrow().message())
+    assertThat(bench.rebuild().refuse(accepted, true, bench.now()).orElseThrow().message())
         .isEqualTo("Say why the reading is accepted.");
     bench.leadDoes(accepted.saying("cap flush, washer seated"));
     assertThat(
@@ -404,7 +404,7 @@ class RebuildTest {
       Act tried = random.nextBoolean() ? act : act.reading(random.nextDouble() * 30 - 2, "N·m");
       bench
           .rebuild()
-          .refuse(tried, random.nextBoolean())
+          .refuse(tried, random.nextBoolean(), bench.now())
           .ifPresent(r -> assertThat(r.message()).isNotBlank().doesNotContain("null"));
     }
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -286,7 +287,8 @@ class SheetReaderTest {
     "15.95, 15.90, 15.85, RENEW",
   })
   void aLimitJudgesBothWays(double watch, double renew, double read, Part.Verdict verdict) {
-    assertThat(new Part.Limit("wear", "mm", watch, renew).judge(read)).isEqualTo(verdict);
+    assertThat(new Part.Limit("wear", "mm", watch, renew, Optional.empty()).judge(read))
+        .isEqualTo(verdict);
   }
 
   @Test

@@ -19,7 +19,7 @@ class TorqueTest {
 
   private static final LocalDate TODAY = LocalDate.of(2026, 3, 17);
   private static final Fastening CAP =
-      new Fastening(8, Layout.CIRCLE, "M8", 14, 16, "dry", "none", 24, "", false, "");
+      new Fastening(8, Layout.CIRCLE, "M8", 14, 16, "dry", "none", 24, 24, "", false, "");
 
   // ---- setting with an adapter ----------------------------------------------------------------
 
