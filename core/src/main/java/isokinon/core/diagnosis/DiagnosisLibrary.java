@@ -145,14 +145,18 @@ public record DiagnosisLibrary(
 
   /** The signature that words of a sheet mean: the one with the longest matching words. */
   public Optional<Signature> meantBy(String look) {
-    String phrase = look.toLowerCase(Locale.ROOT);
+    String phrase = " " + look.toLowerCase(Locale.ROOT);
     return signatures.stream()
         .filter(s -> longest(s, phrase) > 0)
         .max(Comparator.comparingInt(s -> longest(s, phrase)));
   }
 
   private static int longest(Signature s, String phrase) {
-    return s.words().stream().filter(phrase::contains).mapToInt(String::length).max().orElse(0);
+    return s.words().stream()
+        .filter(w -> phrase.contains(" " + w))
+        .mapToInt(String::length)
+        .max()
+        .orElse(0);
   }
 
   /** The signature with this id. */

@@ -13,7 +13,6 @@ import isokinon.core.sheet.Part;
 import java.io.IOException;
 import java.io.Reader;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -94,9 +93,11 @@ public final class DiagnosisReader {
         rows(
             "evidence",
             r -> new Clue(r.get("evidence"), r.get("say"), r.get("against"), byCause(r)));
-    Map<Family, Map<String, Double>> base = new EnumMap<>(Family.class);
-    rows(
-        "base-rates", r -> base.put(code(Family.class, "base-rates", r.get("family")), byCause(r)));
+    Map<Family, Map<String, Double>> base =
+        rows("base-rates", r -> r).stream()
+            .collect(
+                Collectors.toMap(
+                    r -> code(Family.class, "base-rates", r.get("family")), this::byCause));
     List<Symptom> symptoms =
         rows(
             "symptoms",

@@ -327,6 +327,7 @@ public final class Rebuild {
 
   /** Opens the pump again for what a failed test points at; what else was done stays recorded. */
   private void sendBack(String test) {
+    makePlan();
     earlierRenewals.addAll(renewals());
     earlierBuilt.addAll(built);
     sentBack = true;

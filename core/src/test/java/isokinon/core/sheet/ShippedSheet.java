@@ -33,6 +33,11 @@ public final class ShippedSheet {
     return of("aodd-bolted-plastic-25");
   }
 
+  /** All shipped sheets. */
+  public static List<Sheet> all() {
+    return ids().stream().map(ShippedSheet::of).toList();
+  }
+
   /** Ids of all shipped sheets. */
   public static List<String> ids() {
     try (Stream<Path> files = Files.list(FOLDER)) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.wear.WearRate.Reading;
+import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -68,5 +69,59 @@ class WearTest {
     assertThat(ORing.stretch(40, 41)).isCloseTo(0.025, within(1e-12));
     assertThat(ORing.fill(3.53, 2.8, 4.8)).isBetween(0.7, 0.75);
     assertThatThrownBy(() -> ORing.set(3.53, 3.8, 2.8)).hasMessageStartingWith("recoveredMm");
+  }
+
+  @Test
+  void hardnessCountsBothWays() {
+    assertThat(Hardness.of(70, 66).way()).isEqualTo(Hardness.Way.SAME);
+    assertThat(Hardness.of(70, 64).way()).isEqualTo(Hardness.Way.SOFTER);
+    assertThat(Hardness.of(70, 64).watch()).isTrue();
+    assertThat(Hardness.of(70, 81).renew()).isTrue();
+    assertThat(Hardness.of(70, 81).way()).isEqualTo(Hardness.Way.HARDER);
+    assertThatThrownBy(() -> Hardness.of(70, 170)).hasMessageContaining("nowShoreA");
+  }
+
+  @Test
+  void twoReadingsCrossWhereTheRateSays() {
+    Trend trend =
+        Trend.of(List.of(new Trend.Point(0, 18.0, 0.01), new Trend.Point(2000, 18.2, 0.01)), 18.8);
+    assertThat(trend.perHour()).isCloseTo(1e-4, within(1e-12));
+    assertThat(trend.crossing().orElseThrow()).isCloseTo(8000, within(1e-6));
+    assertThat(trend.earliest().orElseThrow()).isBetween(6000.0, 8000.0);
+    assertThat(trend.latest().orElseThrow()).isBetween(8000.0, 11_000.0);
+  }
+
+  @Test
+  void readingsThatScatterMoreThanTheyDriftCannotTell() {
+    Trend trend =
+        Trend.of(
+            List.of(
+                new Trend.Point(0, 18.0, 0.2),
+                new Trend.Point(100, 18.1, 0.2),
+                new Trend.Point(200, 18.0, 0.2)),
+            18.8);
+    assertThat(trend.earliest()).isEmpty();
+    assertThatThrownBy(() -> Trend.of(List.of(new Trend.Point(0, 1, 0)), 2))
+        .hasMessageContaining("two");
+    assertThatThrownBy(
+            () -> Trend.of(List.of(new Trend.Point(5, 1, 0), new Trend.Point(5, 2, 0)), 2))
+        .hasMessageContaining("same hour");
+  }
+
+  @Property
+  void aWiderGaugeNeverNarrowsTheBand(
+      @ForAll @DoubleRange(min = 0.01, max = 0.02) double u,
+      @ForAll @DoubleRange(min = 0.2, max = 0.5) double worn) {
+    Trend fine = overTwo(worn, u);
+    Trend coarse = overTwo(worn, u * 2);
+    double reach = fine.latest().orElseThrow() - fine.earliest().orElseThrow();
+    assertThat(coarse.latest().map(l -> l - coarse.earliest().orElseThrow()).orElse(1e12))
+        .isGreaterThanOrEqualTo(reach);
+    assertThat(fine.crossing().orElseThrow())
+        .isBetween(fine.earliest().orElseThrow(), fine.latest().orElseThrow());
+  }
+
+  private static Trend overTwo(double worn, double u) {
+    return Trend.of(List.of(new Trend.Point(0, 0, u), new Trend.Point(1000, worn, u)), 1);
   }
 }

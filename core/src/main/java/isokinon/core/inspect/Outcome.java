@@ -1,0 +1,75 @@
+package isokinon.core.inspect;
+
+import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Part.Limit;
+import isokinon.core.sheet.Part.Verdict;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * What readings and signatures make of a part: the worst of them decides.
+ *
+ * @param verdict sound, watch or renew
+ * @param because one sentence for each reading and signature, the worst first
+ */
+public record Outcome(Verdict verdict, List<String> because) {
+
+  /**
+   * The outcome of a part.
+   *
+   * @param part the part with its limits
+   * @param readings what was measured, by measure, in the unit of the limit
+   * @param seen signatures of wear it shows
+   */
+  public static Outcome of(Part part, Map<String, Double> readings, List<Signature> seen) {
+    record Reason(Verdict verdict, String say) {}
+    List<Reason> reasons = new ArrayList<>();
+    for (Limit l : part.limits()) {
+      Double value = readings.get(l.measure());
+      if (value != null) {
+        reasons.add(new Reason(l.judge(value), say(l, value)));
+      }
+    }
+    for (Signature s : seen) {
+      reasons.add(
+          new Reason(
+              s.outcome(),
+              s.outcome() == Verdict.RENEW
+                  ? s.title() + ": renewed wherever it shows."
+                  : s.title() + ": goes back only to be watched."));
+    }
+    reasons.sort((a, b) -> b.verdict().compareTo(a.verdict()));
+    return new Outcome(
+        reasons.isEmpty() ? Verdict.SOUND : reasons.get(0).verdict(),
+        reasons.stream().map(Reason::say).toList());
+  }
+
+  private static String say(Limit l, double value) {
+    String measure = l.measure().replace('-', ' ');
+    String name = measure.substring(0, 1).toUpperCase(Locale.ROOT) + measure.substring(1);
+    String unit = " " + l.unit();
+    return switch (l.judge(value)) {
+      case RENEW -> name + " is " + off(value, l.renew(), l) + unit + " past the renew limit.";
+      case WATCH ->
+          name
+              + " is "
+              + off(value, l.watch(), l)
+              + unit
+              + " into watch, "
+              + off(value, l.renew(), l)
+              + unit
+              + " before renew.";
+      case SOUND -> name + " is " + off(value, l.watch(), l) + unit + " clear of watch.";
+    };
+  }
+
+  private static String off(double value, double limit, Limit l) {
+    double size = l.eitherWay() ? Math.abs(value) : value;
+    return String.format(Locale.ROOT, "%.3f", Math.abs(size - limit))
+        .replaceAll("0+$", "")
+        .replaceAll("\\.$", "");
+  }
+}
