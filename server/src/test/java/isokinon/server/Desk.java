@@ -283,7 +283,17 @@ public class Desk {
 
     public Job proves() {
       for (JsonNode test : view.path("proof")) {
-        does("PROVED", Map.of("subject", test.path("id").asText(), "typed", within(test)));
+        for (int run = 0; run < (test.path("calibration").asBoolean() ? 3 : 1); run++) {
+          does(
+              "PROVED",
+              Map.of(
+                  "subject",
+                  test.path("id").asText(),
+                  "typed",
+                  within(test),
+                  "text",
+                  "timed by a watch of our own"));
+        }
       }
       return does("STAGE_DONE", Map.of("subject", "PROVE"));
     }

@@ -36,7 +36,7 @@ class ServerWallsTest {
           .whereLayer("papers")
           .mayOnlyBeAccessedByLayers("http")
           .whereLayer("work")
-          .mayOnlyBeAccessedByLayers("http", "papers")
+          .mayOnlyBeAccessedByLayers("http", "papers", "demo")
           .whereLayer("access")
           .mayOnlyBeAccessedByLayers("http", "work")
           .whereLayer("store")

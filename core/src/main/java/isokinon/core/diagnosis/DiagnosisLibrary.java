@@ -130,6 +130,7 @@ public record DiagnosisLibrary(
    * @param otherwise chance of yes where nothing named causes it
    * @param limit what counts as yes, in a number; may be empty
    * @param caution what can hurt; may be empty
+   * @param parts parts to be freed for it: their strip counts to its minutes; empty for none
    */
   public record QuickTest(
       String id,
@@ -141,7 +142,8 @@ public record DiagnosisLibrary(
       String no,
       double otherwise,
       String limit,
-      String caution) {}
+      String caution,
+      List<String> parts) {}
 
   /** The signature that words of a sheet mean: the one with the longest matching words. */
   public Optional<Signature> meantBy(String look) {

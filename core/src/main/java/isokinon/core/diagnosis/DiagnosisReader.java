@@ -131,7 +131,8 @@ public final class DiagnosisReader {
         r.get("no"),
         number(r, "otherwise"),
         r.get("limit"),
-        r.get("caution"));
+        r.get("caution"),
+        words(r.get("parts")));
   }
 
   private static Fault fault(CSVRecord r) {

@@ -177,6 +177,12 @@ class FindingsAndProofTest {
   }
 
   private static AtTheBench built(List<String> items) {
-    return new AtTheBench().takesIn(items).makesSafe().strips().inspects().decides("TPC-ET").builds();
+    return new AtTheBench()
+        .takesIn(items)
+        .makesSafe()
+        .strips()
+        .inspects()
+        .decides("TPC-ET")
+        .builds();
   }
 }

@@ -29,7 +29,8 @@ record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, do
       double shape,
       double scale,
       double interval,
-      String cause) {}
+      String cause,
+      String causeId) {}
 
   static SimulatedHistory of(
       String tag,

@@ -1,6 +1,8 @@
 package isokinon.server.demo;
 
 import isokinon.server.store.ExposureRow;
+import isokinon.server.store.FindingMapper;
+import isokinon.server.store.GaugeRow;
 import isokinon.server.store.LotRow;
 import isokinon.server.store.OfferRow;
 import isokinon.server.store.PersonRow;
@@ -11,12 +13,14 @@ import isokinon.server.store.WetEndMapper;
 import isokinon.server.store.WetEndRow;
 import isokinon.server.store.WetKitRow;
 import isokinon.server.store.WrenchRow;
+import isokinon.server.work.Sheets;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -45,12 +49,22 @@ public class SkerrowMill {
   private final PumpMapper pumps;
   private final StoresMapper stores;
   private final WetEndMapper wetEnds;
+  private final FindingMapper findings;
+  private final Sheets sheets;
   private final Clock clock;
 
-  SkerrowMill(PumpMapper pumps, StoresMapper stores, WetEndMapper wetEnds, Clock clock) {
+  SkerrowMill(
+      PumpMapper pumps,
+      StoresMapper stores,
+      WetEndMapper wetEnds,
+      FindingMapper findings,
+      Sheets sheets,
+      Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
     this.wetEnds = wetEnds;
+    this.findings = findings;
+    this.sheets = sheets;
     this.clock = clock;
   }
 
@@ -72,6 +86,7 @@ public class SkerrowMill {
                         r.get("role"),
                         Boolean.parseBoolean(r.get("licensed_electrical")))));
     rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
+    rows("gauges").forEach(r -> findings.addGauge(gauge(r, today)));
     rows("lots").forEach(r -> stores.addLot(lot(r, today)));
     rows("offers")
         .forEach(
@@ -150,6 +165,19 @@ public class SkerrowMill {
               e.get("kind")));
     }
     history.runs().forEach(pumps::addRun);
+    PumpRow added = pumps.byTag(row.get("tag")).orElseThrow();
+    added
+        .sheet()
+        .flatMap(sheets::find)
+        .map(
+            s ->
+                new PastReadings(
+                    added, s, history.runs(), findings.gauges(), OffsetDateTime.now(clock)))
+        .ifPresent(
+            past -> {
+              past.readings().forEach(findings::addReading);
+              past.causes(truth).forEach(findings::addCause);
+            });
   }
 
   private static SimulatedHistory.Era era(CSVRecord r) {
@@ -159,7 +187,8 @@ public class SkerrowMill {
         number(r, "shape"),
         number(r, "scale_h"),
         number(r, "interval_h"),
-        r.get("cause"));
+        r.get("cause"),
+        r.get("cause_id"));
   }
 
   private static LotRow lot(CSVRecord r, LocalDate today) {
@@ -214,6 +243,18 @@ public class SkerrowMill {
 
   private static Boolean flag(CSVRecord row, String column) {
     return row.get(column).isEmpty() ? null : row.get(column).equals("yes");
+  }
+
+  private static GaugeRow gauge(CSVRecord r, LocalDate today) {
+    return new GaugeRow(
+        r.get("gauge"),
+        r.get("kind"),
+        r.get("title"),
+        r.get("unit"),
+        number(r, "resolution"),
+        number(r, "uncertainty"),
+        r.get("measures"),
+        today.plusDays(Long.parseLong(r.get("calibrated_days"))));
   }
 
   private static WrenchRow wrench(CSVRecord r, LocalDate today) {

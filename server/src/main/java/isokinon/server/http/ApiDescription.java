@@ -5,12 +5,17 @@ import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.ChooserView;
+import isokinon.server.work.Clocks;
 import isokinon.server.work.Counters;
 import isokinon.server.work.Crib;
 import isokinon.server.work.DutyForm;
+import isokinon.server.work.FindingView;
 import isokinon.server.work.Floor;
+import isokinon.server.work.Gauges;
 import isokinon.server.work.Materials;
 import isokinon.server.work.Pumps;
+import isokinon.server.work.Symptoms;
+import isokinon.server.work.Trends;
 import isokinon.server.work.WetEnds;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -35,6 +40,11 @@ class ApiDescription {
   private static final List<Class<?>> ANSWERS =
       List.of(
           BenchView.class,
+          FindingView.class,
+          Symptoms.class,
+          Gauges.class,
+          Trends.class,
+          Clocks.class,
           Crib.class,
           Floor.class,
           Pumps.class,

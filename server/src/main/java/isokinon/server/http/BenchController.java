@@ -8,6 +8,7 @@ import isokinon.server.work.ActRequest;
 import isokinon.server.work.Bench;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.Crib;
+import isokinon.server.work.FindingView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -78,6 +79,12 @@ class BenchController {
   ResponseEntity<byte[]> clipboard(@PathVariable long id) {
     BenchView.PumpHead pump = bench.view(id).pump();
     return pdf(pump.tag() + "-clipboard-" + id, clipboard.pdf(pump, bench.job(id).rebuild()));
+  }
+
+  @PostMapping("/rebuilds/{id}/finding")
+  @Operation(summary = "A part in hand: signatures, readings, outcome, causes, next look")
+  FindingView finding(@PathVariable long id, @RequestBody FindingView.FindingQuestion question) {
+    return bench.finding(id, question);
   }
 
   @GetMapping("/wrenches/choice")

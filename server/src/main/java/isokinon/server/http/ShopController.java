@@ -11,6 +11,7 @@ import isokinon.server.work.Floor;
 import isokinon.server.work.Pumps;
 import isokinon.server.work.Refused;
 import isokinon.server.work.Sheets;
+import isokinon.server.work.Symptoms;
 import isokinon.server.work.WetEnds;
 import isokinon.server.work.Words;
 import java.time.Clock;
@@ -39,6 +40,7 @@ class ShopController {
 
   private final Floor floor;
   private final Pumps pumps;
+  private final Symptoms symptoms;
   private final WetEnds wetEnds;
   private final Sheets sheets;
   private final People people;
@@ -49,6 +51,7 @@ class ShopController {
   ShopController(
       Floor floor,
       Pumps pumps,
+      Symptoms symptoms,
       WetEnds wetEnds,
       Sheets sheets,
       People people,
@@ -57,6 +60,7 @@ class ShopController {
       Clock clock) {
     this.floor = floor;
     this.pumps = pumps;
+    this.symptoms = symptoms;
     this.wetEnds = wetEnds;
     this.sheets = sheets;
     this.people = people;
@@ -78,6 +82,13 @@ class ShopController {
   @GetMapping("/pumps/{tag}")
   Pumps.PumpView pump(@PathVariable String tag) {
     return pumps.view(tag);
+  }
+
+  @PostMapping("/pumps/{tag}/symptoms")
+  @Operation(summary = "Before the strip: what it may be, and the next best test")
+  Symptoms.SymptomsView symptoms(
+      @PathVariable String tag, @RequestBody Symptoms.SymptomQuestion question) {
+    return symptoms.view(tag, question);
   }
 
   @GetMapping("/pumps/{tag}/wet-ends")

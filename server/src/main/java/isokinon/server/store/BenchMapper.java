@@ -29,6 +29,10 @@ public interface BenchMapper {
   @Select("select * from rebuild where closed_at is null order by opened_at desc")
   List<RebuildRow> running();
 
+  @Select(
+      "select * from rebuild where closed_at is null or closed_at >= #{since} order by opened_at")
+  List<RebuildRow> runningOrClosedSince(OffsetDateTime since);
+
   @Select("select * from rebuild where pump = #{pump} and closed_at is null limit 1")
   Optional<RebuildRow> runningOn(String pump);
 

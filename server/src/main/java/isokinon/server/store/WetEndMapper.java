@@ -90,7 +90,7 @@ public interface WetEndMapper {
       "select r.id as rebuild, r.pump, r.sheet_id, r.sheet_revision, r.fitted_material as material,"
           + " e.subject as part, e.step as measure, e.reading, e.text, e.who, e.at"
           + " from bench_event e join rebuild r on r.id = e.rebuild"
-          + " where e.kind = 'JUDGED' and e.reading is not null"
+          + " where e.kind in ('JUDGED', 'MEASURED') and e.reading is not null"
           + " and e.step in ('hardness-change', 'swell') and r.fitted_material = #{material}"
           + " and exists (select 1 from exposure x where x.pump = r.pump and x.fluid = #{fluid})"
           + " order by e.at desc")

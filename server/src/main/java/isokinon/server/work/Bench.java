@@ -8,7 +8,6 @@ import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Refusal;
 import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Handling;
-import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.shelf.ShelfLife;
 import isokinon.server.access.People;
@@ -53,6 +52,8 @@ public class Bench {
   private final BenchViewer viewer;
   private final ShelfLives shelf;
   private final FittedWetEnds wetEnds;
+  private final FindingLog findingLog;
+  private final Findings findings;
   private final Clock clock;
   private final Map<Long, Sheet> learned = new ConcurrentHashMap<>();
 
@@ -65,6 +66,8 @@ public class Bench {
       BenchViewer viewer,
       ShelfLives shelf,
       FittedWetEnds wetEnds,
+      FindingLog findingLog,
+      Findings findings,
       Clock clock) {
     this.store = store;
     this.pumps = pumps;
@@ -74,6 +77,8 @@ public class Bench {
     this.viewer = viewer;
     this.shelf = shelf;
     this.wetEnds = wetEnds;
+    this.findingLog = findingLog;
+    this.findings = findings;
     this.clock = clock;
   }
 
@@ -145,6 +150,11 @@ public class Bench {
     return viewer.view(job.row(), job.pump(), job.rebuild());
   }
 
+  /** What is known of a part in hand, and what it makes of the signatures pressed so far. */
+  public FindingView finding(long id, FindingView.FindingQuestion question) {
+    return findings.view(job(id), question, clock.getZone());
+  }
+
   /** A rebuild, replayed from its events. */
   public Job job(long id) {
     RebuildRow row = store.rebuild(id).orElseThrow(() -> Refused.missing("No rebuild " + id + "."));
@@ -194,7 +204,7 @@ public class Bench {
       return viewer.ways(job.pump(), rebuild);
     }
     Act act = Act.of(Act.Kind.TAKEN_IN, "", "").saying("asked").with(items);
-    Optional<Refusal> refusal = rebuild.refuse(act, false);
+    Optional<Refusal> refusal = rebuild.refuse(act, false, clock.instant());
     if (refusal.isPresent()) {
       throw Refused.of(422, refusal.get().path(), refusal.get().message());
     }
@@ -224,13 +234,18 @@ public class Bench {
           staleSentence(rebuild, request.seen()), viewer.view(row, job.pump(), rebuild));
     }
     Act act = read(request, rebuild);
-    Optional<Refusal> refusal = rebuild.refuse(act, lead).or(() -> shelfRefusal(act));
+    Optional<Refusal> refusal =
+        rebuild
+            .refuse(act, lead, clock.instant())
+            .or(() -> findingLog.refuse(act, rebuild))
+            .or(() -> shelfRefusal(act));
     if (refusal.isPresent()) {
       throw Refused.of(422, refusal.get().path(), refusal.get().message());
     }
     OffsetDateTime now = OffsetDateTime.now(clock);
     EventRow recorded = row(id, rebuild.seq() + 1, request, now, lead, act);
     store.append(recorded);
+    findingLog.record(job, recorded, act);
     if (act.kind() == Act.Kind.HANDED_BACK) {
       close(job, now);
       return view(id);
@@ -263,14 +278,14 @@ public class Bench {
     }
     return new Act(
         r.kind(),
-        r.kind() == Act.Kind.JUDGED ? r.measure() : r.step(),
+        r.kind() == Act.Kind.JUDGED || r.kind() == Act.Kind.MEASURED ? r.measure() : r.step(),
         r.subject(),
         r.pass(),
         r.fastener(),
         value,
         unit,
         r.text(),
-        r.items());
+        findingLog.marked(r.items()));
   }
 
   private static double setting(Handling.Fastening joint, int pass, Rebuild rebuild) {
@@ -310,7 +325,7 @@ public class Bench {
               .map(Sheet.ProofTest::unit)
               .findFirst()
               .orElse("");
-      case JUDGED ->
+      case JUDGED, MEASURED ->
           sheet.part(r.subject()).stream()
               .flatMap(p -> p.limits().stream())
               .filter(l -> l.measure().equals(r.measure()))
@@ -362,6 +377,7 @@ public class Bench {
 
   private void close(Job job, OffsetDateTime now) {
     store.close(job.row().id(), now);
+    findingLog.close(job, now);
     Rebuild rebuild = job.rebuild();
     rebuild
         .stepTimes()
@@ -403,8 +419,7 @@ public class Bench {
     Optional<BenchEvent> found =
         rebuild.sheet().parts().stream()
             .filter(p -> p.role().equals(Optional.of(pump.role())))
-            .filter(p -> rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.RENEW)))
-            .flatMap(p -> rebuild.judgement(p.id()).stream())
+            .flatMap(p -> rebuild.condemned(p.id()).stream())
             .findFirst();
     return new RunRow(
         pump.tag(),
@@ -415,7 +430,15 @@ public class Bench {
         day,
         pump.age(),
         found.isPresent(),
-        Words.clipped(found.map(e -> e.act().text()).orElse("changed sound"), MOST_CAUSE));
+        Words.clipped(found.map(e -> why(rebuild, e)).orElse("changed sound"), MOST_CAUSE));
+  }
+
+  /** Why a set came out failed: the cause where it was said, and what was seen. */
+  private String why(Rebuild rebuild, BenchEvent judged) {
+    return rebuild
+        .cause(judged.act().subject())
+        .map(e -> findings.causeWords(e, judged.act().text()))
+        .orElse(judged.act().text());
   }
 
   private static EventRow row(

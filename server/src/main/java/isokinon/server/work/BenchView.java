@@ -28,7 +28,9 @@ public record BenchView(
     List<LogLine> log,
     Optional<String> lastStep,
     String state,
-    Optional<PauseView> pause) {
+    Optional<PauseView> pause,
+    List<WaitView> waits,
+    FaultView fault) {
 
   /** The pump and its duty in two lines. */
   public record PumpHead(String tag, String duty, String fitted, String series, String family) {}
@@ -210,7 +212,9 @@ public record BenchView(
       String state,
       boolean renewedAnyway,
       String because,
-      String measured) {}
+      String measured,
+      List<String> signs,
+      String cause) {}
 
   /** A measured limit. */
   public record LimitView(String measure, String name, String unit, double watch, double renew) {}
@@ -290,7 +294,38 @@ public record BenchView(
       boolean passed,
       Optional<Double> value,
       String by,
-      String backTo) {}
+      String backTo,
+      Optional<String> clockUntil,
+      boolean afterWaits,
+      boolean calibration,
+      List<Double> runs,
+      List<PastReading> before,
+      String says) {}
+
+  /** A reading of the same test at an earlier rebuild. */
+  public record PastReading(double value, String on, double hours, boolean overdue) {}
+
+  /**
+   * A waiting time that runs, or work that it called for.
+   *
+   * @param until when it is over, as an instant
+   * @param open whether it still matters
+   */
+  public record WaitView(String kind, String subject, String title, String until, boolean open) {}
+
+  /**
+   * What the pump was told to do at the take-in, and what it turned out to be.
+   *
+   * @param told symptoms and answers in words
+   * @param likeliest what stood first then; empty where nothing was told
+   * @param said what was found; empty so far
+   * @param choices what it may have been
+   */
+  public record FaultView(
+      List<String> told, String likeliest, String said, List<FaultChoice> choices) {}
+
+  /** Something that can be wrong with pumps of this family. */
+  public record FaultChoice(String id, String title) {}
 
   /** What the hand-back says. */
   public record HandBackView(

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
@@ -17,6 +18,8 @@ import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
 import isokinon.server.store.StoresMapper;
 import isokinon.server.work.BenchView.DecideView;
+import isokinon.server.work.BenchView.FaultChoice;
+import isokinon.server.work.BenchView.FaultView;
 import isokinon.server.work.BenchView.FluidView;
 import isokinon.server.work.BenchView.Gate;
 import isokinon.server.work.BenchView.HandBackView;
@@ -28,13 +31,13 @@ import isokinon.server.work.BenchView.LotView;
 import isokinon.server.work.BenchView.NextStep;
 import isokinon.server.work.BenchView.PauseView;
 import isokinon.server.work.BenchView.PlanView;
-import isokinon.server.work.BenchView.ProofView;
 import isokinon.server.work.BenchView.PumpHead;
 import isokinon.server.work.BenchView.RenewItem;
 import isokinon.server.work.BenchView.RoleChoice;
 import isokinon.server.work.BenchView.SheetHead;
 import isokinon.server.work.BenchView.StageMark;
 import isokinon.server.work.BenchView.TrayItem;
+import isokinon.server.work.BenchView.WaitView;
 import isokinon.server.work.BenchView.WaysView;
 import java.time.Clock;
 import java.time.Duration;
@@ -74,6 +77,9 @@ public class BenchViewer {
   private final ShelfLives shelf;
   private final Covers covers;
   private final FittedWetEnds wetEnds;
+  private final Proofs proofs;
+  private final ShopDiagnosis diagnosis;
+  private final NextLooks nextLooks;
   private final Clock clock;
 
   BenchViewer(
@@ -84,6 +90,9 @@ public class BenchViewer {
       ShelfLives shelf,
       Covers covers,
       FittedWetEnds wetEnds,
+      Proofs proofs,
+      ShopDiagnosis diagnosis,
+      NextLooks nextLooks,
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
@@ -92,6 +101,9 @@ public class BenchViewer {
     this.shelf = shelf;
     this.covers = covers;
     this.wetEnds = wetEnds;
+    this.proofs = proofs;
+    this.diagnosis = diagnosis;
+    this.nextLooks = nextLooks;
     this.clock = clock;
   }
 
@@ -118,7 +130,7 @@ public class BenchViewer {
         exposures.stream().flatMap(e -> fluid(e).stream()).toList(),
         inspect(rebuild),
         decide(pump, rebuild),
-        sheet.proof().stream().map(t -> proof(rebuild, t)).toList(),
+        proofs.of(row.id(), pump, rebuild),
         handBack(row, pump, rebuild),
         plan.map(p -> plan(p, sheet)).orElse(NO_PLAN),
         rebuild.events().stream().map(e -> logLine(sheet, e)).toList(),
@@ -132,7 +144,69 @@ public class BenchViewer {
                         e.who(),
                         RECORD_TIME.format(e.at().atZone(zone())),
                         e.act().subject(),
-                        e.act().text())));
+                        e.act().text())),
+        waits(rebuild),
+        fault(rebuild));
+  }
+
+  private List<WaitView> waits(Rebuild rebuild) {
+    Instant now = clock.instant();
+    return rebuild.waits().stream()
+        .map(
+            w ->
+                new WaitView(
+                    w.kind().code(),
+                    w.subject(),
+                    Records.stepOrTest(rebuild.sheet(), w.subject()),
+                    w.until().toString(),
+                    w.open(now)))
+        .toList();
+  }
+
+  private FaultView fault(Rebuild rebuild) {
+    return new FaultView(
+        rebuild
+            .symptoms()
+            .map(e -> e.act().items().stream().map(i -> told(i)).toList())
+            .orElse(List.of()),
+        rebuild.symptoms().map(e -> faultTitle(e.act().subject())).orElse(""),
+        rebuild
+            .fault()
+            .map(
+                e ->
+                    e.act().subject().equals("other")
+                        ? "Something else"
+                        : faultTitle(e.act().subject()))
+            .orElse(""),
+        diagnosis.library().faults(rebuild.sheet().family()).stream()
+            .map(f -> new FaultChoice(f.id(), f.title()))
+            .toList());
+  }
+
+  private String faultTitle(String id) {
+    return diagnosis.library().fault(id).map(DiagnosisLibrary.Fault::title).orElse("");
+  }
+
+  /** {@code seen:flow-down} or {@code yes:dead-head} in the words of the tables. */
+  private String told(String item) {
+    String id = item.substring(item.indexOf(':') + 1);
+    String how = item.substring(0, item.indexOf(':'));
+    DiagnosisLibrary known = diagnosis.library();
+    return switch (how) {
+      case "seen", "not" ->
+          known.symptoms().stream()
+                  .filter(s -> s.id().equals(id))
+                  .map(DiagnosisLibrary.Symptom::title)
+                  .findFirst()
+                  .orElse(id)
+              + (how.equals("seen") ? "" : ": not seen");
+      default ->
+          known.tests().stream()
+              .filter(t -> t.id().equals(id))
+              .map(t -> t.title() + ": " + (how.equals("yes") ? t.yes() : t.no()))
+              .findFirst()
+              .orElse(id);
+    };
   }
 
   /** What the ways in and the schools of a rebuild cost. */
@@ -288,7 +362,15 @@ public class BenchViewer {
                     f.spilt()));
   }
 
-  private static List<InspectItem> inspect(Rebuild rebuild) {
+  private String causeTitle(BenchEvent e) {
+    return diagnosis
+        .library()
+        .cause(e.act().items().get(0))
+        .map(DiagnosisLibrary.Cause::title)
+        .orElse("Not known");
+  }
+
+  private List<InspectItem> inspect(Rebuild rebuild) {
     Map<String, String> because =
         rebuild.renewals().stream()
             .collect(Collectors.toMap(Plan.Renewal::part, Plan.Renewal::because));
@@ -319,7 +401,12 @@ public class BenchViewer {
                     RailViewer.known(p, rebuild).state(),
                     !toJudge.contains(p.id()),
                     because.getOrDefault(p.id(), ""),
-                    rebuild.judgement(p.id()).map(e -> measured(e)).orElse("")))
+                    rebuild.judgement(p.id()).map(e -> measured(e)).orElse(""),
+                    rebuild
+                        .judgement(p.id())
+                        .map(e -> Findings.signs(e.act().items()))
+                        .orElse(List.of()),
+                    rebuild.cause(p.id()).map(this::causeTitle).orElse("")))
         .toList();
   }
 
@@ -404,27 +491,8 @@ public class BenchViewer {
         wetEnds.ofLot(lot, pump));
   }
 
-  private static ProofView proof(Rebuild rebuild, Sheet.ProofTest t) {
-    Optional<BenchEvent> answer = rebuild.proof(t.id());
-    return new ProofView(
-        t.id(),
-        t.ask(),
-        t.kind().code(),
-        t.unit(),
-        t.min(),
-        t.max(),
-        t.clockSeconds(),
-        answer.isPresent(),
-        rebuild.passed(t),
-        answer.flatMap(e -> e.act().value()),
-        answer.map(BenchEvent::who).orElse(""),
-        t.backTo().isEmpty() ? "" : Records.step(rebuild.sheet(), t.backTo()));
-  }
-
   private HandBackView handBack(RebuildRow row, PumpRow pump, Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
-    long days = Math.round(pump.intervalHours() / pump.hoursPerDay());
-    LocalDate back = row.closedAt() == null ? LocalDate.now(clock) : row.closedAt().toLocalDate();
     return new HandBackView(
         rebuild.renewedInAll().stream().map(p -> Records.part(sheet, p)).toList(),
         sheet.parts().stream()
@@ -440,13 +508,29 @@ public class BenchViewer {
                         + " h, cold and unpressurised")
             .toList(),
         rebuild.everythingBuilt().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
-        rebuild.has(School.Effect.UNTIL_TEAR)
-            ? "when it tears; the kit lies ready"
-            : "at "
-                + Words.plain(row.hoursThen() + pump.intervalHours())
-                + " h, about "
-                + Words.day(back.plusDays(days)),
+        nextDue(row, pump, rebuild),
         retired(rebuild));
+  }
+
+  private String nextDue(RebuildRow row, PumpRow pump, Rebuild rebuild) {
+    FindingView.NextView next = nextLooks.next(new Bench.Job(row, pump, rebuild), Optional.empty());
+    if (rebuild.has(School.Effect.UNTIL_TEAR) && next.because().isEmpty()) {
+      return "when it tears; the kit lies ready";
+    }
+    long days = Math.round(next.hours() / pump.hoursPerDay());
+    LocalDate back = row.closedAt() == null ? LocalDate.now(clock) : row.closedAt().toLocalDate();
+    return "at "
+        + Words.plain(Math.rint(row.hoursThen() + next.hours()))
+        + " h, about "
+        + Words.day(back.plusDays(days))
+        + (next.because().isEmpty()
+            ? ""
+            : ": "
+                + Words.plain(Math.rint(next.hours()))
+                + " h instead of "
+                + Words.plain(next.planned())
+                + ". "
+                + next.because());
   }
 
   /** Parts that came out though nothing was found on them, and what becomes of them. */

@@ -60,6 +60,9 @@ class FittedWetEnds {
       kit(lot).ifPresent(k -> parts.putAll(parts(k.parts(), pump.bodyMaterial())));
       hardware = lot.hardware().isEmpty() ? hardware : lot.hardware();
     }
+    if (store.wetEnd(pump.tag()).isEmpty()) {
+      store.add(WetEndRow.unknown(pump.tag()));
+    }
     store.fitted(
         pump.tag(),
         hardware,

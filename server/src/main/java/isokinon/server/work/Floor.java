@@ -3,6 +3,8 @@ package isokinon.server.work;
 import isokinon.core.rebuild.Stage;
 import isokinon.server.store.BenchMapper;
 import isokinon.server.store.ExposureRow;
+import isokinon.server.store.FindingMapper;
+import isokinon.server.store.NextLookRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
@@ -35,7 +37,12 @@ public class Floor {
 
   /** All areas, the one with the worst pump first, and the worst pump first within each. */
   public record FloorView(
-      String site, String today, int daysBack, int daysAhead, List<Area> areas) {}
+      String site,
+      String today,
+      int daysBack,
+      int daysAhead,
+      List<Area> areas,
+      List<Clocks.ClockView> clocks) {}
 
   /** An area and one sentence on it. */
   public record Area(String name, String say, List<Strip> pumps) {}
@@ -57,6 +64,7 @@ public class Floor {
       List<Stop> stops,
       double fittedDays,
       double dueDays,
+      String dueBecause,
       Optional<Double> planDays,
       double expectedDays,
       List<LensPoint> lens,
@@ -76,12 +84,22 @@ public class Floor {
   private final PumpMapper pumps;
   private final BenchMapper bench;
   private final Bench jobs;
+  private final Clocks clocks;
+  private final FindingMapper findings;
   private final Clock clock;
 
-  Floor(PumpMapper pumps, BenchMapper bench, Bench jobs, Clock clock) {
+  Floor(
+      PumpMapper pumps,
+      BenchMapper bench,
+      Bench jobs,
+      Clocks clocks,
+      FindingMapper findings,
+      Clock clock) {
     this.pumps = pumps;
     this.bench = bench;
     this.jobs = jobs;
+    this.clocks = clocks;
+    this.findings = findings;
     this.clock = clock;
   }
 
@@ -101,6 +119,8 @@ public class Floor {
             .collect(Collectors.toMap(ExposureRow::pump, ExposureRow::fluid));
     Map<String, RebuildRow> open =
         bench.running().stream().collect(Collectors.toMap(RebuildRow::pump, r -> r, (a, b) -> a));
+    Map<String, NextLookRow> looks =
+        findings.nextLooks().stream().collect(Collectors.toMap(NextLookRow::pump, l -> l));
     Map<String, List<Strip>> areas = new LinkedHashMap<>();
     for (PumpRow pump : pumps.all()) {
       String key = group(pump.role(), pump.material(), mainFluid.getOrDefault(pump.tag(), ""));
@@ -112,7 +132,8 @@ public class Floor {
                   runsByPump.getOrDefault(pump.tag(), List.of()),
                   groups.computeIfAbsent(
                       key, k -> RunGroup.of(pump.role(), runsByGroup.getOrDefault(k, List.of()))),
-                  Optional.ofNullable(open.get(pump.tag()))));
+                  Optional.ofNullable(open.get(pump.tag())),
+                  Optional.ofNullable(looks.get(pump.tag()))));
     }
     return new FloorView(
         "Skerrow Mill",
@@ -131,7 +152,8 @@ public class Floor {
                                 Comparator.comparing((Strip s) -> s.rebuild().isEmpty())
                                     .thenComparing(s -> -s.risk30()))
                             .toList()))
-            .toList());
+            .toList(),
+        clocks.all());
   }
 
   private static double worst(List<Strip> pumps) {
@@ -145,11 +167,19 @@ public class Floor {
     String fluid = exposures.isEmpty() ? "" : exposures.get(0).fluid();
     List<RunRow> group = pumps.runsLike(pump.role(), pump.material(), fluid);
     return strip(
-        pump, pumps.runs(pump.tag()), RunGroup.of(pump.role(), group), bench.runningOn(pump.tag()));
+        pump,
+        pumps.runs(pump.tag()),
+        RunGroup.of(pump.role(), group),
+        bench.runningOn(pump.tag()),
+        findings.nextLook(pump.tag()));
   }
 
   private Strip strip(
-      PumpRow pump, List<RunRow> own, RunGroup group, Optional<RebuildRow> rebuild) {
+      PumpRow pump,
+      List<RunRow> own,
+      RunGroup group,
+      Optional<RebuildRow> rebuild,
+      Optional<NextLookRow> look) {
     Forecast forecast = new Forecast(pump, group);
     double risk = forecast.risk(30);
     Optional<Stage> stage = rebuild.map(r -> jobs.job(r.id()).rebuild().stage());
@@ -177,7 +207,10 @@ public class Floor {
                         daysFromToday(r.endedOn()), r.failed(), r.hours(), r.material(), r.cause()))
             .toList(),
         daysFromToday(pump.fittedOn()),
-        forecast.dueDays(),
+        look.map(l -> (l.atHours() - pump.runningHours()) / pump.hoursPerDay())
+            .filter(days -> days < forecast.dueDays())
+            .orElse(forecast.dueDays()),
+        look.map(NextLookRow::because).orElse(""),
         Optional.ofNullable(pump.planOn()).map(this::daysFromToday),
         forecast.expectedDays(),
         forecast.lens(DAYS_AHEAD, LENS_POINTS),

@@ -31,7 +31,13 @@ public class Pumps {
       List<DutyLine> duty,
       Optional<SheetParts> sheet,
       List<BenchView.Rail> rails,
-      List<PastRebuild> rebuilds) {}
+      List<PastRebuild> rebuilds,
+      List<Trends.TrendView> trends,
+      List<FoundCause> causes) {}
+
+  /** Why a part of this pump wore, as it was found. */
+  public record FoundCause(
+      String on, String part, String cause, String counters, double hours, String note) {}
 
   /** A fluid of the duty. */
   public record DutyLine(
@@ -60,13 +66,24 @@ public class Pumps {
   private final Sheets sheets;
   private final Floor floor;
   private final ShopLibrary library;
+  private final Trends trends;
+  private final Causes causes;
 
-  Pumps(PumpMapper store, BenchMapper bench, Sheets sheets, Floor floor, ShopLibrary library) {
+  Pumps(
+      PumpMapper store,
+      BenchMapper bench,
+      Sheets sheets,
+      Floor floor,
+      ShopLibrary library,
+      Trends trends,
+      Causes causes) {
     this.store = store;
     this.bench = bench;
     this.sheets = sheets;
     this.floor = floor;
     this.library = library;
+    this.trends = trends;
+    this.causes = causes;
   }
 
   /**
@@ -89,7 +106,7 @@ public class Pumps {
         pump.runningHours(),
         duty(tag),
         sheet.map(s -> sheetParts(s, pump)),
-        sheet.map(s -> RailViewer.rails(untouched(s, pump))).orElse(List.of()),
+        rails(pump),
         bench.of(tag).stream()
             .map(
                 r ->
@@ -99,7 +116,17 @@ public class Pumps {
                         r.openedBy(),
                         r.reason(),
                         r.closedAt() != null))
-            .toList());
+            .toList(),
+        sheet.map(s -> trends.of(pump, s)).orElse(List.of()),
+        causes.found(tag, sheet));
+  }
+
+  /** The pump drawn whole; empty where it has no sheet. */
+  List<BenchView.Rail> rails(PumpRow pump) {
+    return pump.sheet()
+        .flatMap(sheets::find)
+        .map(s -> RailViewer.rails(untouched(s, pump)))
+        .orElse(List.of());
   }
 
   private static Rebuild untouched(Sheet sheet, PumpRow pump) {

@@ -41,7 +41,12 @@ public final class Records {
       case JUDGED ->
           part(sheet, act.subject())
               + " judged "
-              + String.join(", ", act.items())
+              + String.join(
+                  ", ",
+                  act.items().stream()
+                      .filter(i -> !i.startsWith(Findings.GAUGE) && !i.equals(Findings.OVERDUE))
+                      .map(Records::item)
+                      .toList())
               + after(", ", act.step().isEmpty() ? "" : Words.words(act.step()) + " " + reading)
               + after(": ", act.text());
       case MATERIAL_CHOSEN ->
@@ -52,7 +57,21 @@ public final class Records {
               + " booked for "
               + Words.count(act.items().size(), "part")
               + after(", ", act.text());
-      case PROVED -> proof(sheet, act.subject()) + after(": ", reading);
+      case PROVED ->
+          proof(sheet, act.subject()) + after(": ", reading) + gauge(act) + after(", ", act.text());
+      case MEASURED ->
+          part(sheet, act.subject()) + ": " + Words.words(act.step()) + " " + reading + gauge(act);
+      case CAUSE_FOUND ->
+          part(sheet, act.subject())
+              + " wore because: "
+              + String.join(", ", act.items().stream().map(Records::item).toList())
+              + after(". ", act.text());
+      case SYMPTOMS_TOLD ->
+          "told: " + String.join(", ", act.items().stream().map(Records::item).toList());
+      case FAULT_FOUND -> "it was: " + Words.words(act.subject()) + after(", ", act.text());
+      case CLOCK_STARTED -> "clock started: " + proof(sheet, act.subject());
+      case SENT_BACK -> "sent back, because this failed: " + proof(sheet, act.subject());
+      case SETTLED -> "done again: " + stepOrTest(sheet, act.subject()) + after(", ", act.text());
       case STAGE_DONE ->
           Words.sentence(
                   Words.words(act.subject().toLowerCase(java.util.Locale.ROOT).replace('_', '-')))
@@ -67,6 +86,27 @@ public final class Records {
       case NOTED -> "note: " + act.text();
       case HANDED_BACK -> "handed back" + after(": ", act.text());
     };
+  }
+
+  /** {@code seen:flow-down} as "seen flow down". */
+  private static String item(String item) {
+    return Words.words(item.replace(':', ' '));
+  }
+
+  private static String gauge(Act act) {
+    return act.items().stream()
+            .filter(i -> i.startsWith(Findings.GAUGE))
+            .map(i -> " with " + i.substring(Findings.GAUGE.length()))
+            .findFirst()
+            .orElse("")
+        + (act.items().contains(Findings.OVERDUE) ? ", out of calibration" : "");
+  }
+
+  /** A step or a test in words. */
+  static String stepOrTest(Sheet sheet, String id) {
+    return sheet.proof().stream().anyMatch(t -> t.id().equals(id))
+        ? proof(sheet, id)
+        : step(sheet, id);
   }
 
   private static String way(Sheet sheet, Act act) {

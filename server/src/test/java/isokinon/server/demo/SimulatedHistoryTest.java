@@ -12,8 +12,8 @@ class SimulatedHistoryTest {
   private static final LocalDate TODAY = LocalDate.of(2026, 3, 17);
   private static final List<SimulatedHistory.Era> TRUTH =
       List.of(
-          new SimulatedHistory.Era(1095, "EPDM", 1.5, 900, 2200, "swollen"),
-          new SimulatedHistory.Era(520, "FKM", 2.5, 5200, 2200, "flexed through"));
+          new SimulatedHistory.Era(1095, "EPDM", 1.5, 900, 2200, "swollen", "attack"),
+          new SimulatedHistory.Era(520, "FKM", 2.5, 5200, 2200, "flexed through", "age"));
 
   private static SimulatedHistory history(String tag) {
     return SimulatedHistory.of(tag, "diaphragm", "grease", TRUTH, 11, 1584, TODAY);

@@ -59,6 +59,8 @@ class BenchRecordingTest {
           viewer,
           mock(ShelfLives.class),
           mock(FittedWetEnds.class),
+          mock(FindingLog.class),
+          mock(Findings.class),
           Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC));
 
   @BeforeEach

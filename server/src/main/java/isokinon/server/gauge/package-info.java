@@ -1,0 +1,2 @@
+/** Reading devices: the port they are read through, and simulated stand-ins that ship with it. */
+package isokinon.server.gauge;

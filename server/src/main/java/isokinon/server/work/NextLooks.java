@@ -1,0 +1,98 @@
+package isokinon.server.work;
+
+import isokinon.core.inspect.NextLook;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Part.Verdict;
+import isokinon.core.wear.WearRate;
+import isokinon.server.store.FindingMapper;
+import isokinon.server.store.GaugeRow;
+import isokinon.server.store.ReadingRow;
+import isokinon.server.work.FindingView.NextView;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** When a pump is looked at again, from what its watched parts read now and before. */
+@Component
+public class NextLooks {
+
+  /**
+   * Without a gauge's own figure a reading is taken to be good to this share of the limit's way.
+   */
+  private static final double TYPED_SHARE = 0.02;
+
+  private final FindingMapper store;
+
+  NextLooks(FindingMapper store) {
+    this.store = store;
+  }
+
+  /** The last reading of the same part in the same life, from an earlier rebuild. */
+  Optional<ReadingRow> before(Bench.Job job, Part part, Part.Limit l) {
+    List<ReadingRow> rows =
+        store.readingsOf(job.pump().tag(), part.id()).stream()
+            .filter(r -> r.measure().equals(l.measure()))
+            .filter(r -> r.rebuild() == null || r.rebuild() != job.row().id())
+            .toList();
+    return rows.isEmpty()
+        ? Optional.empty()
+        : Optional.of(rows.get(rows.size() - 1)).filter(r -> !r.lastOfPart());
+  }
+
+  /** The next look with what is judged so far, and one part more that is in hand. */
+  NextView next(Bench.Job job, Optional<Part> inHand) {
+    Rebuild rebuild = job.rebuild();
+    List<NextLook.Watched> watched = new ArrayList<>();
+    for (Part part : rebuild.sheet().parts()) {
+      boolean judgedSo = rebuild.verdict(part.id()).equals(Optional.of(Verdict.WATCH));
+      if (judgedSo || inHand.filter(p -> p.id().equals(part.id())).isPresent()) {
+        watched.add(new NextLook.Watched(part.name(), rate(job, part)));
+      }
+    }
+    double planned = job.pump().intervalHours();
+    NextLook next = NextLook.of(planned, watched);
+    return new NextView(planned, next.hours(), next.because());
+  }
+
+  /** How fast a part wears, by the limit that it reaches first. */
+  private Optional<WearRate> rate(Bench.Job job, Part part) {
+    return part.limits().stream()
+        .flatMap(l -> rate(job, part, l).stream())
+        .filter(r -> r.hoursLeft().isPresent())
+        .min(Comparator.comparingDouble(r -> r.hoursLeft().orElseThrow()));
+  }
+
+  private Optional<WearRate> rate(Bench.Job job, Part part, Part.Limit l) {
+    Optional<BenchEvent> now =
+        Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()));
+    Optional<ReadingRow> before = before(job, part, l);
+    double fitted = job.pump().fittedAtHours();
+    double since = job.row().hoursThen() - before.map(ReadingRow::hours).orElse(fitted);
+    Optional<Double> from = before.map(ReadingRow::reading).or(l::asNew);
+    if (now.isEmpty() || from.isEmpty() || since <= 0) {
+      return Optional.empty();
+    }
+    double value = now.get().act().value().orElseThrow();
+    double size = l.eitherWay() ? Math.abs(value) : value;
+    return Optional.of(
+        WearRate.between(
+            new WearRate.Reading(
+                l.eitherWay() ? Math.abs(from.get()) : from.get(),
+                before.map(r -> uncertainty(r.gauge(), l)).orElse(0.0)),
+            new WearRate.Reading(size, uncertainty(Findings.gauge(now.get()), l)),
+            since,
+            l.renew()));
+  }
+
+  private double uncertainty(String gauge, Part.Limit l) {
+    return store
+        .gauge(gauge)
+        .filter(g -> g.unit().equals(l.unit()))
+        .map(GaugeRow::uncertainty)
+        .orElse(TYPED_SHARE * Math.abs(l.renew() - l.watch()));
+  }
+}

@@ -1,0 +1,196 @@
+package isokinon.server.work;
+
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.wear.Trend;
+import isokinon.server.store.FindingMapper;
+import isokinon.server.store.GaugeRow;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.ReadingRow;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Every quantity that was measured on a pump over its running hours, and where it is heading. */
+@Component
+public class Trends {
+
+  /**
+   * One measured quantity.
+   *
+   * @param title part and measure, or the test
+   * @param watch value to watch at; empty for tests
+   * @param limit value that is not to be crossed; empty where there is none
+   * @param line where it is heading; empty under two readings of one life
+   */
+  public record TrendView(
+      String title,
+      String unit,
+      Optional<Double> watch,
+      Optional<Double> limit,
+      List<TrendPoint> points,
+      Optional<TrendLine> line) {}
+
+  /** A reading. */
+  public record TrendPoint(
+      double hours, double value, String on, String by, boolean overdue, boolean lastOfPart) {}
+
+  /**
+   * The straight line through the readings of the life that runs now.
+   *
+   * @param fromHours where it begins
+   * @param fromValue its value there
+   * @param perThousand change in a thousand hours
+   * @param crossing hours at which it crosses the limit; empty where it does not
+   * @param say one sentence
+   */
+  public record TrendLine(
+      double fromHours,
+      double fromValue,
+      double perThousand,
+      Optional<Double> crossing,
+      Optional<Double> earliest,
+      Optional<Double> latest,
+      String say) {}
+
+  /** Without a gauge's own figure a reading is good to this share of its own size (shop rule). */
+  private static final double TYPED_SHARE = 0.005;
+
+  private record Key(String subject, String measure, String unit) {}
+
+  private final FindingMapper store;
+
+  Trends(FindingMapper store) {
+    this.store = store;
+  }
+
+  /** The trends of a pump, in the order of its sheet. */
+  List<TrendView> of(PumpRow pump, Sheet sheet) {
+    Map<Key, List<ReadingRow>> all = new LinkedHashMap<>();
+    store
+        .readings(pump.tag())
+        .forEach(
+            r ->
+                all.computeIfAbsent(
+                        new Key(r.subject(), r.measure(), r.unit()), k -> new ArrayList<>())
+                    .add(r));
+    List<TrendView> trends = new ArrayList<>();
+    for (Part part : sheet.parts()) {
+      for (Part.Limit l : part.limits()) {
+        List<ReadingRow> rows = all.get(new Key(part.id(), l.measure(), l.unit()));
+        if (rows != null) {
+          trends.add(
+              trend(
+                  part.name() + ", " + Words.words(l.measure()),
+                  rows,
+                  Optional.of(l.watch()),
+                  Optional.of(l.renew()),
+                  pump));
+        }
+      }
+    }
+    for (Sheet.ProofTest t : sheet.proof()) {
+      List<ReadingRow> rows = all.get(new Key(ReadingRow.PROOF, t.id(), t.unit()));
+      if (rows != null) {
+        trends.add(trend(t.ask(), rows, Optional.empty(), nearest(t, rows), pump));
+      }
+    }
+    return trends;
+  }
+
+  /** The limit of a test that its readings go toward. */
+  private static Optional<Double> nearest(Sheet.ProofTest t, List<ReadingRow> rows) {
+    double first = rows.get(0).reading();
+    double last = rows.get(rows.size() - 1).reading();
+    if (t.min().isPresent() && t.max().isPresent()) {
+      return last <= first ? t.min() : t.max();
+    }
+    return t.min().or(t::max);
+  }
+
+  private TrendView trend(
+      String title,
+      List<ReadingRow> rows,
+      Optional<Double> watch,
+      Optional<Double> limit,
+      PumpRow pump) {
+    return new TrendView(
+        title,
+        rows.get(0).unit(),
+        watch,
+        limit,
+        rows.stream()
+            .map(
+                r ->
+                    new TrendPoint(
+                        r.hours(),
+                        r.reading(),
+                        Words.day(r.takenAt().toLocalDate()),
+                        r.gauge().isEmpty() ? r.who() : r.gauge() + ", " + r.who(),
+                        r.overdue(),
+                        r.lastOfPart()))
+            .toList(),
+        limit.flatMap(l -> line(thisLife(rows), l, pump)));
+  }
+
+  /** Readings since the part was last renewed. */
+  private static List<ReadingRow> thisLife(List<ReadingRow> rows) {
+    int from = 0;
+    for (int i = 0; i < rows.size(); i++) {
+      from = rows.get(i).lastOfPart() ? i + 1 : from;
+    }
+    return rows.subList(from, rows.size());
+  }
+
+  private Optional<TrendLine> line(List<ReadingRow> rows, double limit, PumpRow pump) {
+    List<Trend.Point> points =
+        rows.stream().map(r -> new Trend.Point(r.hours(), r.reading(), uncertainty(r))).toList();
+    if (points.stream().map(Trend.Point::hours).distinct().count() < 2) {
+      return Optional.empty();
+    }
+    Trend trend = Trend.of(points, limit);
+    double from = rows.get(0).hours();
+    return Optional.of(
+        new TrendLine(
+            from,
+            trend.atZero() + trend.perHour() * from,
+            trend.perHour() * 1000,
+            trend.crossing(),
+            trend.earliest(),
+            trend.latest(),
+            say(trend, limit, rows.get(0).unit(), pump)));
+  }
+
+  private double uncertainty(ReadingRow r) {
+    return store
+        .gauge(r.gauge())
+        .filter(g -> g.unit().equals(r.unit()))
+        .map(GaugeRow::uncertainty)
+        .orElse(TYPED_SHARE * Math.abs(r.reading()));
+  }
+
+  private static String say(Trend t, double limit, String unit, PumpRow pump) {
+    if (t.crossing().isEmpty()) {
+      return "It does not move toward its limit.";
+    }
+    String reaches =
+        String.format(
+            Locale.ROOT,
+            "Reaches %s %s in about %.0f h",
+            Words.plain(limit),
+            unit,
+            Math.max(0, t.crossing().get() - pump.runningHours()));
+    return t.earliest().isPresent()
+        ? String.format(
+            Locale.ROOT,
+            "%s, nine times in ten between %.0f and %.0f h from now.",
+            reaches,
+            Math.max(0, t.earliest().get() - pump.runningHours()),
+            Math.max(0, t.latest().orElseThrow() - pump.runningHours()))
+        : reaches + "; the readings scatter too much to say how surely.";
+  }
+}
