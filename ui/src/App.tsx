@@ -17,6 +17,9 @@ import { WetEndsList } from "./places/wetends/WetEndsList";
 // Chosen and looked up now and then, so fetched when they are first opened.
 const WetEnds = lazy(() => import("./places/wetends/WetEnds"));
 const TypedDuty = lazy(() => import("./places/wetends/TypedDuty"));
+const Symptoms = lazy(() => import("./places/symptoms/Symptoms"));
+const SymptomsList = lazy(() => import("./places/symptoms/SymptomsList"));
+const Gauges = lazy(() => import("./places/library/Gauges"));
 const Materials = lazy(() => import("./places/materials/Materials"));
 const Fluid = lazy(() => import("./places/materials/Fluid"));
 const Pair = lazy(() => import("./places/materials/Pair"));
@@ -41,6 +44,9 @@ export function App() {
               <Route path="/wet-ends" element={<WetEndsList />} />
               <Route path="/wet-ends/typed" element={<TypedDuty />} />
               <Route path="/wet-ends/:tag" element={<WetEnds />} />
+              <Route path="/symptoms" element={<SymptomsList />} />
+              <Route path="/symptoms/:tag" element={<Symptoms />} />
+              <Route path="/library/gauges" element={<Gauges />} />
               <Route path="/library" element={<Library />} />
               <Route path="/library/materials" element={<Materials />} />
               <Route path="/library/materials/:fluid" element={<Fluid />} />

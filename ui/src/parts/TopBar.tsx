@@ -8,6 +8,7 @@ import { useSettings } from "./settings";
 const PLACES = [
   ["Floor", "/"],
   ["Bench", "/bench"],
+  ["Symptoms", "/symptoms"],
   ["Wet ends", "/wet-ends"],
   ["Library", "/library"],
 ] as const;

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from "react";
 import { useParams } from "react-router";
 import type { BenchView } from "../../api/types";
 import { useBench, type BenchLink } from "../../api/useBench";
@@ -6,14 +7,16 @@ import { Failed, Loading } from "../../parts/States";
 import { Banners } from "./Banners";
 import { Closed, HandBack } from "./HandBack";
 import { Decide } from "./Decide";
-import { Inspect } from "./Inspect";
 import { JobHead } from "./JobHead";
 import { MakeSafe } from "./MakeSafe";
 import { Rails } from "../../drawing/Rails";
-import { Prove } from "./Prove";
 import { Resting } from "./Rest";
 import { StepInHand } from "./StepInHand";
 import { TakeIn } from "./TakeIn";
+
+// Drawn signatures and gauges are fetched when the pump is off, not on the floor.
+const Inspect = lazy(() => import("./Inspect"));
+const Prove = lazy(() => import("./Prove"));
 
 /** The rebuild in hand. */
 export function Bench() {
@@ -54,19 +57,17 @@ function StageInHand({ view, link }: StageProps) {
       );
     case "INSPECT":
       return (
-        <>
-          <Rails rails={view.rails.filter((r) => r.inPlan)} />
+        <Suspense fallback={<Loading what="the tray" />}>
           <Inspect {...props} />
-        </>
+        </Suspense>
       );
     case "DECIDE":
       return <Decide {...props} />;
     case "PROVE":
       return (
-        <>
-          <Rails rails={view.rails.filter((r) => r.inPlan)} />
+        <Suspense fallback={<Loading what="the tests" />}>
           <Prove {...props} />
-        </>
+        </Suspense>
       );
     case "HAND_BACK":
       return <HandBack {...props} />;

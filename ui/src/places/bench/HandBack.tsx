@@ -1,8 +1,12 @@
+import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
-import type { BenchView } from "../../api/types";
+import type { BenchView, WaitView } from "../../api/types";
 import type { StageProps } from "./Bench";
-import { Foot } from "./Foot";
+import { Choice } from "../../parts/Choice";
+import { countdown, useLeft } from "../../parts/Clock";
+import { faultAt, Foot } from "./Foot";
+import { Sandglass, Waits } from "./Waits";
 
 /** What goes back with the pump. */
 export function HandBack({ view, link }: StageProps) {
@@ -10,6 +14,8 @@ export function HandBack({ view, link }: StageProps) {
     <div className="flex flex-1 flex-col">
       <section className="flex-1 px-5 pt-2.5" aria-label="Hand back">
         <h2 className="text-[31px] leading-9 font-[680]">Proved. Hand it back with its record</h2>
+        <WhatItWas view={view} link={link} />
+        <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
         <Summary view={view} />
       </section>
       <Foot
@@ -25,12 +31,81 @@ export function HandBack({ view, link }: StageProps) {
   );
 }
 
+/** Joints to tighten again and glands to follow up, pressed when done. */
+function Again({ view, link }: StageProps) {
+  const open = view.waits.filter((w) => w.open && (w.kind === "retorque" || w.kind === "follow-up"));
+  if (open.length === 0) return null;
+  return (
+    <ul className="pt-2" aria-label="To do again">
+      {open.map((w) => (
+        <One key={w.kind + w.subject} wait={w} link={link} />
+      ))}
+    </ul>
+  );
+}
+
+function One({ wait: w, link }: { wait: WaitView; link: StageProps["link"] }) {
+  const [why, setWhy] = useState("");
+  const left = useLeft(w.until);
+  const fault = faultAt(link.faults, "wait", "subject");
+  return (
+    <li className="flex flex-wrap items-center gap-3 border-b border-line2 py-1 text-[15px]">
+      <Sandglass />
+      <b className="m w-24 text-[15px]">{left > 0 ? countdown(left) : "due now"}</b>
+      <span className="min-w-0 flex-1">
+        {w.kind === "retorque" ? "Tighten again, cold and unpressurised: " : "Look at it again: "}
+        {w.title}
+      </span>
+      {left > 0 && (
+        <input
+          className="field w-64 text-[14px]"
+          aria-label="Why it is done before its time"
+          placeholder="Why before its time"
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+        />
+      )}
+      <button
+        type="button"
+        className="press call"
+        disabled={link.busy || (left > 0 && !why.trim())}
+        onClick={() => void link.act({ kind: "SETTLED", subject: w.subject, text: why })}
+      >
+        Done
+      </button>
+      {fault && <span className="basis-full text-[14px] text-renew">{fault}</span>}
+    </li>
+  );
+}
+
+/** What was wrong with it after all: it teaches the next diagnosis. */
+function WhatItWas({ view, link }: StageProps) {
+  const f = view.fault;
+  if (f.told.length === 0 && !f.said) return null;
+  const names = new Map(f.choices.map((c) => [c.title, c.id]));
+  return (
+    <p className="flex flex-wrap items-center gap-x-2 py-1 text-[15.5px]">
+      <span className="text-soft">
+        It came with: {f.told.join(", ").toLowerCase()}. Likeliest then: {f.likeliest.toLowerCase()}. It was
+      </span>
+      <Choice
+        label="What it was"
+        value={f.said}
+        all="not said yet"
+        of={[...names.keys(), "Something else"]}
+        onChange={(title) => title && void link.act({ kind: "FAULT_FOUND", subject: names.get(title) ?? "other" })}
+      />
+    </p>
+  );
+}
+
 /** A rebuild that is over. */
 export function Closed({ view, link }: StageProps) {
   return (
     <div className="flex flex-1 flex-col">
       <section className="flex-1 px-5 pt-2.5" aria-label="Handed back">
         <h2 className="text-[31px] leading-9 font-[680]">Handed back</h2>
+        <Again view={view} link={link} />
         <Summary view={view} />
         <h3 className="head border-b-[1.5px] border-ink pt-5 pb-1">What was done, {view.log.length} entries</h3>
         <ol className="columns-2 gap-8 pt-1 max-[900px]:columns-1">

@@ -1,50 +1,59 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { InspectItem } from "../../api/types";
-import { LimitScale } from "../../drawing/LimitScale";
+import { api } from "../../api/client";
+import type { FindingView, InspectItem } from "../../api/types";
+import { Signature } from "../../drawing/Signature";
 import { Choice } from "../../parts/Choice";
 import { asState, Mark } from "../../parts/Mark";
-import { rounded, unitWord } from "../../parts/numbers";
+import { clock, rounded } from "../../parts/numbers";
 import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
 import { faultAt, Foot, useKey } from "./Foot";
+import { Measures } from "./Measures";
 import { SmallPart } from "./NextAndTray";
+import { WhyItWore } from "./WhyItWore";
 
 const VERDICTS = ["sound", "watch", "renew"] as const;
 type Verdict = (typeof VERDICTS)[number];
 
-/** Part by part off the tray: look, measure, judge. */
-export function Inspect({ view, link }: StageProps) {
+/** Part by part off the tray: look, measure, say why, judge. */
+export default function Inspect({ view, link }: StageProps) {
   const [chosen, setChosen] = useState("");
   const open = view.inspect.filter((i) => !i.renewedAnyway && i.state === "unknown");
   const part = view.inspect.find((i) => i.part === chosen) ?? open[0] ?? view.inspect[0];
   return (
-    <div className="grid flex-1 grid-cols-[300px_minmax(0,1fr)_300px] max-[1180px]:grid-cols-[260px_minmax(0,1fr)] max-[760px]:grid-cols-1">
-      <Parts view={view} current={part?.part ?? ""} choose={setChosen} />
-      <section className="flex flex-col" aria-label="The part looked at">
-        {part && (
-          <Judge key={part.part} part={part} open={open.length} view={view} link={link} judged={() => setChosen("")} />
-        )}
-      </section>
-      <Consequence view={view} link={link} />
+    <div className="grid flex-1 grid-cols-[264px_minmax(0,1fr)] max-[760px]:grid-cols-1">
+      <Tray view={view} current={part?.part ?? ""} open={open.length} choose={setChosen} />
+      {part && (
+        <Judge key={part.part} part={part} open={open.length} view={view} link={link} judged={() => setChosen("")} />
+      )}
     </div>
   );
 }
 
-function Parts({
+function Tray({
   view,
   current,
+  open,
   choose,
 }: {
   view: StageProps["view"];
   current: string;
+  open: number;
   choose: (part: string) => void;
 }) {
   return (
     <nav
-      className="overflow-y-auto border-r border-line py-1 min-[761px]:max-h-[calc(100vh-370px)]"
+      className="overflow-y-auto border-r border-ink bg-tray min-[761px]:max-h-[calc(100vh-115px)]"
       aria-label="Parts on the tray"
     >
+      <div className="flex items-baseline justify-between px-4 pt-2 pb-1">
+        <h2 className="head">Tray</h2>
+        <span className="text-[13px] text-muted">
+          {view.inspect.length} places, {open} to look at
+        </span>
+      </div>
       <ul>
         {view.inspect.map((i) => (
           <li key={i.part}>
@@ -52,13 +61,19 @@ function Parts({
               type="button"
               onClick={() => choose(i.part)}
               aria-pressed={i.part === current}
-              className={`flex min-h-[50px] w-full items-center gap-2.5 border-b border-line2 pr-3 pl-5 text-left ${i.part === current ? "bg-wash" : "hover:bg-card"}`}
+              className={`flex min-h-[52px] w-full items-center gap-2 border-t border-line pr-3 pl-3 text-left ${i.part === current ? "bg-wash outline-2 -outline-offset-2 outline-accent" : "hover:bg-card"} ${i.reached ? "" : "opacity-60"}`}
             >
               <SmallPart glyphName={i.glyph} size={40} />
-              <span
-                className={`min-w-0 flex-1 truncate text-[15px] font-[600] ${i.part === current ? "text-accent" : ""}`}
-              >
-                {i.name}
+              <span className="min-w-0 flex-1 leading-4">
+                <span
+                  className={`block truncate text-[14.5px] font-[620] ${i.part === current ? "text-accent" : ""}`}
+                  title={i.name}
+                >
+                  {i.name}
+                </span>
+                <span className="block truncate text-[12.5px] text-muted" title={i.measured}>
+                  {i.cause || i.measured || i.because}
+                </span>
               </span>
               <Mark state={asState(i.renewedAnyway && i.state === "unknown" ? "renew" : i.state)} size={16} />
             </button>
@@ -77,23 +92,24 @@ interface JudgeProps extends StageProps {
 }
 
 function Judge({ part, open, view, link, judged }: JudgeProps) {
-  const [measure, setMeasure] = useState("");
-  const limit = part.limits.find((l) => l.measure === measure) ?? part.limits[0];
-  const [typed, setTyped, clearTyped] = useDraft(`${view.id}.inspect.${part.part}`);
+  const [pressed, setPressed, clearPressed] = useDraft(`${view.id}.signs.${part.part}`);
   const [text, setText, clearText] = useDraft(`${view.id}.inspect.${part.part}.seen`);
-  const fault = faultAt(link.faults, "value", "typed", "unit");
+  const signs = pressed ? pressed.split(" ") : part.signs;
+  const finding = useQuery({
+    queryKey: ["finding", view.id, part.part, signs.join(" "), view.seq],
+    queryFn: () => api.finding(view.id, part.part, signs),
+    placeholderData: keepPreviousData,
+  });
   const textFault = faultAt(link.faults, "text", "items", "subject");
   const judge = async (verdict: Verdict) => {
     const done = await link.act({
       kind: "JUDGED",
       subject: part.part,
-      measure: typed ? (limit?.measure ?? "") : "",
-      typed,
       text,
-      items: [verdict],
+      items: [verdict, ...signs.map((s) => `sign:${s}`)],
     });
     if (done) {
-      clearTyped();
+      clearPressed();
       clearText();
       judged();
     }
@@ -101,97 +117,53 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
   useKey("1", "altKey", () => void judge("sound"));
   useKey("2", "altKey", () => void judge("watch"));
   useKey("3", "altKey", () => void judge("renew"));
+  const found = finding.data?.part === part.part ? finding.data : undefined;
+  const press = (id: string) =>
+    setPressed((signs.includes(id) ? signs.filter((s) => s !== id) : [...signs, id]).join(" ") || " ");
   return (
-    <>
-      <div className="flex-1 px-5 pt-3">
-        <div className="flex items-center gap-5">
-          <SmallPart glyphName={part.glyph} size={76} />
-          <div className="min-w-0">
-            <h2 className="text-[31px] leading-9 font-[680]">{part.name}</h2>
-            <p className="text-[15px] text-soft">
-              {part.count > 1 && `${part.count} of them. `}
-              {part.measured ||
-                (part.renewedAnyway ? `Renewed: ${part.because}.` : "Clean first, nothing abrasive on a sealing face.")}
-            </p>
-          </div>
-        </div>
-        {part.look.length > 0 && (
-          <div className="mt-3 border-t border-line pt-2">
-            <p className="pb-1 text-[13.5px] text-muted">Look for, press what you see</p>
-            <div className="flex flex-wrap gap-2">
-              {part.look.map((l) => {
-                const seen = text.includes(l);
-                return (
-                  <button
-                    key={l}
-                    type="button"
-                    aria-pressed={seen}
-                    className={`press text-[15.5px] ${seen ? "call" : ""}`}
-                    onClick={() =>
-                      setText(
-                        seen
-                          ? text.replace(l, "").replace(/^[,\s]+|[,\s]+$/g, "")
-                          : [text, l].filter(Boolean).join(", "),
-                      )
-                    }
-                  >
-                    {l}
-                  </button>
-                );
-              })}
-            </div>
+    <section className="flex min-w-0 flex-col" aria-label="The part looked at">
+      <div className="flex-1 px-5 pt-2">
+        <PartHead part={part} open={open} total={view.inspect.length} />
+        {found && (
+          <div className="flex flex-wrap gap-x-6 gap-y-2">
+            <Signatures finding={found} press={press} />
+            <WhatItMakes finding={found} />
           </div>
         )}
-        <div className="mt-3 flex flex-wrap items-start gap-5">
-          {limit && (
-            <div>
-              {part.limits.length > 1 && (
-                <span className="flex items-center text-[15px]">
-                  <Choice
-                    label="What is measured"
-                    value={limit.measure}
-                    all={limit.name}
-                    of={part.limits.map((l) => l.measure)}
-                    say={(m) => part.limits.find((l) => l.measure === m)?.name ?? m}
-                    onChange={setMeasure}
-                  />
-                </span>
-              )}
-              <label className="block text-[13.5px] text-muted" htmlFor="measured">
-                {limit.name}, {unitWord(limit.unit)}
+        <div className="grid grid-cols-[minmax(0,1.18fr)_minmax(0,1fr)] gap-x-6 max-[1020px]:grid-cols-1">
+          <div>
+            {found && found.measures.length > 0 && (
+              <>
+                <h3 className="head border-b-[1.5px] border-ink pt-2 pb-1">Measure it</h3>
+                <Measures part={part.part} measures={found.measures} view={view} link={link} />
+              </>
+            )}
+            <div className="py-2">
+              <label className="block text-[13.5px] text-muted" htmlFor="seen">
+                What was seen, or the reason
               </label>
               <input
-                id="measured"
-                className="m field mt-1 w-[150px] text-right text-[24px] font-semibold"
-                inputMode="decimal"
-                autoComplete="off"
-                value={typed}
-                aria-invalid={fault !== undefined}
+                id="seen"
+                className="field mt-1 w-full"
+                value={text}
+                maxLength={2000}
+                aria-invalid={textFault !== undefined}
                 onChange={(e) => {
-                  setTyped(e.target.value);
+                  setText(e.target.value);
                   link.clear();
                 }}
               />
-              <div className="max-w-[230px]">{fault && <Sentence>{fault}</Sentence>}</div>
+              {textFault && <Sentence>{textFault}</Sentence>}
             </div>
-          )}
-          {limit && <LimitScale limit={limit} typed={typed} />}
-          <div className="min-w-[220px] flex-1">
-            <label className="block text-[13.5px] text-muted" htmlFor="seen">
-              What was seen, or the reason
-            </label>
-            <input
-              id="seen"
-              className="field mt-1 w-full"
-              value={text}
-              maxLength={2000}
-              aria-invalid={textFault !== undefined}
-              onChange={(e) => {
-                setText(e.target.value);
-                link.clear();
-              }}
-            />
-            {textFault && <Sentence>{textFault}</Sentence>}
+          </div>
+          <div>
+            <h3 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pt-2 pb-1">
+              Why it wore
+              <span className="text-[12.5px] font-[500] text-muted">dashed: before looking</span>
+            </h3>
+            {found && <WhyItWore finding={found} view={view} link={link} />}
+            {finding.error && <Sentence>{finding.error.message}</Sentence>}
+            <Consequence view={view} link={link} next={found?.next} />
           </div>
         </div>
       </div>
@@ -210,7 +182,7 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
             <button
               key={v}
               type="button"
-              className="press flex h-[60px] flex-1 items-center justify-center gap-2.5 px-2 text-[20px]"
+              className={`press flex h-[60px] flex-1 items-center justify-center gap-2.5 px-2 text-[20px] ${found?.verdict === v && open > 0 && v !== "sound" ? "call" : ""}`}
               disabled={link.busy}
               title={`Alt ${i + 1}`}
               onClick={() => void judge(v)}
@@ -221,34 +193,108 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
           ))}
         </div>
       </Foot>
-    </>
+    </section>
   );
 }
 
-/** What the findings do to the plan, and the way to widen the job. */
-function Consequence({ view, link }: StageProps) {
+function PartHead({ part, open, total }: { part: InspectItem; open: number; total: number }) {
+  return (
+    <div className="flex items-center gap-4">
+      <SmallPart glyphName={part.glyph} size={72} />
+      <div className="min-w-0">
+        <h2 className="text-[31px] leading-9 font-[680]">
+          <span className="m pr-3 text-[17px] text-accent">
+            {total - open}/{total}
+          </span>
+          {part.name}
+        </h2>
+        <p className="text-[14.5px] text-soft">
+          {part.count > 1 && `${part.count} of them. `}
+          {part.measured ||
+            (part.renewedAnyway ? `Renewed: ${part.because}.` : "Clean first, nothing abrasive on a sealing face.")}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+/** Which wear does it show: little cuts of the damage, pressed when seen. */
+function Signatures({ finding, press }: { finding: FindingView; press: (id: string) => void }) {
+  if (finding.signatures.length === 0) return null;
+  return (
+    <div className="mt-1.5 flex max-w-[680px] flex-wrap gap-2" role="group" aria-label="Which wear does it show">
+      {finding.signatures.map((s) => (
+        <button
+          key={s.id}
+          type="button"
+          aria-pressed={s.seen}
+          title={`${s.look}. ${s.say}.`}
+          onClick={() => press(s.id)}
+          className={`relative flex w-[124px] flex-col items-center border px-1.5 pt-1.5 pb-1 ${s.seen ? "border-2 border-accent bg-card text-accent" : "border-line bg-card/60 hover:bg-wash"}`}
+        >
+          {s.seen && (
+            <svg width="18" height="18" className="absolute top-0 right-0" aria-hidden>
+              <path d="M0,0H18V18Z" fill="var(--accent)" />
+            </svg>
+          )}
+          <Signature id={s.id} width={104} />
+          <span className="text-[13.5px] leading-4 font-[640]">{s.title}</span>
+          <span className="text-center text-[11.5px] leading-[13px] text-muted">{s.say}</span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** What readings and signatures make of it, in one word with its reasons. */
+function WhatItMakes({ finding }: { finding: FindingView }) {
+  const because = [...finding.because, ...finding.facts.map((f) => f.say)];
+  if (because.length === 0) return null;
+  return (
+    <div className="flex min-w-[300px] flex-1 gap-3 pt-1.5" role="status">
+      <Mark state={asState(finding.verdict)} size={30} />
+      <div>
+        <p className="text-[21px] leading-6 font-[680]">
+          {finding.verdict === "renew"
+            ? "Renew it"
+            : finding.verdict === "watch"
+              ? "Watch: it goes back with a reason"
+              : "Sound"}
+        </p>
+        {because.map((b) => (
+          <p key={b} className="text-[14px] leading-[18px] text-soft">
+            {b}
+          </p>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** What the findings do to the plan and the next interval, and the way to widen the job. */
+function Consequence({ view, link, next }: StageProps & { next: FindingView["next"] | undefined }) {
   const shut = view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => p.word === "left shut");
   const names = new Map(shut.map((p) => [p.name, p.id]));
+  const found = view.decide.parts.filter((p) =>
+    view.inspect.some((i) => i.part === p.part && i.state === "renew" && !i.renewedAnyway),
+  );
   return (
-    <aside className="border-l border-ink px-5 pt-3 max-[1180px]:col-span-full max-[1180px]:border-t max-[1180px]:border-l-0">
-      <h2 className="head border-b-[1.5px] border-ink pb-1">What goes new</h2>
-      <ul>
-        {view.decide.parts.map((p) => (
-          <li key={p.part} className="border-b border-line2 py-1.5 text-[14.5px] leading-[17px]">
-            <b className="font-[640]">
-              {p.count} × {p.name}
-            </b>
-            <span className="block text-[13px] text-muted">{p.because}</span>
-          </li>
-        ))}
-      </ul>
-      <p className="pt-2 text-[14px] text-soft">
-        {rounded(view.plan.minutes + view.plan.buildOnlyMinutes)} min in all,{" "}
-        {view.stages.find((s) => s.id === "STRIP")?.title.toLowerCase()} and build.
+    <div className="mt-3 border-t-[1.5px] border-ink pt-2 text-[14px] leading-[18px]">
+      <p className="flex items-baseline justify-between">
+        <b className="font-[660]">Plan</b>
+        <span className="m text-[15px] font-semibold">
+          {clock(view.plan.minutes + view.plan.buildOnlyMinutes)}, {view.decide.parts.length}{" "}
+          {view.decide.parts.length === 1 ? "kind" : "kinds"} of part new
+        </span>
       </p>
+      {found.length > 0 && (
+        <p className="text-soft">
+          Found bad: {found.map((p) => p.name.toLowerCase()).join(", ")}. Steps done stay done.
+        </p>
+      )}
       {shut.length > 0 && (
-        <div className="pt-3 text-[14.5px]">
-          A part still in the pump is bad too:
+        <span className="flex items-center gap-1.5">
+          Still in the pump and bad too:
           <Choice
             label="Part to reach as well"
             value=""
@@ -263,9 +309,32 @@ function Consequence({ view, link }: StageProps) {
               })
             }
           />
-          <span className="text-[13px] text-muted">The strip opens again for it; steps done stay done.</span>
-        </div>
+        </span>
       )}
-    </aside>
+      {next && <NextInterval next={next} />}
+    </div>
+  );
+}
+
+/** The next interval as a wedge: what was planned, and what the watched parts leave of it. */
+function NextInterval({ next }: { next: FindingView["next"] }) {
+  const share = Math.min(1, next.hours / next.planned);
+  return (
+    <div className="pt-1">
+      <p className="flex items-baseline justify-between">
+        <b className="font-[660]">Next look</b>
+        <span className="m text-[15px] font-semibold">
+          {rounded(next.hours)} h{share < 1 && <span className="text-muted"> of {rounded(next.planned)}</span>}
+        </span>
+      </p>
+      <svg width="100%" height="18" viewBox="0 0 300 18" preserveAspectRatio="none" aria-hidden>
+        <path d="M0,2L300,9L0,16Z" fill="none" stroke="var(--muted)" strokeDasharray="3 2" />
+        <path
+          d={`M0,2L${300 * share},${2 + 7 * share}V${16 - 7 * share}L0,16Z`}
+          fill={share < 1 ? "var(--watch)" : "var(--soft)"}
+        />
+      </svg>
+      {next.because && <p className="text-[13px] text-soft">{next.because}</p>}
+    </div>
   );
 }

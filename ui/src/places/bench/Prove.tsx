@@ -1,28 +1,39 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import type { ProofView } from "../../api/types";
+import { TestPlot } from "../../drawing/TestPlot";
+import { countdown, Dial, useLeft } from "../../parts/Clock";
+import { GaugeReader } from "../../parts/GaugeField";
 import { Mark } from "../../parts/Mark";
 import { rounded, unitWord } from "../../parts/numbers";
 import { Sentence } from "../../parts/States";
+import { typedNumber } from "../../parts/typedNumber";
 import { useFocus } from "../../parts/useFocus";
 import { useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
 import { faultAt, Foot } from "./Foot";
+import { Waits } from "./Waits";
 
-/** The sheet's tests in order, each against its limit; a miss points back at the step behind it. */
-export function Prove({ view, link }: StageProps) {
+/** The sheet's tests one after the other, each against its limit, its clock and the test before. */
+export default function Prove({ view, link }: StageProps) {
+  const [chosen, setChosen] = useState("");
   const open = view.proof.filter((t) => !t.passed);
-  const current = open[0]?.id;
+  const current = view.proof.find((t) => t.id === chosen && !t.passed) ?? open[0];
   return (
     <div className="flex flex-1 flex-col">
-      <section className="flex-1 px-5 pt-2.5" aria-label="Proof">
+      <section className="flex-1 px-5 pt-2" aria-label="Proof">
         <div className="flex items-baseline justify-between">
           <h2 className="text-[31px] leading-9 font-[680]">Prove it</h2>
           <p className="text-[14px] text-muted">Stand clear while it runs. Isolate again before hands go back in.</p>
         </div>
-        <ol className="mt-2 border-t-[1.5px] border-ink">
-          {view.proof.map((t, i) => (
-            <Test key={t.id} test={t} number={i + 1} current={t.id === current} view={view} link={link} />
-          ))}
+        <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
+        <ol className="mt-1.5 border-t-[1.5px] border-ink">
+          {view.proof.map((t, i) =>
+            t.id === current?.id ? (
+              <InHand key={t.id} test={t} number={i + 1} view={view} link={link} passed={() => setChosen("")} />
+            ) : (
+              <Line key={t.id} test={t} number={i + 1} choose={() => setChosen(t.id)} />
+            ),
+          )}
         </ol>
       </section>
       <Foot
@@ -37,126 +48,200 @@ export function Prove({ view, link }: StageProps) {
   );
 }
 
-function Test({
-  test: t,
-  number,
-  current,
-  view,
-  link,
-}: { test: ProofView; number: number; current: boolean } & StageProps) {
-  const field = useFocus<HTMLInputElement>(current);
-  const [typed, setTyped, clear] = useDraft(`${view.id}.proof.${t.id}`);
-  const fault = current || typed ? faultAt(link.faults, "value", "typed", t.id) : undefined;
+/** A test that is done or still to come, in one line. */
+function Line({ test: t, number, choose }: { test: ProofView; number: number; choose: () => void }) {
   const missed = t.answered && !t.passed;
-  const record = async () => {
-    if (await link.act({ kind: "PROVED", subject: t.id, typed })) clear();
-  };
   return (
-    <li
-      className={`grid min-h-[62px] grid-cols-[34px_26px_minmax(0,1fr)_auto_auto] items-center gap-3 border-b border-line2 py-1.5 max-[760px]:grid-cols-[34px_26px_minmax(0,1fr)] ${current ? "bg-wash" : ""}`}
-    >
+    <li className="grid min-h-12 grid-cols-[34px_26px_minmax(0,1fr)_auto] items-center gap-3 border-b border-line2 py-1">
       <span className="m pl-2 text-[14px] text-muted">{number}</span>
       <Mark state={t.passed ? "sound" : missed ? "renew" : "unknown"} size={20} />
-      <div className="min-w-0">
-        <p className="text-[17px] leading-[21px] font-[600]">{t.ask}</p>
-        {t.kind === "number" && <p className="m text-[13px] text-muted">{limit(t)}</p>}
-        {missed && (
-          <p className="text-[14.5px] font-[620] text-renew">
-            {rounded(t.value ?? 0, 2)} {unitWord(t.unit)} misses the limit.
-            {t.backTo && ` Most likely behind it: ${t.backTo}.`}
-          </p>
-        )}
-      </div>
-      {t.clockSeconds > 0 && !t.passed ? <Clock seconds={t.clockSeconds} /> : <span />}
       {t.passed ? (
-        <p className="pr-3 text-right text-[15px]">
-          <b className="m text-[18px]">
-            {t.value === null ? "confirmed" : `${rounded(t.value, 2)} ${unitWord(t.unit)}`}
-          </b>
-          <span className="pl-2 text-muted">{t.by}</span>
+        <p className="min-w-0 text-[16px] leading-5 font-[600]">
+          {t.ask} {t.says && <span className="text-[13px] font-[500] text-muted">{t.says}</span>}
         </p>
-      ) : t.kind === "number" ? (
-        <form
-          className="flex pr-3"
-          onSubmit={(e) => {
-            e.preventDefault();
-            void record();
-          }}
-        >
-          <div>
-            <input
-              className="m field w-[130px] text-right text-[20px] font-semibold"
-              inputMode="decimal"
-              autoComplete="off"
-              ref={field}
-              aria-label={`${t.ask}, ${unitWord(t.unit)}`}
-              aria-invalid={fault !== undefined}
-              value={typed}
-              onChange={(e) => setTyped(e.target.value)}
-            />
-            {fault && <Sentence>{fault}</Sentence>}
-          </div>
-          <button type="submit" className="press call -ml-px h-[50px] min-w-16" disabled={!typed.trim() || link.busy}>
-            {unitWord(t.unit)}
-          </button>
-        </form>
       ) : (
-        <div className="pr-3">
+        <button
+          type="button"
+          className="min-h-11 min-w-0 text-left text-[16px] leading-5 font-[600] text-soft"
+          onClick={choose}
+        >
+          {t.ask}
+        </button>
+      )}
+      <p className="pr-3 text-right text-[14.5px]">
+        {t.answered && (
+          <b className={`m text-[17px] ${missed ? "text-renew" : ""}`}>
+            {t.value === null ? "confirmed" : `${rounded(t.value, 3)} ${unitWord(t.unit)}`}
+          </b>
+        )}
+        {!t.answered && t.clockSeconds > 0 && <span className="m text-muted">{countdown(t.clockSeconds)}</span>}
+        <span className="pl-2 text-muted">{t.by}</span>
+      </p>
+    </li>
+  );
+}
+
+interface InHandProps extends StageProps {
+  test: ProofView;
+  number: number;
+  passed: () => void;
+}
+
+/** The test in hand: what to do, its clock, its reading, and what the numbers come to. */
+function InHand({ test: t, number, view, link, passed }: InHandProps) {
+  const field = useFocus<HTMLInputElement>(true);
+  const [typed, setTyped, clear] = useDraft(`${view.id}.proof.${t.id}`);
+  const [gauge, setGauge] = useState("");
+  const [why, setWhy] = useState("");
+  const fault = faultAt(link.faults, "value", "typed", "unit", "gauge", t.id);
+  const held = faultAt(link.faults, "clock", "wait");
+  const missed = t.answered && !t.passed && !t.calibration;
+  const record = async () => {
+    const done = await link.act({
+      kind: "PROVED",
+      subject: t.id,
+      typed,
+      text: why,
+      items: gauge ? [`gauge:${gauge}`] : [],
+    });
+    if (done) {
+      clear();
+      setGauge("");
+      setWhy("");
+      passed();
+    }
+  };
+  return (
+    <li className="border-b border-ink bg-wash px-2 py-2.5" aria-current="step">
+      <div className="flex flex-wrap items-start gap-x-5 gap-y-2">
+        <span className="m pt-1 text-[14px] text-muted">{number}</span>
+        <div className="min-w-[260px] flex-1">
+          <p className="ask text-[21px] leading-[25px] font-[660]">{t.ask}</p>
+          {t.kind === "number" && <p className="m text-[14px] text-muted">{limit(t)}</p>}
+          {t.says && <p className="text-[15px] leading-[19px]">{t.says}</p>}
+          {missed && (
+            <p className="text-[15.5px] font-[640] text-renew">
+              {rounded(t.value ?? 0, 3)} {unitWord(t.unit)} misses the limit.
+              {t.backTo && ` Most likely behind it: ${t.backTo}.`}
+            </p>
+          )}
+        </div>
+        {t.clockSeconds > 0 && <TestClock test={t} link={link} view={view} />}
+        {t.kind === "number" && <TestPlot test={t} typed={typedNumber(typed) ?? null} />}
+      </div>
+      <div className="flex flex-wrap items-start gap-2.5 pt-2 pl-8">
+        {t.kind === "number" ? (
+          <>
+            <form
+              className="flex"
+              onSubmit={(e) => {
+                e.preventDefault();
+                void record();
+              }}
+            >
+              <input
+                className="m field w-[150px] text-right text-[22px] font-semibold"
+                inputMode="decimal"
+                autoComplete="off"
+                ref={field}
+                aria-label={`${t.ask}, ${unitWord(t.unit)}`}
+                aria-invalid={fault !== undefined}
+                value={typed}
+                onChange={(e) => {
+                  setTyped(e.target.value);
+                  setGauge("");
+                  link.clear();
+                }}
+              />
+              <button
+                type="submit"
+                className="press call -ml-px h-[50px] min-w-16"
+                disabled={!typed.trim() || link.busy}
+              >
+                {unitWord(t.unit)}
+              </button>
+            </form>
+            <GaugeReader
+              rebuild={view.id}
+              subject="proof"
+              measure={t.id}
+              unit={t.unit}
+              onRead={(text, from) => {
+                setTyped(text);
+                setGauge(from);
+              }}
+            />
+          </>
+        ) : (
           <button
             type="button"
-            className="press call"
+            className="press call min-w-[150px]"
             disabled={link.busy}
             onClick={() => void record()}
             aria-label={`Confirm: ${t.ask}`}
           >
             Confirm
           </button>
-        </div>
+        )}
+        {held && (
+          <label className="flex min-w-[280px] flex-1 items-center gap-2 text-[14px]">
+            <span className="whitespace-nowrap text-soft">
+              {t.afterWaits ? "Why it may start" : "How it was timed"}
+            </span>
+            <input
+              className="field min-w-0 flex-1"
+              value={why}
+              maxLength={2000}
+              onChange={(e) => setWhy(e.target.value)}
+            />
+          </label>
+        )}
+        {missed && t.backTo && (
+          <button
+            type="button"
+            className="press ml-auto border-renew text-renew"
+            disabled={link.busy}
+            onClick={() => void link.act({ kind: "SENT_BACK", subject: t.id })}
+            title="The make-safe gate comes first again"
+          >
+            Back to that step
+          </button>
+        )}
+      </div>
+      {t.calibration && t.runs.length > 0 && (
+        <p className="m pt-1.5 pl-8 text-[14px] text-soft">
+          {t.runs.map((r) => rounded(r, 2)).join("  ")} {unitWord(t.unit)}
+        </p>
       )}
+      {fault && <Sentence>{fault}</Sentence>}
+      {held && <Sentence>{held}</Sentence>}
     </li>
   );
 }
 
 function limit(t: ProofView): string {
   const parts = [
-    t.min !== null && `at least ${rounded(t.min, 2)}`,
-    t.max !== null && `at most ${rounded(t.max, 2)}`,
+    t.min !== null && `at least ${rounded(t.min, 3)}`,
+    t.max !== null && `at most ${rounded(t.max, 3)}`,
   ].filter(Boolean);
   return `${parts.join(", ")} ${unitWord(t.unit)}`;
 }
 
-/** A clock to hold the test against: started by hand, counts up, says when the time is reached. */
-function Clock({ seconds }: { seconds: number }) {
-  const [since, setSince] = useState<number | null>(null);
-  const [gone, setGone] = useState(0);
-  useEffect(() => {
-    if (since === null) return;
-    const timer = setInterval(() => setGone((Date.now() - since) / 1000), 200);
-    return () => clearInterval(timer);
-  }, [since]);
-  const share = Math.min(1, gone / seconds);
-  const a = share * 2 * Math.PI - Math.PI / 2;
+/** The clock of a test: started here, kept on the server, so that it runs on whatever happens. */
+function TestClock({ test: t, link }: { test: ProofView } & StageProps) {
+  const left = useLeft(t.clockUntil);
+  const runs = t.clockUntil !== null;
   return (
     <button
       type="button"
-      className="flex h-12 items-center gap-2 px-2"
-      onClick={() => {
-        setGone(0);
-        setSince(since === null ? Date.now() : null);
-      }}
+      className="press flex h-[56px] min-w-[150px] items-center gap-2.5 px-3"
+      disabled={link.busy}
+      aria-label={runs ? `Clock, ${left > 0 ? `${countdown(left)} to go` : "held"}; start it again` : "Start the clock"}
+      onClick={() => void link.act({ kind: "CLOCK_STARTED", subject: t.id })}
     >
-      <svg width="34" height="34" viewBox="0 0 34 34" aria-hidden>
-        <circle cx="17" cy="17" r="14" fill="var(--card)" stroke="var(--accent)" strokeWidth="2" />
-        {share > 0 && share < 1 && (
-          <path
-            d={`M17,17V3A14,14 0 ${share > 0.5 ? 1 : 0} 1 ${17 + 14 * Math.cos(a)},${17 + 14 * Math.sin(a)}Z`}
-            fill="var(--accent)"
-          />
-        )}
-        {share >= 1 && <circle cx="17" cy="17" r="14" fill="var(--sound)" />}
-      </svg>
-      <span className="m text-[17px] font-semibold">
-        {since === null ? `start ${seconds} s` : share >= 1 ? `${Math.floor(gone)} s, held` : `${Math.floor(gone)} s`}
+      <Dial share={runs ? 1 - left / t.clockSeconds : 0} />
+      <span className="m text-[19px] font-semibold">
+        {!runs ? `start ${countdown(t.clockSeconds)}` : left > 0 ? countdown(left) : "held"}
       </span>
     </button>
   );

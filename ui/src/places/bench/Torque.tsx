@@ -5,6 +5,7 @@ import type { StepView, TorqueView } from "../../api/types";
 import { BoltPattern } from "../../drawing/BoltPattern";
 import { DrawDown } from "../../drawing/DrawDown";
 import { useFocus } from "../../parts/useFocus";
+import { GaugeReader } from "../../parts/GaugeField";
 import { Mark } from "../../parts/Mark";
 import { torque as shown } from "../../parts/numbers";
 import { useSettings } from "../../parts/settings";
@@ -136,7 +137,8 @@ function LastRound({ step, torque, link }: Props) {
 function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: number; onTaken: () => void }) {
   const { unit } = useSettings();
   const [typed, setTyped, clear] = useDraft(`${view.id}.${step.id}.bolt.${bolt}`);
-  const fault = faultAt(link.faults, "value", "typed", "fastener", "unit");
+  const [gauge, setGauge] = useState("");
+  const fault = faultAt(link.faults, "value", "typed", "fastener", "unit", "gauge");
   const field = useFocus<HTMLInputElement>();
   const kept = torque.fasteners.find((f) => f.number === bolt);
   const open = torque.fasteners.find((f) => f.lie !== "in-range" && f.acceptedBecause === null);
@@ -146,7 +148,7 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
       step: step.id,
       pass: torque.pass,
       fastener: bolt,
-      ...(clicked ? { text: "clicked" } : { typed, unit }),
+      ...(clicked ? { text: "clicked" } : { typed, unit, items: gauge ? [`gauge:${gauge}`] : [] }),
     });
     if (done) {
       clear();
@@ -180,7 +182,10 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
         value={typed}
         aria-invalid={fault !== undefined}
         aria-describedby="reading-fault"
-        onChange={(e) => setTyped(e.target.value)}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          setGauge("");
+        }}
       />
       <div id="reading-fault">{fault && <Sentence>{fault}</Sentence>}</div>
       <div className="grid grid-cols-[1fr_auto] gap-2 pt-2">
@@ -197,6 +202,21 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
           Clicked
         </button>
       </div>
+      {torque.wrench && (
+        <div className="pt-2">
+          <GaugeReader
+            rebuild={view.id}
+            subject={step.id}
+            measure="torque"
+            unit="N·m"
+            only={torque.wrench}
+            onRead={(text, from) => {
+              setTyped(text);
+              setGauge(from);
+            }}
+          />
+        </div>
+      )}
       {kept && kept.readings.length > 0 && kept.number !== open?.number && (
         <p className="pt-1 text-[13px] text-muted">
           Read so far: {kept.readings.map((r) => shown(r, unit)).join(", ")}

@@ -9,6 +9,7 @@ import { kindName } from "../../drawing/PumpKind";
 import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
 import { Counters } from "./Counters";
+import { Clocks } from "./Clocks";
 import { FloorRow } from "./FloorRow";
 import { Legend } from "./Legend";
 import { Months } from "./Months";
@@ -101,6 +102,7 @@ function Rows({ floor }: { floor: FloorView }) {
           <span>worst first by 30 days</span>
           <Legend />
         </div>
+        <Clocks clocks={floor.clocks} />
         <div className="sticky top-0 z-10 bg-paper">
           <Months x={x} today={floor.today} width={width} />
         </div>

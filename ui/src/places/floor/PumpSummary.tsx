@@ -46,11 +46,17 @@ export function PumpSummary({ pump }: { pump: Strip }) {
         <br />
         <span className="text-soft">
           Fixed interval {rounded(pump.intervalHours)} h, {rounded(pump.hoursPerDay)} h a day.{" "}
+          {pump.dueBecause && `Sooner: ${pump.dueBecause} `}
           {pump.planDays === null ? "No plan." : `Planned in ${rounded(pump.planDays)} days.`}
         </span>
       </p>
       <ToTheBench tag={pump.tag} hasSheet={pump.hasSheet} rebuild={pump.rebuild} reason={due(pump)} />
-      <p className="flex justify-between pt-3 text-[15px] font-[620]">
+      <p className="pt-3 text-[15px] font-[620]">
+        <Link className="under" to={`/symptoms/${pump.tag}`}>
+          Something is wrong with it
+        </Link>
+      </p>
+      <p className="flex justify-between pt-2 text-[15px] font-[620]">
         <Link className="under" to={`/pumps/${pump.tag}`}>
           This pump's page
         </Link>

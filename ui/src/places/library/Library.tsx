@@ -28,6 +28,9 @@ export function Library() {
         <Link className="under" to="/library/materials">
           Materials and fluids
         </Link>
+        <Link className="under" to="/library/gauges">
+          Gauges
+        </Link>
       </p>
       {families.map((f) => (
         <section key={f} aria-label={FAMILIES[f] ?? f}>

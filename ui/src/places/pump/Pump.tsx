@@ -9,6 +9,7 @@ import { day, percent, rounded } from "../../parts/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
 import { HistoryLine } from "./HistoryLine";
+import { Trends } from "./Trends";
 
 /** One pump's life: its duty, what is fitted, what happened to it, what is next. */
 export function Pump() {
@@ -41,6 +42,7 @@ export function Pump() {
             <Duty pump={p} />
             <Sets pump={p} />
           </div>
+          <Trends pump={p} />
         </div>
         <aside
           className="border-l-[1.5px] border-ink bg-card px-5 pt-3 pb-6 max-[1000px]:border-t max-[1000px]:border-l-0"
@@ -64,7 +66,9 @@ function Now({ pump: p }: { pump: PumpView }) {
         <Mark state={asState(s.state)} size={20} />
         {s.rebuild === null ? `${percent(s.risk30)} % in 30 days, ${due}` : `On the bench: ${s.rebuildStage}`}
       </p>
-      <p className="pt-2 text-[15px] leading-5">{s.because}</p>
+      <p className="pt-2 text-[15px] leading-5">
+        {s.because} {s.dueBecause && <b className="font-[640]">{s.dueBecause}</b>}
+      </p>
       <dl className="grid grid-cols-2 gap-x-4 gap-y-2 pt-3">
         <Figure name="In it" value={s.material} unit="" />
         <Figure name="Since" value={day(s.fittedOn)} unit={s.fittedOn.slice(0, 4)} />
@@ -75,6 +79,9 @@ function Now({ pump: p }: { pump: PumpView }) {
       </dl>
       <Milder tag={s.tag} />
       <ToTheBench tag={s.tag} hasSheet={s.hasSheet} rebuild={s.rebuild} reason={due} />
+      <Link className="press mt-2 flex items-center justify-center" to={`/symptoms/${s.tag}`}>
+        Something is wrong with it
+      </Link>
       <Link className="press mt-2 flex items-center justify-center" to={`/wet-ends/${s.tag}`}>
         Wet ends for this duty
       </Link>

@@ -67,7 +67,7 @@ public record NextLook(double hours, String because) {
         Math.max(early, interval * LEAST),
         String.format(
             Locale.ROOT,
-            "%s reaches its renew limit in about %.0f h, as early as %.0f h.",
+            "%s reaches its renew limit in about %.0f h, maybe as early as %.0f h.",
             name,
             left.get(),
             Math.max(0, early)));

@@ -56,7 +56,8 @@ public class Clocks {
         bench.runningOrClosedSince(OffsetDateTime.now(clock).minusDays(ASKED_FOR_DAYS))) {
       Bench.Job job = jobs.job(row.id());
       for (Wait w : job.rebuild().waits()) {
-        if (w.open(now)) {
+        boolean matters = row.closedAt() == null || w.kind().callsForWork();
+        if (matters && w.open(now)) {
           clocks.add(
               new ClockView(
                   row.pump(),

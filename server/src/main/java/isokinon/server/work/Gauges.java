@@ -87,7 +87,9 @@ public class Gauges {
         overdue
             ? "out of calibration since " + Words.day(g.calibratedUntil())
             : "calibrated to " + Words.day(g.calibratedUntil()),
-        g.measures().isEmpty() || Arrays.asList(g.measures().split("\\|")).contains(measure),
+        measure.isEmpty()
+            || g.measures().isEmpty()
+            || Arrays.asList(g.measures().split("\\|")).contains(measure),
         true,
         conditions.getOrDefault(g.id(), Condition.OK).code());
   }

@@ -243,8 +243,7 @@ public class Symptoms {
         parts.stream().map(Part::id).toList(),
         f.parts().isEmpty()
             ? "outside the pump, no strip"
-            : String.join(
-                ", ", parts.stream().map(p -> p.name().toLowerCase(Locale.ROOT)).toList()),
+            : String.join(", ", parts.stream().map(p -> Words.inSentence(p.name())).toList()),
         minutes.get(f.id()),
         found.getOrDefault(f.id(), 0));
   }

@@ -10,7 +10,6 @@ import isokinon.server.store.ReadingRow;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -59,6 +58,9 @@ public class Trends {
 
   /** Without a gauge's own figure a reading is good to this share of its own size (shop rule). */
   private static final double TYPED_SHARE = 0.005;
+
+  /** Beyond this a forecast says nothing that anyone plans by, h (shop rule). */
+  private static final double LONG_HOURS = 50_000;
 
   private record Key(String subject, String measure, String unit) {}
 
@@ -177,20 +179,25 @@ public class Trends {
     if (t.crossing().isEmpty()) {
       return "It does not move toward its limit.";
     }
+    double left = Math.max(0, t.crossing().get() - pump.runningHours());
+    if (left > LONG_HOURS) {
+      return "Hardly moves: over " + Words.plain(LONG_HOURS) + " h to its limit.";
+    }
     String reaches =
-        String.format(
-            Locale.ROOT,
-            "Reaches %s %s in about %.0f h",
-            Words.plain(limit),
-            unit,
-            Math.max(0, t.crossing().get() - pump.runningHours()));
+        "Reaches "
+            + Words.plain(limit)
+            + " "
+            + Words.unit(unit)
+            + " in about "
+            + Words.plain(Math.rint(left))
+            + " h";
     return t.earliest().isPresent()
-        ? String.format(
-            Locale.ROOT,
-            "%s, nine times in ten between %.0f and %.0f h from now.",
-            reaches,
-            Math.max(0, t.earliest().get() - pump.runningHours()),
-            Math.max(0, t.latest().orElseThrow() - pump.runningHours()))
+        ? reaches
+            + ", nine times in ten between "
+            + Words.plain(Math.rint(Math.max(0, t.earliest().get() - pump.runningHours())))
+            + " and "
+            + Words.plain(Math.rint(Math.max(0, t.latest().orElseThrow() - pump.runningHours())))
+            + " h from now."
         : reaches + "; the readings scatter too much to say how surely.";
   }
 }

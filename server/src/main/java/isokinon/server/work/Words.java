@@ -71,6 +71,22 @@ public final class Words {
         : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
   }
 
+  /**
+   * A name in the middle of a sentence: the first letter small, unless the word is all capitals.
+   */
+  public static String inSentence(String name) {
+    boolean letters = name.length() > 1 && Character.isUpperCase(name.charAt(1));
+    boolean hyphen = name.length() > 1 && name.charAt(1) == '-';
+    return name.isEmpty() || letters || hyphen
+        ? name
+        : name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+  }
+
+  /** A unit as it is shown; sheets write degrees without the sign. */
+  public static String unit(String unit) {
+    return unit.equals("degC") ? "°C" : unit;
+  }
+
   /** {@code 1 part}, {@code 2 parts}. */
   public static String count(long n, String one) {
     return n + " " + one + (n == 1 ? "" : "s");

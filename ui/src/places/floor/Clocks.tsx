@@ -1,0 +1,65 @@
+import { Link } from "react-router";
+import type { ClockView } from "../../api/types";
+import { countdown, useLeft } from "../../parts/Clock";
+import { Sandglass } from "../bench/Waits";
+
+const SHOWN = 6;
+
+const WORDS: Record<string, string> = {
+  drying: "dries",
+  cure: "cures",
+  retorque: "tighten again",
+  "follow-up": "look at again",
+  test: "test runs",
+};
+
+interface Group {
+  first: ClockView;
+  count: number;
+}
+
+/** Clocks of one kind on one pump stand as one: the first to be over, and how many there are. */
+export function grouped(clocks: ClockView[]): Group[] {
+  const groups = new Map<string, Group>();
+  for (const c of clocks) {
+    const key = `${c.rebuild} ${c.kind}`;
+    const held = groups.get(key);
+    groups.set(key, { first: held?.first ?? c, count: (held?.count ?? 0) + 1 });
+  }
+  return [...groups.values()];
+}
+
+/** What dries, cures, settles or is due again, over the whole floor. */
+export function Clocks({ clocks }: { clocks: ClockView[] }) {
+  const groups = grouped(clocks);
+  if (groups.length === 0) return null;
+  return (
+    <section className="border-b border-line px-5" aria-label="Clocks that run">
+      <ul className="flex flex-wrap items-center gap-x-7">
+        {groups.slice(0, SHOWN).map((g) => (
+          <One key={`${g.first.rebuild} ${g.first.kind}`} group={g} />
+        ))}
+        {groups.length > SHOWN && <li className="text-[13.5px] text-muted">and {groups.length - SHOWN} more</li>}
+      </ul>
+    </section>
+  );
+}
+
+function One({ group: { first: c, count } }: { group: Group }) {
+  const left = useLeft(c.until);
+  const word = WORDS[c.kind] ?? c.kind;
+  return (
+    <li>
+      <Link to={`/bench/${c.rebuild}`} className="flex min-h-11 items-center gap-2 text-[14px]" title={c.title}>
+        <Sandglass />
+        <b className="narrow text-[15.5px] font-[700]">{c.pump}</b>
+        <span className={`m text-[14px] font-semibold ${left === 0 && c.work ? "text-watch-words" : ""}`}>
+          {left > 0 ? countdown(left) : "due"}
+        </span>
+        <span className="max-w-[230px] truncate text-soft">
+          {count > 1 ? `${word}, ${count} joints` : `${word}: ${c.title}`}
+        </span>
+      </Link>
+    </li>
+  );
+}

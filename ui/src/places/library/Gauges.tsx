@@ -1,0 +1,82 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api } from "../../api/client";
+import { Choice } from "../../parts/Choice";
+import { Mark } from "../../parts/Mark";
+import { rounded, unitWord } from "../../parts/numbers";
+import { Empty, Failed, Loading } from "../../parts/States";
+
+const CONDITIONS: Record<string, string> = {
+  ok: "works",
+  drifted: "drifted",
+  "other-unit": "set to another unit",
+  "battery-low": "battery low",
+  "battery-flat": "battery flat",
+  silent: "does not answer",
+};
+
+/** The shop's reading devices: what they read, how well, and how long their calibration holds. */
+export default function Gauges() {
+  const queries = useQueryClient();
+  const gauges = useQuery({ queryKey: ["gauges"], queryFn: () => api.gauges() });
+  const pretend = useMutation({
+    mutationFn: ({ id, condition }: { id: string; condition: string }) => api.pretend(id, condition),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["gauges"] }),
+  });
+  if (gauges.error && !gauges.data) return <Failed error={gauges.error} what="the gauges" />;
+  if (!gauges.data) return <Loading what="the gauges" />;
+  if (gauges.data.length === 0) {
+    return (
+      <Empty title="No gauge is known here">
+        <p>Readings are typed at the bench until one is.</p>
+      </Empty>
+    );
+  }
+  return (
+    <main className="px-5 py-5">
+      <h1 className="text-[27px] font-[680]">Gauges</h1>
+      <p className="max-w-[760px] pb-3 text-[15px] text-soft">
+        Every device here is a simulated stand-in: it has noise, settles, drifts and can fail, so that the bench can be
+        tried out. Set one to fail and read it at Inspect or Prove. Typing a reading always works.
+      </p>
+      <table className="w-full border-t-[1.5px] border-ink text-left text-[14.5px]">
+        <thead>
+          <tr className="text-[13px] text-muted">
+            <th className="py-1.5 font-[560]">Gauge</th>
+            <th className="font-[560]">Reads</th>
+            <th className="font-[560]">Calibration</th>
+            <th className="font-[560]">Stand-in</th>
+          </tr>
+        </thead>
+        <tbody>
+          {gauges.data.map((g) => (
+            <tr key={g.id} className="border-t border-line2">
+              <td className="py-1">
+                <b className="m pr-3 text-[14px]">{g.id}</b>
+                {g.title}
+              </td>
+              <td className="m text-[13.5px]">
+                {rounded(g.resolution, 3)} {unitWord(g.unit)}, give or take {rounded(g.uncertainty, 3)}
+              </td>
+              <td>
+                <span className="flex items-center gap-2">
+                  <Mark state={g.overdue ? "watch" : "sound"} size={15} />
+                  {g.calibration}
+                </span>
+              </td>
+              <td>
+                <Choice
+                  label={`Stand-in of ${g.id}`}
+                  value={g.condition}
+                  all="works"
+                  of={Object.keys(CONDITIONS)}
+                  say={(c) => CONDITIONS[c] ?? c}
+                  onChange={(c) => pretend.mutate({ id: g.id, condition: c || "ok" })}
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </main>
+  );
+}
