@@ -27,6 +27,7 @@ export function Check({
       <span className="min-w-0 flex-1 text-[17px] leading-[21px] font-[600]">
         {c.ask}
         {c.hold && <span className="ml-2 text-[13px] font-[640] whitespace-nowrap text-accent">hold point</span>}
+        {c.note && <span className="block text-[13.5px] font-[560] text-soft">{c.note}</span>}
         {limits(c) && <span className="m block text-[13px] text-muted">{limits(c)}</span>}
       </span>
       {c.kind === "number" && (!c.answered || !c.passed) ? (
@@ -69,27 +70,45 @@ function AboutMark({ about }: { about: string }) {
 
 function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: string } & StageProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.${step}.${c.id}`);
+  const [right, setRight, clearRight] = useDraft(`${view.id}.${step}.${c.id}.right`);
   const fault = faultAt(link.faults, "value", "typed", c.id);
   return (
     <form
       className="flex items-start gap-2"
       onSubmit={async (e) => {
         e.preventDefault();
-        if (await link.act({ kind: "CHECKED", step, subject: c.id, typed })) clear();
+        if (await link.act({ kind: "CHECKED", step, subject: c.id, typed: c.pair ? `${typed}|${right}` : typed })) {
+          clear();
+          clearRight();
+        }
       }}
     >
-      <div className="w-[170px]">
-        <input
-          className="field m w-full text-right"
-          inputMode="decimal"
-          aria-label={`${c.ask}, ${unitWord(c.unit)}`}
-          aria-invalid={fault !== undefined}
-          value={typed}
-          onChange={(e) => setTyped(e.target.value)}
-        />
+      <div className={c.pair ? "w-[240px]" : "w-[170px]"}>
+        <div className="flex">
+          <input
+            className="field m w-full min-w-0 text-right"
+            inputMode="decimal"
+            placeholder={c.pair ? "left" : ""}
+            aria-label={`${c.ask}, ${c.pair ? "left, " : ""}${unitWord(c.unit)}`}
+            aria-invalid={fault !== undefined}
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          {c.pair && (
+            <input
+              className="field m -ml-px w-full min-w-0 text-right"
+              inputMode="decimal"
+              placeholder="right"
+              aria-label={`${c.ask}, right, ${unitWord(c.unit)}`}
+              aria-invalid={fault !== undefined}
+              value={right}
+              onChange={(e) => setRight(e.target.value)}
+            />
+          )}
+        </div>
         {fault && <Sentence>{fault}</Sentence>}
       </div>
-      <button type="submit" className="press call" disabled={!typed || link.busy}>
+      <button type="submit" className="press call" disabled={!typed || (c.pair && !right) || link.busy}>
         {unitWord(c.unit)}
       </button>
     </form>

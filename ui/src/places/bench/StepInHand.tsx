@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { RailPart, StepView } from "../../api/types";
 import { PinMark } from "../../drawing/PinMark";
 import { PressUp } from "../../drawing/PressUp";
@@ -12,9 +13,14 @@ import { Sentence } from "../../parts/States";
 /** The step of Strip or Build that is in hand: its sentence, what goes with it, what is missing. */
 export function StepInHand({ view, link }: StageProps) {
   const step = view.step;
+  const [why, setWhy] = useState("");
   if (!step) return null;
   const open = step.checks.filter((c) => !c.answered || !c.passed);
   const fault = faultAt(link.faults, "torque");
+  const held = faultAt(link.faults, "wait");
+  const done = async () => {
+    if (await link.act({ kind: "STEP_DONE", step: step.id, text: why })) setWhy("");
+  };
   return (
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_424px] max-[1000px]:grid-cols-1">
       <section className="flex flex-col" aria-label="The step in hand">
@@ -37,13 +43,22 @@ export function StepInHand({ view, link }: StageProps) {
             <Torque step={step} torque={step.torque} link={link} view={view} />
           )}
         </div>
+        {held && (
+          <div className="px-5 pb-1">
+            <Sentence>{held}</Sentence>
+            <label className="flex items-center gap-2 text-[14px] text-soft">
+              Why it need not wait
+              <input className="field flex-1" value={why} maxLength={2000} onChange={(e) => setWhy(e.target.value)} />
+            </label>
+          </div>
+        )}
         <Foot
           link={link}
           view={view}
           main={step.stripping ? "Off, next step" : "Done, next step"}
           missing={step.missing}
           disabled={step.missing !== ""}
-          onMain={() => void link.act({ kind: "STEP_DONE", step: step.id })}
+          onMain={() => void done()}
         />
       </section>
       <NextAndTray view={view} />

@@ -1,13 +1,6 @@
 import type { WaitView } from "../../api/types";
 import { countdown, useLeft } from "../../parts/Clock";
-
-const WORDS: Record<string, string> = {
-  drying: "dries",
-  cure: "cures",
-  retorque: "tighten again",
-  "follow-up": "look at again",
-  test: "test runs",
-};
+import { waitWord } from "../../parts/waitWord";
 
 /** What dries, cures or settles on this pump; it runs on whether or not anyone looks. */
 export function Waits({ waits }: { waits: WaitView[] }) {
@@ -28,7 +21,7 @@ function One({ wait: w }: { wait: WaitView }) {
       <Sandglass />
       <b className="m text-[14px] font-semibold text-ink">{left > 0 ? countdown(left) : "due"}</b>
       <span className="max-w-[300px] truncate" title={w.title}>
-        {WORDS[w.kind] ?? w.kind}: {w.title}
+        {waitWord(w.kind)}: {w.title}
       </span>
     </li>
   );

@@ -1,17 +1,10 @@
 import { Link } from "react-router";
 import type { ClockView } from "../../api/types";
 import { countdown, useLeft } from "../../parts/Clock";
+import { waitWord } from "../../parts/waitWord";
 import { Sandglass } from "../bench/Waits";
 
 const SHOWN = 6;
-
-const WORDS: Record<string, string> = {
-  drying: "dries",
-  cure: "cures",
-  retorque: "tighten again",
-  "follow-up": "look at again",
-  test: "test runs",
-};
 
 interface Group {
   first: ClockView;
@@ -47,7 +40,7 @@ export function Clocks({ clocks }: { clocks: ClockView[] }) {
 
 function One({ group: { first: c, count } }: { group: Group }) {
   const left = useLeft(c.until);
-  const word = WORDS[c.kind] ?? c.kind;
+  const word = waitWord(c.kind);
   return (
     <li>
       <Link to={`/bench/${c.rebuild}`} className="flex min-h-11 items-center gap-2 text-[14px]" title={c.title}>

@@ -88,6 +88,7 @@ public record Handling(
    * @param max greatest value that passes
    * @param about whether it is about a mark across a joint or about power
    * @param way the way of a school it belongs to; may be empty
+   * @param pair two readings, left and right, whose difference must be within the limit
    */
   public record Check(
       String id,
@@ -99,7 +100,8 @@ public record Handling(
       Optional<Double> min,
       Optional<Double> max,
       About about,
-      String way) {}
+      String way,
+      boolean pair) {}
 
   /** What a check is about, besides the step itself. */
   public enum About {

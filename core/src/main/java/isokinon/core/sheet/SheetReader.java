@@ -340,7 +340,8 @@ public final class SheetReader {
         Optional.empty(),
         Optional.empty(),
         about,
-        "");
+        "",
+        false);
   }
 
   private Handling.Check check(Fields f) {
@@ -354,7 +355,8 @@ public final class SheetReader {
         f.optionalNumber("min"),
         f.optionalNumber("max"),
         About.STEP,
-        f.text("way"));
+        f.text("way"),
+        f.flag("pair"));
   }
 
   private Handling.Fastening fastening(Fields f) {

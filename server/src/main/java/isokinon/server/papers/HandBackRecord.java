@@ -8,6 +8,8 @@ import static isokinon.server.papers.Paper.text;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.Words;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** The record that goes back with the pump: what was found, renewed, torqued and proved. */
@@ -47,7 +49,12 @@ public class HandBackRecord {
         + " and its sheet. Electrical and pressure-retaining work belongs to people licensed for"
         + " it.</p>"
         + section("Made safe", table(List.of("Energy", "Proved by", "Reading", "Who"), gates(v)))
-        + section("Found", table(List.of("Part", "Judged", "Measured and seen"), found(v)))
+        + section("Came with", list(v.fault().told(), "No symptom was told."))
+        + (v.fault().said().isEmpty() ? "" : "<p>It was: " + text(v.fault().said()) + "</p>")
+        + section(
+            "Found",
+            table(
+                List.of("Part", "Judged", "Measured and seen", "Limits", "Why it wore"), found(v)))
         + section("Renewed", table(List.of("Part", "Number", "Why", "Lot"), renewed(v)))
         + section("Torque, N·m", table(List.of("Joint", "Asked", "Read, bolt by bolt"), joints(v)))
         + section("Proved", table(List.of("Test", "Limit", "Reading", "Who"), proved(v)))
@@ -77,7 +84,24 @@ public class HandBackRecord {
 
   private static List<List<String>> found(BenchView v) {
     return v.inspect().stream()
-        .map(i -> List.of(i.name(), i.state(), i.measured().isEmpty() ? i.because() : i.measured()))
+        .map(
+            i ->
+                List.of(
+                    i.name(),
+                    i.state(),
+                    i.measured().isEmpty() ? i.because() : i.measured(),
+                    i.limits().stream()
+                        .map(
+                            l ->
+                                l.name().toLowerCase(Locale.ROOT)
+                                    + " "
+                                    + Words.plain(l.watch())
+                                    + " / "
+                                    + Words.plain(l.renew())
+                                    + " "
+                                    + Words.unit(l.unit()))
+                        .collect(Collectors.joining("; ")),
+                    i.cause()))
         .toList();
   }
 
@@ -110,7 +134,8 @@ public class HandBackRecord {
                     t.value()
                             .map(x -> Words.plain(x) + " " + t.unit())
                             .orElse(t.answered() ? "confirmed" : "open")
-                        + (t.answered() && !t.passed() ? ", missed" : ""),
+                        + (t.answered() && !t.passed() ? ", missed" : "")
+                        + (t.says().isEmpty() ? "" : ". " + t.says()),
                     t.by()))
         .toList();
   }

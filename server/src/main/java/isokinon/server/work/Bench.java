@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.diaphragm.ShuttleGaps;
 import isokinon.core.plan.LearnedMinutes;
 import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
@@ -42,6 +43,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Bench {
 
   private static final String LINE = "\n";
+
+  /** Parts the two readings of a pair. */
+  private static final String PAIR = "|";
+
   private static final int MOST_CAUSE = 200;
 
   private final BenchMapper store;
@@ -233,15 +238,19 @@ public class Bench {
       throw new Stale(
           staleSentence(rebuild, request.seen()), viewer.view(row, job.pump(), rebuild));
     }
-    Act act = read(request, rebuild);
+    Act asked = read(request, rebuild);
     Optional<Refusal> refusal =
         rebuild
-            .refuse(act, lead, clock.instant())
-            .or(() -> findingLog.refuse(act, rebuild))
-            .or(() -> shelfRefusal(act));
+            .refuse(asked, lead, clock.instant())
+            .or(() -> findingLog.refuse(asked, rebuild))
+            .or(() -> shelfRefusal(asked));
     if (refusal.isPresent()) {
       throw Refused.of(422, refusal.get().path(), refusal.get().message());
     }
+    Act act =
+        asked.kind() == Act.Kind.HANDED_BACK
+            ? asked.saying(BenchViewer.DUE + viewer.nextDue(row, job.pump(), rebuild))
+            : asked;
     OffsetDateTime now = OffsetDateTime.now(clock);
     EventRow recorded = row(id, rebuild.seq() + 1, request, now, lead, act);
     store.append(recorded);
@@ -269,6 +278,11 @@ public class Bench {
   private Act read(ActRequest r, Rebuild rebuild) {
     Optional<Double> value = Optional.empty();
     String unit = "";
+    Optional<Handling.Check> pair =
+        check(r, rebuild.sheet()).filter(c -> c.pair() && r.typed().contains(PAIR));
+    if (pair.isPresent()) {
+      return evened(r, pair.get());
+    }
     if (!r.typed().isBlank()) {
       unit = askedUnit(r, rebuild.sheet());
       value = Optional.of(Readings.parse(r.typed(), r.unit(), unit));
@@ -286,6 +300,37 @@ public class Bench {
         unit,
         r.text(),
         findingLog.marked(r.items()));
+  }
+
+  /** A pair of readings, left and right: their difference is recorded, both stand in the text. */
+  private static Act evened(ActRequest r, Handling.Check check) {
+    String left = r.typed().substring(0, r.typed().indexOf(PAIR));
+    String right = r.typed().substring(r.typed().indexOf(PAIR) + PAIR.length());
+    double l = Readings.parse(left, r.unit(), check.unit());
+    double rt = Readings.parse(right, r.unit(), check.unit());
+    try {
+      ShuttleGaps gaps = ShuttleGaps.of(l, rt, check.max().orElse(ShuttleGaps.USUAL_MM));
+      String both = "left " + Words.plain(l) + ", right " + Words.plain(rt) + " " + check.unit();
+      String move =
+          gaps.even()
+              ? ""
+              : ": move it "
+                  + Words.plain(Math.abs(gaps.shiftMm()))
+                  + " mm to the "
+                  + (gaps.shiftMm() > 0 ? "right" : "left");
+      return Act.of(r.kind(), r.step(), r.subject())
+          .reading(Math.abs(gaps.differenceMm()), check.unit())
+          .saying(both + move);
+    } catch (IllegalArgumentException e) {
+      throw Refused.of(400, "value", e.getMessage());
+    }
+  }
+
+  private static Optional<Handling.Check> check(ActRequest r, Sheet sheet) {
+    return sheet.handling(r.step()).stream()
+        .flatMap(h -> h.checks().stream())
+        .filter(c -> r.kind() == Act.Kind.CHECKED && c.id().equals(r.subject()))
+        .findFirst();
   }
 
   private static double setting(Handling.Fastening joint, int pass, Rebuild rebuild) {
@@ -306,13 +351,7 @@ public class Bench {
   private static String askedUnit(ActRequest r, Sheet sheet) {
     return switch (r.kind()) {
       case TORQUE_READ -> "N·m";
-      case CHECKED ->
-          sheet.handling(r.step()).stream()
-              .flatMap(h -> h.checks().stream())
-              .filter(c -> c.id().equals(r.subject()))
-              .map(Handling.Check::unit)
-              .findFirst()
-              .orElse("");
+      case CHECKED -> check(r, sheet).map(Handling.Check::unit).orElse("");
       case PROVED_SAFE ->
           sheet.hazards().stream()
               .filter(h -> h.id().equals(r.subject()))

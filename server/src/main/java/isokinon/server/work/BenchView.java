@@ -114,7 +114,9 @@ public record BenchView(
       boolean answered,
       boolean passed,
       Optional<Double> value,
-      String by) {}
+      String by,
+      boolean pair,
+      String note) {}
 
   /** The tightening of the step's joint. */
   public record TorqueView(

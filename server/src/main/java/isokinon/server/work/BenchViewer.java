@@ -2,6 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.plan.Plan;
+import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Stage;
@@ -64,6 +65,10 @@ public class BenchViewer {
   private static final DateTimeFormatter CLOCK_TIME = DateTimeFormatter.ofPattern("HH:mm");
   private static final DateTimeFormatter RECORD_TIME =
       DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.UK);
+
+  /** How a hand-back's text begins. */
+  static final String DUE = "next due ";
+
   private static final int STEPS_AHEAD = 4;
 
   /** Before the take-in there is no plan. */
@@ -401,7 +406,7 @@ public class BenchViewer {
                     RailViewer.known(p, rebuild).state(),
                     !toJudge.contains(p.id()),
                     because.getOrDefault(p.id(), ""),
-                    rebuild.judgement(p.id()).map(e -> measured(e)).orElse(""),
+                    measured(rebuild, p),
                     rebuild
                         .judgement(p.id())
                         .map(e -> Findings.signs(e.act().items()))
@@ -410,13 +415,27 @@ public class BenchViewer {
         .toList();
   }
 
-  private static String measured(BenchEvent e) {
-    String reading =
-        e.act()
-            .value()
-            .map(v -> Words.words(e.act().step()) + " " + Words.plain(v) + " " + e.act().unit())
-            .orElse("");
-    return reading + (reading.isEmpty() || e.act().text().isEmpty() ? "" : ", ") + e.act().text();
+  /** Everything read of a part and what was said of it. */
+  private static String measured(Rebuild rebuild, Part part) {
+    String readings =
+        rebuild.readings(part.id()).entrySet().stream()
+            .map(
+                r ->
+                    Words.words(r.getKey())
+                        + " "
+                        + Words.plain(r.getValue().act().value().orElseThrow())
+                        + " "
+                        + r.getValue().act().unit()
+                        + gauge(r.getValue()))
+            .collect(Collectors.joining(", "));
+    String said = rebuild.judgement(part.id()).map(e -> e.act().text()).orElse("");
+    return readings + (readings.isEmpty() || said.isEmpty() ? "" : ", ") + said;
+  }
+
+  private static String gauge(BenchEvent e) {
+    String id = Findings.gauge(e);
+    boolean overdue = e.act().items().contains(Findings.OVERDUE);
+    return (id.isEmpty() ? "" : " with " + id) + (overdue ? ", out of calibration" : "");
   }
 
   private DecideView decide(PumpRow pump, Rebuild rebuild) {
@@ -497,7 +516,7 @@ public class BenchViewer {
         rebuild.renewedInAll().stream().map(p -> Records.part(sheet, p)).toList(),
         sheet.parts().stream()
             .filter(p -> rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.WATCH)))
-            .map(p -> p.name() + ": " + rebuild.judgement(p.id()).map(e -> measured(e)).orElse(""))
+            .map(p -> p.name() + ": " + measured(rebuild, p))
             .toList(),
         rebuild.retorques().entrySet().stream()
             .map(
@@ -512,7 +531,16 @@ public class BenchViewer {
         retired(rebuild));
   }
 
-  private String nextDue(RebuildRow row, PumpRow pump, Rebuild rebuild) {
+  /** When the pump is due again: as it was recorded at the hand-back, or as it stands now. */
+  String nextDue(RebuildRow row, PumpRow pump, Rebuild rebuild) {
+    Optional<String> recorded =
+        rebuild.events().stream()
+            .filter(e -> e.act().kind() == Act.Kind.HANDED_BACK && e.act().text().startsWith(DUE))
+            .map(e -> e.act().text().substring(DUE.length()))
+            .findFirst();
+    if (recorded.isPresent()) {
+      return recorded.get();
+    }
     FindingView.NextView next = nextLooks.next(new Bench.Job(row, pump, rebuild), Optional.empty());
     if (rebuild.has(School.Effect.UNTIL_TEAR) && next.because().isEmpty()) {
       return "when it tears; the kit lies ready";

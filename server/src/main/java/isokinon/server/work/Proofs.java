@@ -2,6 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.cavity.CavityFlow;
 import isokinon.core.cavity.RotorFit;
+import isokinon.core.diaphragm.AirDriven;
 import isokinon.core.peristaltic.Calibration;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
@@ -83,6 +84,17 @@ public class Proofs {
     Optional<Double> value = rebuild.proof(t.id()).flatMap(e -> e.act().value());
     if (value.isPresent() && t.runs().isEmpty()) {
       efficiency(rebuild, t, value.get(), before).ifPresent(says::add);
+    }
+    if (value.isPresent() && t.unit().equals("L") && !before.isEmpty()) {
+      double best = before.stream().mapToDouble(ReadingRow::reading).max().orElseThrow();
+      AirDriven now = AirDriven.of(value.get(), 1, best, Double.NaN);
+      if (now.leaks()) {
+        says.add(
+            String.format(
+                Locale.ROOT,
+                "%.0f %% under its best: balls, seats or a diaphragm let liquid back.",
+                100 * now.lost()));
+      }
     }
     Optional<ReadingRow> last =
         before.isEmpty() ? Optional.empty() : Optional.of(before.get(before.size() - 1));

@@ -23,7 +23,7 @@ public final class Records {
       case TAKEN_IN -> "taken in: " + act.text();
       case PROVED_SAFE -> hazard(sheet, act.subject()) + " proved safe" + after(", ", reading);
       case CONFIRMED -> Rebuild.CONFIRMATIONS.getOrDefault(act.subject(), act.subject());
-      case CHECKED -> check(sheet, act) + after(": ", reading);
+      case CHECKED -> check(sheet, act) + after(": ", reading) + after(", ", act.text());
       case TORQUE_READ ->
           step(sheet, act.step())
               + ", bolt "

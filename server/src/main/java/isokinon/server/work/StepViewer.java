@@ -233,7 +233,9 @@ class StepViewer {
         answer.isPresent(),
         passed,
         value,
-        answer.map(BenchEvent::who).orElse(""));
+        answer.map(BenchEvent::who).orElse(""),
+        c.pair(),
+        answer.map(e -> e.act().text()).orElse(""));
   }
 
   private TorqueView torque(Handling.Fastening f, TorqueRound round) {
