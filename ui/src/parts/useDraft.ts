@@ -1,5 +1,15 @@
 import { useCallback, useState } from "react";
 
+/** What was typed under a key and not recorded yet; empty where nothing was. */
+export function heldDraft(key: string): string {
+  return localStorage.getItem(`isokinon.draft.${key}`) ?? "";
+}
+
+/** Forgets what was typed under a key. */
+export function dropDraft(key: string): void {
+  localStorage.removeItem(`isokinon.draft.${key}`);
+}
+
 /** Typed text that survives a reload, kept under {@code key} until it is recorded. */
 export function useDraft(key: string): [string, (text: string) => void, () => void] {
   const shelf = `isokinon.draft.${key}`;

@@ -7,7 +7,7 @@ import { Choice } from "../../parts/Choice";
 import { asState, Mark } from "../../parts/Mark";
 import { clock, rounded } from "../../parts/numbers";
 import { Sentence } from "../../parts/States";
-import { useDraft } from "../../parts/useDraft";
+import { dropDraft, heldDraft, useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
 import { faultAt, Foot, useKey } from "./Foot";
 import { Measures } from "./Measures";
@@ -100,8 +100,26 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
     queryFn: () => api.finding(view.id, part.part, signs),
     placeholderData: keepPreviousData,
   });
+  const found = finding.data?.part === part.part ? finding.data : undefined;
   const textFault = faultAt(link.faults, "text", "items", "subject");
+  const [round, setRound] = useState(0);
+  /** Readings typed and not kept yet are kept before the part is judged: none is lost. */
+  const keepReadings = async () => {
+    for (const m of found?.measures ?? []) {
+      const key = `${view.id}.inspect.${part.part}.${m.measure}`;
+      const typed = heldDraft(key);
+      const gauge = heldDraft(`${key}.gauge`);
+      if (!typed) continue;
+      const items = gauge ? [`gauge:${gauge}`] : [];
+      if (!(await link.act({ kind: "MEASURED", subject: part.part, measure: m.measure, typed, items }))) return false;
+      dropDraft(key);
+      dropDraft(`${key}.gauge`);
+    }
+    setRound(round + 1);
+    return true;
+  };
   const judge = async (verdict: Verdict) => {
+    if (!(await keepReadings())) return;
     const done = await link.act({
       kind: "JUDGED",
       subject: part.part,
@@ -117,7 +135,6 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
   useKey("1", "altKey", () => void judge("sound"));
   useKey("2", "altKey", () => void judge("watch"));
   useKey("3", "altKey", () => void judge("renew"));
-  const found = finding.data?.part === part.part ? finding.data : undefined;
   const press = (id: string) =>
     setPressed((signs.includes(id) ? signs.filter((s) => s !== id) : [...signs, id]).join(" ") || " ");
   return (
@@ -135,7 +152,7 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
             {found && found.measures.length > 0 && (
               <>
                 <h3 className="head border-b-[1.5px] border-ink pt-2 pb-1">Measure it</h3>
-                <Measures part={part.part} measures={found.measures} view={view} link={link} />
+                <Measures key={round} part={part.part} measures={found.measures} view={view} link={link} />
               </>
             )}
             <div className="py-2">

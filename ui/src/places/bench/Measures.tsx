@@ -1,4 +1,3 @@
-import { useState } from "react";
 import type { MeasureView } from "../../api/types";
 import { MeasureScale } from "../../drawing/MeasureScale";
 import { GaugeReader } from "../../parts/GaugeField";
@@ -22,11 +21,9 @@ export function Measures({ part, measures, view, link }: { part: string; measure
 
 function Measure({ part, measure: m, view, link }: { part: string; measure: MeasureView } & StageProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.inspect.${part}.${m.measure}`);
-  const [gauge, setGauge] = useState("");
-  const [mine, setMine] = useState(false);
-  const fault = mine ? faultAt(link.faults, "value", "typed", "unit", "gauge", "measure") : undefined;
+  const [gauge, setGauge] = useDraft(`${view.id}.inspect.${part}.${m.measure}.gauge`);
+  const fault = typed ? faultAt(link.faults, "value", "typed", "unit", "gauge", "measure") : undefined;
   const record = async () => {
-    setMine(true);
     const done = await link.act({
       kind: "MEASURED",
       subject: part,
@@ -37,7 +34,6 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
     if (done) {
       clear();
       setGauge("");
-      setMine(false);
     }
   };
   return (
@@ -72,7 +68,6 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
             onChange={(e) => {
               setTyped(e.target.value);
               setGauge("");
-              setMine(false);
               link.clear();
             }}
           />

@@ -112,7 +112,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
     }
   };
   return (
-    <li className="border-b border-ink bg-wash px-2 py-2.5" aria-current="step">
+    <li className="border-b border-ink bg-wash px-2 py-2.5">
       <div className="flex flex-wrap items-start gap-x-5 gap-y-2">
         <span className="m pt-1 text-[14px] text-muted">{number}</span>
         <div className="min-w-[260px] flex-1">

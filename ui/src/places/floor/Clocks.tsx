@@ -3,24 +3,9 @@ import type { ClockView } from "../../api/types";
 import { countdown, useLeft } from "../../parts/Clock";
 import { waitWord } from "../../parts/waitWord";
 import { Sandglass } from "../bench/Waits";
+import { grouped, type Group } from "./grouped";
 
 const SHOWN = 6;
-
-interface Group {
-  first: ClockView;
-  count: number;
-}
-
-/** Clocks of one kind on one pump stand as one: the first to be over, and how many there are. */
-export function grouped(clocks: ClockView[]): Group[] {
-  const groups = new Map<string, Group>();
-  for (const c of clocks) {
-    const key = `${c.rebuild} ${c.kind}`;
-    const held = groups.get(key);
-    groups.set(key, { first: held?.first ?? c, count: (held?.count ?? 0) + 1 });
-  }
-  return [...groups.values()];
-}
 
 /** What dries, cures, settles or is due again, over the whole floor. */
 export function Clocks({ clocks }: { clocks: ClockView[] }) {

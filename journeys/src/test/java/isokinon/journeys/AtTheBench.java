@@ -105,8 +105,10 @@ final class AtTheBench {
       int left = open.count();
       Locator first = open.first();
       if (first.locator("input").count() > 0) {
-        first.locator("input").fill(within(first.innerText()));
-        first.locator("input").press("Enter");
+        for (Locator field : first.locator("input").all()) {
+          field.fill(within(first.innerText()));
+        }
+        first.locator("input").last().press("Enter");
       } else {
         first.locator("button").click();
       }
@@ -172,16 +174,20 @@ final class AtTheBench {
     }
   }
 
+  /** Judges the part in hand and waits until another is. */
+  void judges(String verdict) {
+    String group =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(beginning("Judge")))
+            .getAttribute("aria-label");
+    button(verdict).last().click();
+    page.waitForFunction(
+        "g => document.querySelector('[aria-label^=\"Judge\"]')?.getAttribute('aria-label') !== g",
+        group);
+  }
+
   void judgesTheRestSound() {
     while (!main("All looked at").isVisible()) {
-      String group =
-          page.getByRole(
-                  AriaRole.GROUP, new Page.GetByRoleOptions().setName(Pattern.compile("^Judge")))
-              .getAttribute("aria-label");
-      button("sound").last().click();
-      page.waitForFunction(
-          "g => document.querySelector('[aria-label^=\"Judge\"]')?.getAttribute('aria-label') !== g",
-          group);
+      judges("sound");
     }
     press("All looked at");
     stands("Decide");
@@ -272,26 +278,42 @@ final class AtTheBench {
     }
   }
 
-  void provesTheRest() {
-    Locator list = page.locator("section[aria-label=Proof]");
-    while (!main("Proved, hand it back").isEnabled()) {
-      Locator current = list.locator("li.bg-wash");
-      String ask = current.locator("p").first().innerText();
-      Locator field = current.locator("input");
-      if (field.count() > 0) {
-        String unit = current.locator("form button").innerText();
-        field.fill(unit.equals("m") ? "2,9" : within(current.innerText()));
-        field.press("Enter");
-      } else {
-        current
-            .getByRole(
-                AriaRole.BUTTON,
-                new Locator.GetByRoleOptions().setName(Pattern.compile("^Confirm")))
-            .click();
-      }
+  /** Does the test in hand; where it must wait, says that it was timed otherwise. */
+  void provesOne(String typed) {
+    Locator current = page.locator("section[aria-label=Proof] li.bg-wash");
+    String ask = current.locator("p").first().innerText();
+    tries(current, typed);
+    page.waitForFunction(
+        "a => { const li = document.querySelector('section[aria-label=Proof] li.bg-wash');"
+            + " return !li || li.querySelector('p').innerText !== a || li.querySelector('label input')"
+            + " || li.querySelector('[role=alert]')"
+            + " || li.querySelector('form input')?.value === ''; }",
+        ask);
+    Locator why = current.locator("label input");
+    if (why.count() > 0) {
+      why.fill("timed by the watch on the wall");
+      tries(current, typed);
       page.waitForFunction(
           "a => document.querySelector('section[aria-label=Proof] li.bg-wash p')?.innerText !== a",
           ask);
+    }
+  }
+
+  private static void tries(Locator test, String typed) {
+    Locator field = test.locator("form input");
+    if (field.count() > 0) {
+      field.fill(typed.isEmpty() ? within(test.innerText()) : typed);
+      field.press("Enter");
+    } else {
+      test.getByRole(
+              AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Confirm")))
+          .click();
+    }
+  }
+
+  void provesTheRest() {
+    while (!main("Proved, hand it back").isEnabled()) {
+      provesOne("");
     }
     press("Proved, hand it back");
     stands("Hand back");
