@@ -126,8 +126,8 @@ export const api = {
   gauges: (unit = "", measure = "") => ask<GaugeView[]>(`/gauges?${new URLSearchParams({ unit, measure })}`),
   pretend: (gauge: string, condition: string) =>
     ask<GaugeView>(`/gauges/${at(gauge)}/stand-in?${new URLSearchParams({ condition })}`, { method: "PUT" }),
-  gaugeStream: (gauge: string, rebuild: number, subject: string, measure: string) =>
-    `/api/v1/gauges/${at(gauge)}/stream?${new URLSearchParams({ rebuild: String(rebuild), subject, measure })}`,
+  gaugeStream: (gauge: string, rebuild: number, pump: string, subject: string, measure: string) =>
+    `/api/v1/gauges/${at(gauge)}/stream?${new URLSearchParams({ rebuild: String(rebuild), pump, subject, measure })}`,
   running: () => ask<Running[]>("/rebuilds"),
   bench: (id: string) => ask<BenchView>(`/rebuilds/${at(id)}`),
   open: (tag: string, who: string, reason: string) => post<BenchView>(`/pumps/${at(tag)}/rebuilds`, { who, reason }),

@@ -15,8 +15,9 @@ export interface Sample {
 const LOW_BATTERY = 10;
 
 interface Props {
-  /** Where the reading belongs, so that the gauge is read at it. */
-  rebuild: number;
+  /** The rebuild or the pump where the reading belongs, so that the gauge is read at it. */
+  rebuild?: number;
+  pump?: string;
   subject: string;
   measure: string;
   unit: string;
@@ -27,7 +28,7 @@ interface Props {
 }
 
 /** Reads a gauge into the field beside it: the readings run in until they stand still. */
-export function GaugeReader({ rebuild, subject, measure, unit, only, onRead }: Props) {
+export function GaugeReader({ rebuild = 0, pump = "", subject, measure, unit, only, onRead }: Props) {
   const [running, setRunning] = useState("");
   const [sample, setSample] = useState<Sample | null>(null);
   const [silent, setSilent] = useState("");
@@ -41,7 +42,7 @@ export function GaugeReader({ rebuild, subject, measure, unit, only, onRead }: P
   );
   useEffect(() => {
     if (!running) return;
-    const stream = new EventSource(api.gaugeStream(running, rebuild, subject, measure));
+    const stream = new EventSource(api.gaugeStream(running, rebuild, pump, subject, measure));
     stream.addEventListener("sample", (e) => {
       const got = JSON.parse((e as MessageEvent<string>).data) as Sample;
       setSample(got);
@@ -63,7 +64,7 @@ export function GaugeReader({ rebuild, subject, measure, unit, only, onRead }: P
     };
     return () => stream.close();
     // onRead is made anew on every render; the stream must not begin again for it.
-  }, [running, rebuild, subject, measure]); // eslint-disable-line react-hooks/exhaustive-deps
+  }, [running, rebuild, pump, subject, measure]); // eslint-disable-line react-hooks/exhaustive-deps
   if (fitting.length === 0) return null;
   return (
     <div className="flex flex-col gap-1">

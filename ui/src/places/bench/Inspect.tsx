@@ -217,7 +217,7 @@ function Judge({ part, open, view, link, judged }: JudgeProps) {
 function PartHead({ part, open, total }: { part: InspectItem; open: number; total: number }) {
   return (
     <div className="flex items-center gap-4">
-      <SmallPart glyphName={part.glyph} size={72} />
+      <SmallPart glyphName={part.glyph} size={104} />
       <div className="min-w-0">
         <h2 className="text-[31px] leading-9 font-[680]">
           <span className="m pr-3 text-[17px] text-accent">
@@ -292,6 +292,7 @@ function WhatItMakes({ finding }: { finding: FindingView }) {
 function Consequence({ view, link, next }: StageProps & { next: FindingView["next"] | undefined }) {
   const shut = view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => p.word === "left shut");
   const names = new Map(shut.map((p) => [p.name, p.id]));
+  const count = view.decide.parts.length;
   const found = view.decide.parts.filter((p) =>
     view.inspect.some((i) => i.part === p.part && i.state === "renew" && !i.renewedAnyway),
   );
@@ -300,8 +301,8 @@ function Consequence({ view, link, next }: StageProps & { next: FindingView["nex
       <p className="flex items-baseline justify-between">
         <b className="font-[660]">Plan</b>
         <span className="m text-[15px] font-semibold">
-          {clock(view.plan.minutes + view.plan.buildOnlyMinutes)}, {view.decide.parts.length}{" "}
-          {view.decide.parts.length === 1 ? "kind" : "kinds"} of part new
+          {clock(view.plan.minutes + view.plan.buildOnlyMinutes)}
+          {count > 0 && `, ${count} ${count === 1 ? "kind" : "kinds"} of part new`}
         </span>
       </p>
       {found.length > 0 && (

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { ProofView } from "../../api/types";
+import { Rails } from "../../drawing/Rails";
 import { TestPlot } from "../../drawing/TestPlot";
 import { countdown, Dial, useLeft } from "../../parts/Clock";
 import { GaugeReader } from "../../parts/GaugeField";
@@ -12,6 +13,9 @@ import { useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
 import { faultAt, Foot } from "./Foot";
 import { Waits } from "./Waits";
+
+/** So many tests leave room for the pump beneath them. */
+const ROOM_FOR_DRAWING = 6;
 
 /** The sheet's tests one after the other, each against its limit, its clock and the test before. */
 export default function Prove({ view, link }: StageProps) {
@@ -35,6 +39,11 @@ export default function Prove({ view, link }: StageProps) {
             ),
           )}
         </ol>
+        {view.proof.length <= ROOM_FOR_DRAWING && (
+          <div className="pt-4">
+            <Rails rails={view.rails.filter((r) => r.inPlan)} bare />
+          </div>
+        )}
       </section>
       <Foot
         link={link}

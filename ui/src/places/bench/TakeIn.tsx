@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { PumpView, RailPart, WaysView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
@@ -142,6 +143,11 @@ function Wishes({ view, link, pump, sheet }: StageProps & { pump: PumpView; shee
               />
             </>
           )}
+          <p className="pt-3 text-[15px] font-[620]">
+            <Link className="under" to={`/symptoms/${view.pump.tag}`}>
+              It does something it should not: symptoms first
+            </Link>
+          </p>
           <Duty pump={pump} />
         </aside>
       </div>

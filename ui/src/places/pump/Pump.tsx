@@ -8,6 +8,7 @@ import { asState, Mark } from "../../parts/Mark";
 import { day, percent, rounded } from "../../parts/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
+import { CounterReading } from "./CounterReading";
 import { HistoryLine } from "./HistoryLine";
 import { Trends } from "./Trends";
 
@@ -77,6 +78,7 @@ function Now({ pump: p }: { pump: PumpView }) {
         {s.strokes > 0 && <Figure name="Strokes" value={(s.strokes / 1e6).toFixed(1)} unit="million" />}
         <Figure name="Interval" value={rounded(s.intervalHours)} unit="h" />
       </dl>
+      <CounterReading tag={s.tag} />
       <Milder tag={s.tag} />
       <ToTheBench tag={s.tag} hasSheet={s.hasSheet} rebuild={s.rebuild} reason={due} />
       <Link className="press mt-2 flex items-center justify-center" to={`/symptoms/${s.tag}`}>

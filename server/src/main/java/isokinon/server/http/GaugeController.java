@@ -68,10 +68,14 @@ class GaugeController implements DisposableBean {
   @Operation(summary = "Streams a gauge's readings as server-sent events")
   SseEmitter stream(
       @PathVariable String id,
-      @RequestParam long rebuild,
+      @RequestParam(defaultValue = "0") long rebuild,
+      @RequestParam(defaultValue = "") String pump,
       @RequestParam(defaultValue = "") String subject,
       @RequestParam(defaultValue = "") String measure) {
-    Gauge gauge = gauges.open(id, rebuild, subject, measure);
+    Gauge gauge =
+        pump.isEmpty()
+            ? gauges.open(id, rebuild, subject, measure)
+            : gauges.openCounter(id, pump, measure);
     SseEmitter stream = new SseEmitter(EVERY_MS * MOST_SAMPLES * 2);
     AtomicInteger sent = new AtomicInteger();
     AtomicReference<ScheduledFuture<?>> running = new AtomicReference<>();

@@ -50,12 +50,14 @@ public class Gauges {
 
   private final GaugeRack rack;
   private final Bench bench;
+  private final Pumps pumps;
   private final Clock clock;
   private final Map<String, Condition> conditions = new ConcurrentHashMap<>();
 
-  Gauges(GaugeRack rack, Bench bench, Clock clock) {
+  Gauges(GaugeRack rack, Bench bench, Pumps pumps, Clock clock) {
     this.rack = rack;
     this.bench = bench;
+    this.pumps = pumps;
     this.clock = clock;
   }
 
@@ -140,6 +142,22 @@ public class Gauges {
         truth(job, subject, measure),
         conditions.getOrDefault(id, Condition.OK),
         SEED + again);
+  }
+
+  /**
+   * Opens a counter that hangs at a pump.
+   *
+   * @param counter {@code hours} or {@code strokes}
+   */
+  public Gauge openCounter(String id, String tag, String counter) {
+    GaugeRow g = rack.gauge(id);
+    PumpRow pump = pumps.pump(tag);
+    double reads = counter.equals("strokes") ? pump.strokes() : pump.runningHours();
+    return new SimulatedGauge(
+        new SimulatedGauge.Kind(g.unit(), g.resolution(), g.uncertainty()),
+        reads,
+        conditions.getOrDefault(id, Condition.OK),
+        SEED);
   }
 
   /** What a perfect gauge would read: worn by the hours run, or as a sound pump runs after it. */
