@@ -101,7 +101,6 @@ class WholeRebuildJourneyTest {
     rt.sees("The reading says watch; to judge it better than that, give a reason.");
     page.locator("#seen").fill("edge worn bright");
     Shop.accessible(page);
-    Shop.picture(page, "bench-inspect");
     rt.button("watch").last().click();
     rt.judgesTheRestSound();
   }
