@@ -1,15 +1,12 @@
 package isokinon.core.rebuild;
 
-import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.sheet.Step;
 import isokinon.core.torque.TorqueReading;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -22,18 +19,18 @@ import java.util.Optional;
 final class BenchRules {
 
   /** So many times the way from watch to renew, or the limit of a test, no reading can lie off. */
-  private static final double ABSURD = 20;
+  static final double ABSURD = 20;
 
   /** Longest note or reason, characters. */
   static final int MOST_TEXT = 2_000;
 
   private final Rebuild rebuild;
   private final Sheet sheet;
-  private final Instant now;
+  private final ProofRules proof;
 
   BenchRules(Rebuild rebuild, Instant now) {
     this.rebuild = rebuild;
-    this.now = now;
+    this.proof = new ProofRules(rebuild, now);
     this.sheet = rebuild.sheet();
   }
 
@@ -91,7 +88,7 @@ final class BenchRules {
                           !act.items().isEmpty() && rebuild.renewing().containsAll(act.items()),
                           "items",
                           "A lot goes into parts that are renewed."));
-      case PROVED -> proved(act);
+      case PROVED -> in(Stage.PROVE).or(() -> proof.proved(act));
       case MEASURED -> measured(act);
       case CAUSE_FOUND ->
           unless(
@@ -105,9 +102,9 @@ final class BenchRules {
       case FAULT_FOUND ->
           from(Stage.STRIP)
               .or(() -> unless(!act.subject().isBlank(), "subject", "Say what it was."));
-      case CLOCK_STARTED -> clockStarted(act);
-      case SENT_BACK -> sentBack(act);
-      case SETTLED -> settled(act);
+      case CLOCK_STARTED -> in(Stage.PROVE).or(() -> proof.clockStarted(act));
+      case SENT_BACK -> in(Stage.PROVE).or(() -> proof.sentBack(act));
+      case SETTLED -> proof.settled(act);
       case STAGE_DONE -> stageDone(act);
       case NOTED -> unless(!act.text().isBlank(), "text", "The note is empty.");
       case HANDED_BACK -> in(Stage.HAND_BACK);
@@ -314,7 +311,7 @@ final class BenchRules {
     if (no.isPresent()) {
       return no;
     }
-    Optional<Refusal> waits = waits(act);
+    Optional<Refusal> waits = proof.waits(act);
     if (waits.isPresent()) {
       return waits;
     }
@@ -449,157 +446,6 @@ final class BenchRules {
     return Optional.empty();
   }
 
-  private Optional<Refusal> proved(Act act) {
-    Optional<Sheet.ProofTest> known = test(act.subject());
-    if (known.isEmpty()) {
-      return no("subject", "The sheet knows no test called " + act.subject() + ".");
-    }
-    Sheet.ProofTest test = known.get();
-    boolean confirm = test.kind() == Handling.Answer.CONFIRM;
-    return in(Stage.PROVE)
-        .or(
-            () ->
-                unless(
-                    confirm || act.value().isPresent(),
-                    "value",
-                    "A number in " + test.unit() + " is asked for."))
-        .or(() -> confirm ? Optional.empty() : absurd(test, act.value().orElseThrow()))
-        .or(() -> test.afterWaits() ? cured(act) : Optional.empty())
-        .or(() -> clockRan(test, act));
-  }
-
-  private static Optional<Refusal> absurd(Sheet.ProofTest test, double v) {
-    boolean canBeNegative = test.unit().equals("degC") || test.unit().equals("K");
-    double most = ABSURD * Math.max(1, test.max().or(test::min).orElse(Double.MAX_VALUE / ABSURD));
-    return unless(
-        (v >= 0 || canBeNegative) && v <= most,
-        "value",
-        say("%s %s cannot be: look at the decimal mark and the unit.", plain(v), test.unit()));
-  }
-
-  /** A test that passes must have had its time; one that fails may end early. */
-  private Optional<Refusal> clockRan(Sheet.ProofTest test, Act act) {
-    boolean fails = act.value().map(v -> !test.passes(v)).orElse(false);
-    if (test.clockSeconds() == 0 || fails || !act.text().isBlank()) {
-      return Optional.empty();
-    }
-    Optional<Instant> since = rebuild.clock(test.id());
-    if (since.isEmpty()) {
-      return no("clock", "Start its clock, or say how it was timed.");
-    }
-    Duration left = Duration.between(now, since.get().plusSeconds(test.clockSeconds()));
-    return unless(
-        left.isNegative() || left.isZero(),
-        "clock",
-        say(
-            "Its clock still runs %d:%02d; wait, or say how it was timed.",
-            left.toMinutes(), left.toSecondsPart()));
-  }
-
-  /** Nothing is started while threadlocker cures or a part dries, unless a reason is given. */
-  private Optional<Refusal> cured(Act act) {
-    return running(Wait.Kind.CURE, Wait.Kind.DRYING)
-        .filter(w -> act.text().isBlank())
-        .flatMap(
-            w ->
-                no(
-                    "wait",
-                    say(
-                        "%s still %s for %s; wait, or say why it may start.",
-                        stepName(w.subject()),
-                        w.kind() == Wait.Kind.CURE ? "cures" : "dries",
-                        hours(Duration.between(now, w.until())))));
-  }
-
-  private Optional<Wait> running(Wait.Kind... kinds) {
-    return rebuild.waits().stream()
-        .filter(w -> List.of(kinds).contains(w.kind()) && !w.over(now))
-        .reduce((a, b) -> b);
-  }
-
-  /** A build step waits for what still dries before it. */
-  private Optional<Refusal> waits(Act act) {
-    if (rebuild.stage() != Stage.BUILD || !act.text().isBlank()) {
-      return Optional.empty();
-    }
-    return rebuild.waits().stream()
-        .filter(w -> w.kind() == Wait.Kind.DRYING && !w.over(now))
-        .filter(
-            w ->
-                sheet
-                    .buildOnlyStep(w.subject())
-                    .map(b -> b.before().contains(act.step()))
-                    .orElse(false))
-        .findFirst()
-        .flatMap(
-            w ->
-                no(
-                    "wait",
-                    say(
-                        "It has to wait for %s yet: %s. Wait, or say why it need not.",
-                        hours(Duration.between(now, w.until())), stepName(w.subject()))));
-  }
-
-  private Optional<Refusal> clockStarted(Act act) {
-    return in(Stage.PROVE)
-        .or(
-            () ->
-                unless(
-                    test(act.subject()).filter(t -> t.clockSeconds() > 0).isPresent(),
-                    "subject",
-                    "That test has no clock."));
-  }
-
-  private Optional<Refusal> sentBack(Act act) {
-    return in(Stage.PROVE)
-        .or(
-            () ->
-                unless(
-                    test(act.subject())
-                        .filter(t -> rebuild.proof(t.id()).isPresent() && !rebuild.passed(t))
-                        .isPresent(),
-                    "subject",
-                    "Only a test that failed sends the job back."))
-        .or(
-            () ->
-                unless(
-                    !rebuild.behind(act.subject()).isEmpty(),
-                    "subject",
-                    "The sheet does not say which step is behind it: look outside the pump."));
-  }
-
-  private Optional<Refusal> settled(Act act) {
-    Optional<Wait> wait =
-        rebuild.waits().stream()
-            .filter(w -> w.kind().callsForWork() && w.subject().equals(act.subject()))
-            .findFirst();
-    if (wait.isEmpty()) {
-      return no("subject", "Nothing of that name waits to be done again.");
-    }
-    return unless(
-        wait.get().over(now) || !act.text().isBlank(),
-        "wait",
-        say(
-            "It is due in %s; wait, or say why it is done now.",
-            hours(Duration.between(now, wait.get().until()))));
-  }
-
-  private Optional<Sheet.ProofTest> test(String id) {
-    return sheet.proof().stream().filter(t -> t.id().equals(id)).findFirst();
-  }
-
-  private String stepName(String id) {
-    return sheet
-        .buildOnlyStep(id)
-        .map(BuildOnlyStep::build)
-        .or(() -> sheet.step(id).map(Step::build))
-        .orElse(id);
-  }
-
-  private static String hours(Duration left) {
-    return say("%d:%02d h", left.toHours(), left.toMinutesPart());
-  }
-
   private Optional<Refusal> from(Stage stage) {
     return unless(
         rebuild.stage().compareTo(stage) >= 0 && rebuild.stage() != Stage.CLOSED,
@@ -620,7 +466,7 @@ final class BenchRules {
               "Strip stays locked: " + rebuild.openGates().size() + " still to prove.");
       case INSPECT -> firstUnjudged();
       case DECIDE -> decided();
-      case PROVE -> firstUnproved();
+      case PROVE -> proof.firstOpen();
       default -> no("subject", stage.title() + " ends by itself.");
     };
   }
@@ -651,13 +497,6 @@ final class BenchRules {
     return Optional.empty();
   }
 
-  private Optional<Refusal> firstUnproved() {
-    return sheet.proof().stream()
-        .filter(t -> !rebuild.passed(t))
-        .findFirst()
-        .map(t -> new Refusal(t.id(), "Not proved yet: " + t.ask() + "."));
-  }
-
   private String name(String part) {
     return sheet.part(part).map(p -> p.name().toLowerCase(Locale.ROOT)).orElse(part);
   }
@@ -683,19 +522,19 @@ final class BenchRules {
             + ".");
   }
 
-  private static Optional<Refusal> unless(boolean holds, String path, String message) {
+  static Optional<Refusal> unless(boolean holds, String path, String message) {
     return holds ? Optional.empty() : no(path, message);
   }
 
-  private static Optional<Refusal> no(String path, String message) {
+  static Optional<Refusal> no(String path, String message) {
     return Optional.of(new Refusal(path, message));
   }
 
-  private static String say(String format, Object... values) {
+  static String say(String format, Object... values) {
     return String.format(Locale.ROOT, format, values);
   }
 
-  private static String plain(double value) {
+  static String plain(double value) {
     return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 }

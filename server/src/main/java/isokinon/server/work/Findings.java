@@ -76,7 +76,7 @@ public class Findings {
             .orElse(outcome.verdict());
     Optional<CauseSaid> said = rebuild.cause(part.id()).map(e -> causes.said(e, zone));
     List<CauseView> why =
-        seen.isEmpty() && verdict == Verdict.SOUND
+        seen.isEmpty() && outcome.verdict() == Verdict.SOUND
             ? List.of()
             : causes.of(job, part, looks, seen, readings);
     return new FindingView(
