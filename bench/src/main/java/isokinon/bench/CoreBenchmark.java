@@ -1,5 +1,9 @@
 package isokinon.bench;
 
+import isokinon.core.diagnosis.Belief;
+import isokinon.core.diagnosis.DiagnosisLibrary;
+import isokinon.core.diagnosis.DiagnosisReader;
+import isokinon.core.diagnosis.NextTest;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
@@ -7,6 +11,7 @@ import isokinon.core.material.MaterialLibrary;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
+import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Handling.Layout;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
@@ -58,6 +63,7 @@ public class CoreBenchmark {
   private WetEndRater rater;
   private MaterialLibrary library;
   private Duty duty;
+  private DiagnosisLibrary diagnosis;
   private final List<KitRanking.Candidate> kits = new ArrayList<>();
 
   private static final KitRanking.Money MONEY = new KitRanking.Money(42, 290, 20_000);
@@ -75,6 +81,9 @@ public class CoreBenchmark {
     library =
         LibraryReader.read(
             name -> Files.newBufferedReader(Path.of("../library/materials/" + name + ".csv")));
+    diagnosis =
+        DiagnosisReader.read(
+            name -> Files.newBufferedReader(Path.of("../library/diagnosis/" + name + ".csv")));
     rater = new WetEndRater(library);
     duty =
         new Duty(
@@ -147,6 +156,23 @@ public class CoreBenchmark {
     KitRanking ranking = new KitRanking(rater);
     return new Sensitivity(library, d -> ranking.standing(d, kits, MONEY), UnaryOperator.identity())
         .turns(duty);
+  }
+
+  /** Every symptom of a double-diaphragm pump told, and its tests ranked by what they settle. */
+  @Benchmark
+  public List<NextTest> rankNextTests() {
+    Belief belief = diagnosis.faultsOf(Family.AIR_DIAPHRAGM, Map.of());
+    for (DiagnosisLibrary.Symptom s : diagnosis.symptoms(Family.AIR_DIAPHRAGM)) {
+      belief = belief.given(diagnosis.evidence(Family.AIR_DIAPHRAGM, s, true));
+    }
+    return NextTest.ranked(
+        belief,
+        diagnosis.tests(Family.AIR_DIAPHRAGM).stream()
+            .map(
+                t ->
+                    new NextTest.Test(
+                        diagnosis.evidence(Family.AIR_DIAPHRAGM, t, true), t.minutes(), t.kind()))
+            .toList());
   }
 
   /** Reading and checking the shipped sheet. */

@@ -6,27 +6,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** A tube head, a progressing cavity pump with packing and a magnetic drive, rebuilt by hand. */
-class FamiliesJourneyTest {
-
-  private static RunningApp mill;
-  private static Shop shop;
-
-  @BeforeAll
-  static void opens() {
-    mill = RunningApp.demo();
-    shop = new Shop(mill);
-  }
-
-  @AfterAll
-  static void closes() {
-    shop.close();
-    mill.close();
-  }
+class FamiliesJourneyTest extends AtTheMill {
 
   private static void isSafe(AtTheBench at) {
     at.provesEveryEnergy();

@@ -7,27 +7,10 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** Every place as it is met: by day and night, on a narrow tablet, empty, lost, with long texts. */
-class ScreensJourneyTest {
-
-  private static RunningApp mill;
-  private static Shop shop;
-
-  @BeforeAll
-  static void opens() {
-    mill = RunningApp.demo();
-    shop = new Shop(mill);
-  }
-
-  @AfterAll
-  static void closes() {
-    shop.close();
-    mill.close();
-  }
+class ScreensJourneyTest extends AtTheMill {
 
   @Test
   void thePlacesAreReadableByDayAndNightAndFitANarrowTablet() {
@@ -121,6 +104,24 @@ class ScreensJourneyTest {
     assertThat(page.getByText("Would bring 1 reading of 1 pump,")).isVisible();
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in")).click();
     assertThat(page.getByText("Taken in: 1 reading")).isVisible();
+    Shop.accessible(page);
+  }
+
+  @Test
+  void theHourCounterIsReadAtThePumpAndWhatIsNoNumberStaysInItsField() {
+    Page page = shop.device("RT");
+    page.navigate("/pumps/EFF-09");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read Running hours"))
+        .click();
+    assertThat(page.getByLabel("Hour counter, read at the pump"))
+        .hasValue(java.util.regex.Pattern.compile("^[\\d.]+ h$"));
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take the counter in"))
+        .click();
+    assertThat(page.getByText(java.util.regex.Pattern.compile("^Taken in: .* h more"))).isVisible();
+    page.getByLabel("Hour counter, read at the pump").fill("half past");
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("\"half past\" is not a number.")).isVisible();
+    assertThat(page.getByLabel("Hour counter, read at the pump")).hasValue("half past");
     Shop.accessible(page);
   }
 

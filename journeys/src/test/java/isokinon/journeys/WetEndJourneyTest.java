@@ -10,27 +10,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** Choosing what goes in: a duty that got milder, one that nothing stands, what was seen here. */
-class WetEndJourneyTest {
-
-  private static RunningApp mill;
-  private static Shop shop;
-
-  @BeforeAll
-  static void opens() {
-    mill = RunningApp.demo();
-    shop = new Shop(mill);
-  }
-
-  @AfterAll
-  static void closes() {
-    shop.close();
-    mill.close();
-  }
+class WetEndJourneyTest extends AtTheMill {
 
   private static Locator role(Page page, AriaRole role, String name) {
     return page.getByRole(role, new Page.GetByRoleOptions().setName(name));

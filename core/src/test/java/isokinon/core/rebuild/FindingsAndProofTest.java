@@ -176,6 +176,64 @@ class FindingsAndProofTest {
         .isEqualTo(Optional.of("stator-burnt"));
   }
 
+  @Test
+  void aWashedFilterDriesBeforeItGoesBackUnlessSomeoneSaysWhyNot() {
+    AtTheBench bench =
+        new AtTheBench(ShippedSheet.of("linear-twin-diaphragm-80"), new Fitted("diaphragm", "EPDM"))
+            .takesIn(List.of("inspect:filter"))
+            .makesSafe()
+            .strips()
+            .inspects()
+            .decides("EPDM");
+    while (bench.rebuild().waits().stream().noneMatch(w -> w.kind() == Wait.Kind.DRYING)) {
+      bench.buildsOne();
+    }
+    while (bench.rebuild().currentStep().map(s -> !s.equals("filter-out")).orElse(false)) {
+      bench.buildsOne();
+    }
+    bench.answersChecks();
+    Act done = Act.of(Act.Kind.STEP_DONE, "filter-out", "");
+    assertThat(bench.refused(done)).startsWith("It has to wait for 1:5");
+    assertThat(bench.rebuild().refuse(done.saying("a dry spare goes in"), false, bench.now()))
+        .isEmpty();
+    bench.after(Duration.ofHours(2)).does(done);
+  }
+
+  @Test
+  void aStepTakenBackLosesItsWaitAndAPauseKeepsIt() {
+    AtTheBench bench =
+        new AtTheBench()
+            .takesIn(List.of("renew:diaphragm-a"))
+            .makesSafe()
+            .strips()
+            .inspects()
+            .decides("TPC-ET");
+    while (bench.rebuild().waits().stream().noneMatch(w -> w.kind() == Wait.Kind.CURE)) {
+      bench.buildsOne();
+    }
+    List<Wait> before = bench.rebuild().waits();
+    bench.does(Act.of(Act.Kind.PAUSED, "", "parts")).after(Duration.ofHours(5));
+    bench.does(Act.of(Act.Kind.RESUMED, "", ""));
+    assertThat(bench.rebuild().waits()).isEqualTo(before);
+    String last = bench.rebuild().built().get(bench.rebuild().built().size() - 1);
+    bench.does(Act.of(Act.Kind.STEP_UNDONE, last, ""));
+    assertThat(bench.rebuild().waits()).hasSizeLessThan(before.size());
+  }
+
+  @Test
+  void nothingOfTheProofIsTakenBeforeItsTime() {
+    AtTheBench bench = atInspect();
+    for (Act early :
+        List.of(
+            Act.of(Act.Kind.PROVED, "", "flow").reading(0.7, "m3/h"),
+            Act.of(Act.Kind.CLOCK_STARTED, "", "drip"),
+            Act.of(Act.Kind.SENT_BACK, "", "flow"))) {
+      assertThat(bench.refused(early)).contains("This belongs to Prove");
+    }
+    assertThat(bench.refused(Act.of(Act.Kind.SYMPTOMS_TOLD, "", "").with(List.of("seen:leaks"))))
+        .contains("This belongs to Take in");
+  }
+
   private static AtTheBench built(List<String> items) {
     return new AtTheBench()
         .takesIn(items)

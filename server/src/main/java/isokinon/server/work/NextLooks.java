@@ -72,7 +72,10 @@ public class NextLooks {
     Optional<ReadingRow> before = before(job, part, l);
     double fitted = job.pump().fittedAtHours();
     double since = job.row().hoursThen() - before.map(ReadingRow::hours).orElse(fitted);
-    Optional<Double> from = before.map(ReadingRow::reading).or(l::asNew);
+    // Only the wearing set is known to have gone in new at the last rebuild; others may be older.
+    boolean ofTheSet = part.role().equals(Optional.of(job.pump().role()));
+    Optional<Double> from =
+        before.map(ReadingRow::reading).or(() -> l.asNew().filter(v -> ofTheSet));
     if (now.isEmpty() || from.isEmpty() || since <= 0) {
       return Optional.empty();
     }
