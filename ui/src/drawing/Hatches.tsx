@@ -42,7 +42,7 @@ export function Hatches() {
           <MoreKinds key={hand} hand={hand} />
         ))}
         <pattern id="rubber" width="3.4" height="3.4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="3.4" height="3.4" fill="var(--soft)" />
+          <rect width="3.4" height="3.4" fill="var(--elastomer)" />
           <path d="M0,0V3.4" stroke="var(--card)" strokeWidth="1" opacity=".7" />
         </pattern>
         <pattern id="limited" width="4.4" height="4.4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -86,17 +86,25 @@ class ProofApiTest {
 
   @Test
   void slipIsSaidAgainstDisplacement() {
-    Desk.Job job = built("DYE-02", "EPDM", "renew:stator");
-    job.does("PROVED", proved("flow", "0.22", ""));
+    Desk.Job job = built("SCR-04", "NBR", "renew:stator");
+    job.does("PROVED", proved("flow", "0.6", ""));
     assertThat(test(job, "flow").path("says").asText())
-        .contains("54 % of the 0.411 m³/h displaced; 46 % slips back.");
+        .isEqualTo("50 % of the 1.198 m³/h displaced; 50 % slips back.");
     assertThat(test(job, "flow").path("passed").asBoolean()).isFalse();
     assertThat(job.tries("PROVED", proved("flow", "380", "")).fault("value")).contains("cannot be");
     assertThat(job.tries("PROVED", proved("flow", "0.4 A", "")).fault("value"))
         .contains("wrong unit");
-    job.does("PROVED", proved("flow", "6 L/min", ""));
-    assertThat(test(job, "flow").path("value").asDouble()).isBetween(0.3599, 0.3601);
+    job.does("PROVED", proved("flow", "18 L/min", ""));
+    assertThat(test(job, "flow").path("value").asDouble()).isBetween(1.0799, 1.0801);
     assertThat(test(job, "flow").path("passed").asBoolean()).isTrue();
+    job.proves().does("HANDED_BACK", Map.of());
+
+    Desk.Job again = built("SCR-04", "NBR", "renew:stator");
+    again.does("PROVED", proved("flow", "0.6", ""));
+    assertThat(test(again, "flow").path("says").asText())
+        .contains("25 points or more under its best test: renew rotor or stator.")
+        .contains("against the last test on 17 Mar 2026.");
+    again.proves().does("HANDED_BACK", Map.of());
   }
 
   @Test
