@@ -51,6 +51,9 @@ public record Outcome(Verdict verdict, List<String> because) {
     String measure = l.measure().replace('-', ' ');
     String name = measure.substring(0, 1).toUpperCase(Locale.ROOT) + measure.substring(1);
     String unit = " " + l.unit();
+    if (off(value, l.renew(), l).equals("0") || off(value, l.watch(), l).equals("0")) {
+      return name + " is at the " + l.judge(value).code() + " limit.";
+    }
     return switch (l.judge(value)) {
       case RENEW -> name + " is " + off(value, l.renew(), l) + unit + " past the renew limit.";
       case WATCH ->

@@ -26,6 +26,8 @@ class OutcomeTest {
   @CsvSource({
     "bore-wear, 0.29, SOUND, Bore wear is 0.01 mm clear of watch.",
     "bore-wear, 0.4, WATCH, 'Bore wear is 0.1 mm into watch, 0.3 mm before renew.'",
+    "bore-wear, 0.3, WATCH, Bore wear is at the watch limit.",
+    "bore-wear, 0.7, RENEW, Bore wear is at the renew limit.",
     "bore-wear, 0.84, RENEW, Bore wear is 0.14 mm past the renew limit.",
     "hardness-change, -6, WATCH, 'Hardness change is 1 Shore A into watch, 4 Shore A before renew.'",
     "hardness-change, 12, RENEW, Hardness change is 2 Shore A past the renew limit.",

@@ -171,6 +171,8 @@ public class Causes {
       Double value = readings.get(l.measure());
       if (value != null && l.measure().equals("swell")) {
         clues.put("reading:swollen", l.judge(value) != Verdict.SOUND);
+      } else if (value != null && l.measure().equals("pull-off-torque")) {
+        clues.put("reading:weak", l.judge(value) != Verdict.SOUND);
       } else if (value != null && !l.eitherWay()) {
         clues.merge("reading:worn", l.judge(value) != Verdict.SOUND, Boolean::logicalOr);
       }

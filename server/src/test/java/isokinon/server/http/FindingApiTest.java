@@ -152,6 +152,12 @@ class FindingApiTest {
     assertThat(magnet.path("verdict").asText()).isEqualTo("watch");
     assertThat(magnet.path("facts").get(0).path("say").asText())
         .contains("carry 4.00 N·m", "1130 kg/m³", "margin 1.17");
+    assertThat(magnet.path("causes")).isEmpty();
+    job.does("MEASURED", measured("inner-magnet", "pull-off-torque", "3.1"));
+    JsonNode weak = finding(job, "inner-magnet");
+    assertThat(weak.path("verdict").asText()).isEqualTo("renew");
+    assertThat(weak.at("/causes/0/id").asText()).isEqualTo("heat");
+    assertThat(weak.at("/causes/0/raised").toString()).contains("weaker than its rating");
   }
 
   @Test
