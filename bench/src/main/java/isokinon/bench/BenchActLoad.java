@@ -123,15 +123,14 @@ public final class BenchActLoad {
       connection.setAutoCommit(false);
       statement.execute(
           "create local temporary table model as select * from pump where tag = 'EFF-02'");
+      statement.execute(
+          "create local temporary table seen as select * from exposure where pump = 'EFF-02'");
       for (int i = 0; i < PUMPS; i++) {
         String tag = "L-" + i;
         statement.addBatch("update model set tag = '" + tag + "'");
         statement.addBatch("insert into pump select * from model");
-        statement.addBatch(
-            "insert into exposure select '"
-                + tag
-                + "', position, fluid, concentration_pct,"
-                + " temperature_c, share, note from exposure where pump = 'EFF-02'");
+        statement.addBatch("update seen set pump = '" + tag + "'");
+        statement.addBatch("insert into exposure select * from seen");
         statement.addBatch(
             "insert into run (pump, role, material, duty_group, fitted_on, ended_on, hours, failed,"
                 + " cause) select '"

@@ -30,8 +30,11 @@ public interface BenchMapper {
   List<RebuildRow> running();
 
   @Select(
-      "select * from rebuild where closed_at is null or closed_at >= #{since} order by opened_at")
-  List<RebuildRow> runningOrClosedSince(OffsetDateTime since);
+      "select r.id, r.pump, r.closed_at is not null as closed,"
+          + " coalesce((select max(e.seq) from bench_event e where e.rebuild = r.id), 0) as seq"
+          + " from rebuild r where r.closed_at is null or r.closed_at >= #{since}"
+          + " order by r.opened_at")
+  List<LastEventRow> runningOrClosedSince(OffsetDateTime since);
 
   @Select("select * from rebuild where pump = #{pump} and closed_at is null limit 1")
   Optional<RebuildRow> runningOn(String pump);

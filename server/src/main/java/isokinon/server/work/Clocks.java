@@ -1,14 +1,18 @@
 package isokinon.server.work;
 
+import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Wait;
 import isokinon.server.store.BenchMapper;
-import isokinon.server.store.RebuildRow;
+import isokinon.server.store.LastEventRow;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
@@ -38,9 +42,15 @@ public class Clocks {
       boolean over,
       boolean work) {}
 
+  /** Waits of a rebuild as they stood after an event. */
+  private record Known(long seq, List<Wait> waits, Map<String, String> titles) {}
+
   private final BenchMapper bench;
   private final Bench jobs;
   private final Clock clock;
+
+  /** A rebuild is replayed again only once something was recorded in it. */
+  private final Map<Long, Known> known = new ConcurrentHashMap<>();
 
   Clocks(BenchMapper bench, Bench jobs, Clock clock) {
     this.bench = bench;
@@ -51,12 +61,15 @@ public class Clocks {
   /** Every clock that matters now, what is due first. */
   List<ClockView> all() {
     Instant now = clock.instant();
+    List<LastEventRow> rows =
+        bench.runningOrClosedSince(OffsetDateTime.now(clock).minusDays(ASKED_FOR_DAYS));
+    known.keySet().retainAll(rows.stream().map(LastEventRow::id).collect(Collectors.toSet()));
     List<ClockView> clocks = new ArrayList<>();
-    for (RebuildRow row :
-        bench.runningOrClosedSince(OffsetDateTime.now(clock).minusDays(ASKED_FOR_DAYS))) {
-      Bench.Job job = jobs.job(row.id());
-      for (Wait w : job.rebuild().waits()) {
-        boolean matters = row.closedAt() == null || w.kind().callsForWork();
+    for (LastEventRow row : rows) {
+      Known waits =
+          known.compute(row.id(), (id, k) -> k != null && k.seq() == row.seq() ? k : read(row));
+      for (Wait w : waits.waits()) {
+        boolean matters = !row.closed() || w.kind().callsForWork();
         if (matters && w.open(now)) {
           clocks.add(
               new ClockView(
@@ -64,7 +77,7 @@ public class Clocks {
                   row.id(),
                   w.kind().code(),
                   w.subject(),
-                  Records.stepOrTest(job.rebuild().sheet(), w.subject()),
+                  waits.titles().get(w.subject()),
                   w.until().toString(),
                   w.over(now),
                   w.kind().callsForWork()));
@@ -73,5 +86,17 @@ public class Clocks {
     }
     clocks.sort(Comparator.comparing(ClockView::until));
     return clocks;
+  }
+
+  private Known read(LastEventRow row) {
+    Rebuild rebuild = jobs.job(row.id()).rebuild();
+    List<Wait> waits = rebuild.waits();
+    return new Known(
+        row.seq(),
+        waits,
+        waits.stream()
+            .map(Wait::subject)
+            .distinct()
+            .collect(Collectors.toMap(s -> s, s -> Records.stepOrTest(rebuild.sheet(), s))));
   }
 }
