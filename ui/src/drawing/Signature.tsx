@@ -20,9 +20,6 @@ export function Rhythm({ id, width = 74 }: Props) {
   return <Drawn strokes={SYMPTOMS[id] ?? []} width={width} height={48} box={100} />;
 }
 
-export const drawnSignatures = Object.keys(SIGNATURES);
-export const drawnSymptoms = Object.keys(SYMPTOMS);
-
 function Drawn({ strokes, width, height, box }: { strokes: Stroke[]; width: number; height: number; box: number }) {
   return (
     <svg

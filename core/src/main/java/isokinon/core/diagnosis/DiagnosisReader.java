@@ -7,6 +7,7 @@ import isokinon.core.diagnosis.DiagnosisLibrary.Fault;
 import isokinon.core.diagnosis.DiagnosisLibrary.QuickTest;
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
 import isokinon.core.diagnosis.DiagnosisLibrary.Symptom;
+import isokinon.core.material.LibraryReader;
 import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
@@ -20,7 +21,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -28,15 +28,6 @@ import org.apache.commons.csv.CSVRecord;
  * that a typing slip in a table is found when it is read and not at the bench.
  */
 public final class DiagnosisReader {
-
-  private static final CSVFormat FORMAT =
-      CSVFormat.DEFAULT
-          .builder()
-          .setHeader()
-          .setSkipHeaderRecord(true)
-          .setIgnoreEmptyLines(true)
-          .setTrim(true)
-          .get();
 
   /** Opens a table by its name. */
   @FunctionalInterface
@@ -187,7 +178,7 @@ public final class DiagnosisReader {
 
   private <T> List<T> rows(String table, Function<CSVRecord, T> read) throws IOException {
     try (Reader in = tables.open(table);
-        var parser = FORMAT.parse(in)) {
+        var parser = LibraryReader.FORMAT.parse(in)) {
       List<T> rows = new ArrayList<>();
       for (CSVRecord r : parser) {
         rows.add(read.apply(r));

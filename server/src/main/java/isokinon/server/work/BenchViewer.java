@@ -426,16 +426,10 @@ public class BenchViewer {
                         + Words.plain(r.getValue().act().value().orElseThrow())
                         + " "
                         + r.getValue().act().unit()
-                        + gauge(r.getValue()))
+                        + Records.gauge(r.getValue().act()))
             .collect(Collectors.joining(", "));
     String said = rebuild.judgement(part.id()).map(e -> e.act().text()).orElse("");
     return readings + (readings.isEmpty() || said.isEmpty() ? "" : ", ") + said;
-  }
-
-  private static String gauge(BenchEvent e) {
-    String id = Findings.gauge(e);
-    boolean overdue = e.act().items().contains(Findings.OVERDUE);
-    return (id.isEmpty() ? "" : " with " + id) + (overdue ? ", out of calibration" : "");
   }
 
   private DecideView decide(PumpRow pump, Rebuild rebuild) {

@@ -123,11 +123,7 @@ public class FindingLog {
             event.at(),
             job.pump().runningHours(),
             event.who(),
-            act.items().stream()
-                .filter(i -> i.startsWith(Findings.GAUGE))
-                .map(i -> i.substring(Findings.GAUGE.length()))
-                .findFirst()
-                .orElse(""),
+            Findings.gauge(act),
             act.items().contains(Findings.OVERDUE),
             job.row().id(),
             false));

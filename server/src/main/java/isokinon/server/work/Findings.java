@@ -2,6 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
 import isokinon.core.inspect.Outcome;
+import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Code;
@@ -162,11 +163,8 @@ public class Findings {
 
   /** Who read it, with which gauge, and whether that was out of calibration. */
   static String by(BenchEvent e) {
-    return e.act().items().stream()
-            .filter(i -> i.startsWith(GAUGE))
-            .map(i -> i.substring(GAUGE.length()) + ", ")
-            .findFirst()
-            .orElse("")
+    String gauge = gauge(e.act());
+    return (gauge.isEmpty() ? "" : gauge + ", ")
         + e.who()
         + (e.act().items().contains(OVERDUE) ? ", gauge out of calibration" : "");
   }
@@ -178,8 +176,9 @@ public class Findings {
     return title.isEmpty() ? seen : seen.isBlank() ? title : title + ": " + seen;
   }
 
-  static String gauge(BenchEvent e) {
-    return e.act().items().stream()
+  /** The gauge a reading was taken with; empty where it was typed without one. */
+  static String gauge(Act act) {
+    return act.items().stream()
         .filter(i -> i.startsWith(GAUGE))
         .map(i -> i.substring(GAUGE.length()))
         .findFirst()

@@ -86,7 +86,7 @@ public class NextLooks {
             new WearRate.Reading(
                 l.eitherWay() ? Math.abs(from.get()) : from.get(),
                 before.map(r -> uncertainty(r.gauge(), l)).orElse(0.0)),
-            new WearRate.Reading(size, uncertainty(Findings.gauge(now.get()), l)),
+            new WearRate.Reading(size, uncertainty(Findings.gauge(now.get().act()), l)),
             since,
             l.renew()));
   }

@@ -93,12 +93,10 @@ public final class Records {
     return Words.words(item.replace(':', ' '));
   }
 
-  private static String gauge(Act act) {
-    return act.items().stream()
-            .filter(i -> i.startsWith(Findings.GAUGE))
-            .map(i -> " with " + i.substring(Findings.GAUGE.length()))
-            .findFirst()
-            .orElse("")
+  /** The gauge of a reading as the record says it, and whether it was out of calibration. */
+  static String gauge(Act act) {
+    String id = Findings.gauge(act);
+    return (id.isEmpty() ? "" : " with " + id)
         + (act.items().contains(Findings.OVERDUE) ? ", out of calibration" : "");
   }
 

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Every quantity that was measured on a pump over its running hours, and where it is heading. */
@@ -72,6 +73,8 @@ public class Trends {
 
   /** The trends of a pump, in the order of its sheet. */
   List<TrendView> of(PumpRow pump, Sheet sheet) {
+    Map<String, GaugeRow> gauges =
+        store.gauges().stream().collect(Collectors.toMap(GaugeRow::id, g -> g));
     Map<Key, List<ReadingRow>> all = new LinkedHashMap<>();
     store
         .readings(pump.tag())
@@ -91,14 +94,15 @@ public class Trends {
                   rows,
                   Optional.of(l.watch()),
                   Optional.of(l.renew()),
-                  pump));
+                  pump,
+                  gauges));
         }
       }
     }
     for (Sheet.ProofTest t : sheet.proof()) {
       List<ReadingRow> rows = all.get(new Key(ReadingRow.PROOF, t.id(), t.unit()));
       if (rows != null) {
-        trends.add(trend(t.ask(), rows, Optional.empty(), nearest(t, rows), pump));
+        trends.add(trend(t.ask(), rows, Optional.empty(), nearest(t, rows), pump, gauges));
       }
     }
     return trends;
@@ -114,12 +118,13 @@ public class Trends {
     return t.min().or(t::max);
   }
 
-  private TrendView trend(
+  private static TrendView trend(
       String title,
       List<ReadingRow> rows,
       Optional<Double> watch,
       Optional<Double> limit,
-      PumpRow pump) {
+      PumpRow pump,
+      Map<String, GaugeRow> gauges) {
     return new TrendView(
         title,
         rows.get(0).unit(),
@@ -136,7 +141,7 @@ public class Trends {
                         r.overdue(),
                         r.lastOfPart()))
             .toList(),
-        limit.flatMap(l -> line(thisLife(rows), l, pump)));
+        limit.flatMap(l -> line(thisLife(rows), l, pump, gauges)));
   }
 
   /** Readings since the part was last renewed. */
@@ -148,9 +153,12 @@ public class Trends {
     return rows.subList(from, rows.size());
   }
 
-  private Optional<TrendLine> line(List<ReadingRow> rows, double limit, PumpRow pump) {
+  private static Optional<TrendLine> line(
+      List<ReadingRow> rows, double limit, PumpRow pump, Map<String, GaugeRow> gauges) {
     List<Trend.Point> points =
-        rows.stream().map(r -> new Trend.Point(r.hours(), r.reading(), uncertainty(r))).toList();
+        rows.stream()
+            .map(r -> new Trend.Point(r.hours(), r.reading(), uncertainty(r, gauges)))
+            .toList();
     if (points.stream().map(Trend.Point::hours).distinct().count() < 2) {
       return Optional.empty();
     }
@@ -167,9 +175,8 @@ public class Trends {
             say(trend, limit, rows.get(0).unit(), pump)));
   }
 
-  private double uncertainty(ReadingRow r) {
-    return store
-        .gauge(r.gauge())
+  private static double uncertainty(ReadingRow r, Map<String, GaugeRow> gauges) {
+    return Optional.ofNullable(gauges.get(r.gauge()))
         .filter(g -> g.unit().equals(r.unit()))
         .map(GaugeRow::uncertainty)
         .orElse(TYPED_SHARE * Math.abs(r.reading()));
