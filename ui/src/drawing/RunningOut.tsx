@@ -10,6 +10,8 @@ const LENS = 12.5;
 /** Density of failing, per day, at which the lens is as thick as it gets: about 35 % in 30 days. */
 const THICKEST = 0.014;
 const SOON_DAYS = 30;
+/** Days between two densities of a lens. */
+const LENS_STEP_DAYS = 2;
 
 /**
  * A pump's running-out strip along its centre line: sets that ran and how each ended, the set in it
@@ -107,14 +109,14 @@ export function thickness(density: number): number {
 function Lens({ pump, x, y }: Drawn) {
   const clip = useId();
   const known = pump.state !== "unknown";
-  const lens = areaPath<{ days: number; density: number }>()
-    .x((p) => x(p.days))
-    .y0((p) => y - thickness(p.density))
-    .y1((p) => y + thickness(p.density))
+  const lens = areaPath<number>()
+    .x((_, i) => x(i * LENS_STEP_DAYS))
+    .y0((density) => y - thickness(density))
+    .y1((density) => y + thickness(density))
     .curve(curveMonotoneX)(pump.lens);
   if (!lens) return null;
   let hatch = "";
-  const end = x(pump.lens.at(-1)?.days ?? 0);
+  const end = x((pump.lens.length - 1) * LENS_STEP_DAYS);
   for (let at = x(0) + 1; at < end; at += 2.6) hatch += `M${at.toFixed(1)},${y - 14}V${y + 14}`;
   return (
     <g>

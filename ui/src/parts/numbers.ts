@@ -49,3 +49,9 @@ export function unitWord(unit: string): string {
 export function roleWord(role: string): string {
   return role === "o-ring" ? "O-ring" : role.replaceAll("-", " ");
 }
+
+/** A count in millions. */
+export const millions = (count: number): string => (count / 1e6).toFixed(1);
+
+/** The first letter raised. */
+export const sentence = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);

@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { PumpView, RailPart, WaysView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
-import { clock, day, rounded } from "../../parts/numbers";
+import { clock, day, millions, rounded } from "../../parts/numbers";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import type { StageProps } from "./Bench";
@@ -293,7 +293,8 @@ function Duty({ pump }: { pump: PumpView }) {
       </div>
       <p className="py-2 text-[15px] leading-5">
         {pump.strip.material} fitted {day(pump.strip.fittedOn)}: {rounded(pump.strip.hours)} h
-        {pump.strip.strokes > 0 && `, ${(pump.strip.strokes / 1e6).toFixed(1)} million strokes`}. {pump.strip.because}
+        {pump.strip.counts > 0 && `, ${millions(pump.strip.counts)} million ${pump.strip.counted}`}.{" "}
+        {pump.strip.because}
       </p>
       {pump.duty.map((d) => (
         <p key={d.fluid} className="flex justify-between border-t border-line2 py-1.5 text-[14.5px]">

@@ -1,19 +1,20 @@
 import { useQuery } from "@tanstack/react-query";
 import { scaleLinear } from "d3-scale";
-import { useState } from "react";
+import { useMemo } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { askAgain } from "../../api/away";
 import { api } from "../../api/client";
-import type { Area, FloorView, Strip } from "../../api/types";
+import type { FloorView, Strip } from "../../api/types";
 import { kindName } from "../../drawing/PumpKind";
 import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
 import { Counters } from "./Counters";
 import { Clocks } from "./Clocks";
-import { FloorRow } from "./FloorRow";
 import { Legend } from "./Legend";
 import { Months } from "./Months";
+import { ordered, ORDERS, WORST_FIRST } from "./order";
 import { PumpSummary } from "./PumpSummary";
+import { VirtualRows } from "./VirtualRows";
 import { Choice } from "../../parts/Choice";
 
 /** Columns of a row left of its strip, in pixels, and what stands at its right end. */
@@ -37,14 +38,52 @@ export function Floor() {
   return <Loading what="the floor" />;
 }
 
+/** Where a pump stands to its due day and its plan. */
+const STANDINGS = ["past due", "due in 30 days", "without a plan", "on the bench"];
+
+const stands = (p: Strip, standing: string) =>
+  standing === ALL ||
+  (standing === "on the bench"
+    ? p.rebuild !== null
+    : p.rebuild === null &&
+      (standing === "past due"
+        ? p.dueDays < 0
+        : standing === "due in 30 days"
+          ? p.dueDays < 30
+          : p.planDays === null && p.dueDays < 60));
+
 function Rows({ floor }: { floor: FloorView }) {
   const [params, setParams] = useSearchParams();
   const [ref, width] = useWidth<HTMLDivElement>(980);
-  const [areaOf, setArea] = useState(ALL);
-  const [kind, setKind] = useState(ALL);
-  const [wetEnd, setWetEnd] = useState(ALL);
   const go = useNavigate();
-  const all = floor.areas.flatMap((a) => a.pumps);
+  const all = useMemo(() => floor.areas.flatMap((a) => a.pumps), [floor]);
+  const param = (name: string) => params.get(name) ?? ALL;
+  const set = (name: string) => (value: string) =>
+    setParams(
+      (now) => {
+        if (value) now.set(name, value);
+        else now.delete(name);
+        return now;
+      },
+      { replace: true },
+    );
+  const [area, kind, wetEnd, standing, order] = ["area", "kind", "wet", "standing", "order"].map(param);
+  const shown = useMemo(
+    () =>
+      ordered(
+        floor.areas
+          .filter((a) => !area || a.name === area)
+          .map((a) => ({
+            ...a,
+            pumps: a.pumps.filter(
+              (p) => (!kind || p.family === kind) && (!wetEnd || p.material === wetEnd) && stands(p, standing ?? ALL),
+            ),
+          }))
+          .filter((a) => a.pumps.length > 0),
+        order ?? ALL,
+      ),
+    [floor, area, kind, wetEnd, standing, order],
+  );
   if (all.length === 0) {
     return (
       <Empty title="No pump stands on this floor yet">
@@ -55,19 +94,10 @@ function Rows({ floor }: { floor: FloorView }) {
       </Empty>
     );
   }
-  const shown = floor.areas
-    .filter((a) => areaOf === ALL || a.name === areaOf)
-    .map((a) => ({
-      ...a,
-      pumps: a.pumps.filter((p) => (kind === ALL || p.family === kind) && (wetEnd === ALL || p.material === wetEnd)),
-    }))
-    .filter((a) => a.pumps.length > 0);
-  const worst = [...all].sort(byRisk)[0];
-  const selected = all.find((p) => p.tag === params.get("pump")) ?? worst;
+  const selected = all.find((p) => p.tag === params.get("pump")) ?? ordered(floor.areas, "")[0]?.pumps[0];
   const x = scaleLinear()
     .domain([-floor.daysBack, floor.daysAhead])
     .range([COLUMNS.strip, Math.max(COLUMNS.strip + 120, width - RIGHT - 16)]);
-  const choose = (tag: string) => setParams({ pump: tag }, { replace: true });
   return (
     <main className="grid grid-cols-[minmax(0,1fr)_300px] max-[1000px]:grid-cols-1">
       <h1 className="sr-only">Floor</h1>
@@ -76,16 +106,16 @@ function Rows({ floor }: { floor: FloorView }) {
           <span>{floor.site},</span>
           <Choice
             label="Area"
-            value={areaOf}
-            onChange={setArea}
+            value={param("area")}
+            onChange={set("area")}
             then=","
             all="all areas"
             of={floor.areas.map((a) => a.name)}
           />
           <Choice
             label="Kind of pump"
-            value={kind}
-            onChange={setKind}
+            value={param("kind")}
+            onChange={set("kind")}
             then=","
             all="all kinds"
             of={unique(all.map((p) => p.family))}
@@ -93,74 +123,49 @@ function Rows({ floor }: { floor: FloorView }) {
           />
           <Choice
             label="Wet end"
-            value={wetEnd}
-            onChange={setWetEnd}
+            value={param("wet")}
+            onChange={set("wet")}
             then=","
             all="any wet end"
             of={unique(all.map((p) => p.material)).sort()}
           />
-          <span>worst first by 30 days</span>
+          <Choice
+            label="Standing"
+            value={param("standing")}
+            onChange={set("standing")}
+            then=","
+            all="due or not"
+            of={STANDINGS}
+          />
+          <Choice
+            label="Order"
+            value={param("order")}
+            onChange={set("order")}
+            all={WORST_FIRST}
+            of={Object.keys(ORDERS)}
+          />
           <Legend />
         </div>
         <Clocks clocks={floor.clocks} />
         <div className="sticky top-0 z-10 bg-paper">
           <Months x={x} today={floor.today} width={width} />
         </div>
-        {shown.length === 0 && (
-          <p className="px-5 py-10 text-[17px] text-soft">No pump of that kind with that wet end here.</p>
-        )}
-        {shown.map((a) => (
-          <AreaRows
-            key={a.name}
-            area={a}
-            x={x}
-            width={width}
-            today={floor.today}
-            selected={selected?.tag ?? ""}
-            choose={choose}
-            open={(tag) => void go(`/pumps/${tag}`)}
-          />
-        ))}
+        {shown.length === 0 && <p className="px-5 py-10 text-[17px] text-soft">No pump here is all of that.</p>}
+        <VirtualRows
+          areas={shown}
+          x={x}
+          width={width}
+          today={floor.today}
+          selected={selected?.tag ?? ""}
+          choose={set("pump")}
+          open={(tag) => void go(`/pumps/${tag}`)}
+        />
         <Counters />
       </div>
       {selected && <PumpSummary key={selected.tag} pump={selected} />}
     </main>
   );
 }
-
-interface AreaProps {
-  area: Area;
-  x: ReturnType<typeof scaleLinear<number, number>>;
-  width: number;
-  today: string;
-  selected: string;
-  choose: (tag: string) => void;
-  open: (tag: string) => void;
-}
-
-function AreaRows({ area, selected, choose, open, ...row }: AreaProps) {
-  return (
-    <section aria-label={area.name} className="border-t border-ink">
-      <h2 className="flex h-[21px] items-center gap-4 px-5 text-[14px] font-[740]">
-        <span className="w-[74px]">{area.name}</span>
-        <span className="text-[13px] font-[500] text-muted">{area.say}</span>
-      </h2>
-      {area.pumps.map((p, i) => (
-        <FloorRow
-          key={p.tag}
-          pump={p}
-          first={i === 0}
-          selected={p.tag === selected}
-          onChoose={() => choose(p.tag)}
-          onOpen={() => open(p.tag)}
-          {...row}
-        />
-      ))}
-    </section>
-  );
-}
-
-const byRisk = (a: Strip, b: Strip) => Number(a.rebuild !== null) - Number(b.rebuild !== null) || b.risk30 - a.risk30;
 
 function unique(values: string[]): string[] {
   return [...new Set(values)];

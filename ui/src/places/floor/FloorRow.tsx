@@ -9,7 +9,7 @@ import { percent, rounded } from "../../parts/numbers";
 import { COLUMNS } from "./Floor";
 import { monthStarts } from "./Months";
 
-const ROW = 42;
+export const ROW = 42;
 const CY = ROW / 2;
 const BIG_FROM = 0.2;
 

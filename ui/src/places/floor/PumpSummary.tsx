@@ -4,7 +4,7 @@ import type { Strip } from "../../api/types";
 import { Failure } from "../../drawing/eventMarks";
 import { PumpKind } from "../../drawing/PumpKind";
 import { asState, Mark, MarkAt, STATE_WORDS } from "../../parts/Mark";
-import { day, percent, rounded } from "../../parts/numbers";
+import { day, millions, percent, rounded, sentence } from "../../parts/numbers";
 import { ToTheBench } from "./ToTheBench";
 
 /** One pump's summary beside the floor: the chance, why, and what to do about it. */
@@ -34,7 +34,7 @@ export function PumpSummary({ pump }: { pump: Strip }) {
       <Lives pump={pump} />
       <dl className="grid grid-cols-3 gap-2 border-t border-line pt-3">
         <Figure name="Run" value={rounded(pump.hours)} unit="h" />
-        {pump.strokes > 0 && <Figure name="Strokes" value={millions(pump.strokes)} unit="M" />}
+        {pump.counts > 0 && <Figure name={sentence(pump.counted)} value={millions(pump.counts)} unit="M" />}
         <Figure
           name="Fitted"
           value={day(pump.fittedOn).split(" ")[0] ?? ""}
@@ -165,8 +165,6 @@ function Figure({ name, value, unit }: { name: string; value: string; unit: stri
     </div>
   );
 }
-
-const millions = (strokes: number) => (strokes / 1e6).toFixed(1);
 
 /** How the pump stands to its interval, in words. */
 function due(pump: Strip): string {

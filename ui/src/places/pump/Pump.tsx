@@ -5,7 +5,7 @@ import type { PumpView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
 import { kindName, PumpKind } from "../../drawing/PumpKind";
 import { asState, Mark } from "../../parts/Mark";
-import { day, percent, rounded } from "../../parts/numbers";
+import { day, millions, percent, rounded, sentence } from "../../parts/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
 import { CounterReading } from "./CounterReading";
@@ -75,7 +75,7 @@ function Now({ pump: p }: { pump: PumpView }) {
         <Figure name="Since" value={day(s.fittedOn)} unit={s.fittedOn.slice(0, 4)} />
         <Figure name="This set" value={rounded(s.hours)} unit="h" />
         <Figure name="Counter" value={rounded(p.runningHours)} unit="h" />
-        {s.strokes > 0 && <Figure name="Strokes" value={(s.strokes / 1e6).toFixed(1)} unit="million" />}
+        {s.counts > 0 && <Figure name={sentence(s.counted)} value={millions(s.counts)} unit="million" />}
         <Figure name="Interval" value={rounded(s.intervalHours)} unit="h" />
       </dl>
       <CounterReading tag={s.tag} />

@@ -4,6 +4,7 @@ import isokinon.core.diagnosis.Belief;
 import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.diagnosis.DiagnosisReader;
 import isokinon.core.diagnosis.NextTest;
+import isokinon.core.life.Run;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
@@ -106,9 +107,9 @@ public class CoreBenchmark {
     parts.put("seat", library.material("PP").orElseThrow());
     parts.put("o-ring", library.material("PTFE").orElseThrow());
     parts.put("body", library.material("PP").orElseThrow());
-    List<WeibullPosterior.Run> past = new ArrayList<>();
+    List<Run> past = new ArrayList<>();
     for (int i = 0; i < runs; i++) {
-      past.add(new WeibullPosterior.Run(1000 + 7 * i, i % 3 == 0));
+      past.add(new Run(1000 + 7 * i, i % 3 == 0));
     }
     return new KitRanking.Candidate(
         code, parts, Set.of("diaphragm", "ball", "seat", "o-ring"), "diaphragm", 148, 87, 0, past);

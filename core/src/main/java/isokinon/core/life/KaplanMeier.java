@@ -1,6 +1,5 @@
 package isokinon.core.life;
 
-import isokinon.core.life.WeibullPosterior.Run;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -9,7 +8,7 @@ import java.util.Optional;
 /**
  * Survival without a model: Kaplan-Meier at the ages of failure, with a 90 % band by Greenwood's
  * formula on the log-log scale. Parts taken out sound leave the count after the failures of their
- * age.
+ * age; parts that came with an age on them join it after that age.
  */
 public final class KaplanMeier {
 
@@ -31,13 +30,18 @@ public final class KaplanMeier {
   /** The curve of {@code runs}, one step at each age of failure. */
   public static List<Step> of(List<Run> runs) {
     List<Run> sorted = runs.stream().sorted(Comparator.comparingDouble(Run::age)).toList();
+    double[] froms = runs.stream().mapToDouble(Run::from).sorted().toArray();
     List<Step> steps = new ArrayList<>();
     double survival = 1;
     double greenwood = 0;
+    int entered = 0;
     int i = 0;
     while (i < sorted.size()) {
       double age = sorted.get(i).age();
-      int atRisk = sorted.size() - i;
+      while (entered < froms.length && froms[entered] < age) {
+        entered++;
+      }
+      int atRisk = entered - i;
       int failed = 0;
       while (i < sorted.size() && sorted.get(i).age() == age) {
         failed += sorted.get(i).failed() ? 1 : 0;

@@ -59,7 +59,8 @@ public record RenewalCost(double age, double rate, double failures, double meanA
     return (planned * s + failed * (1 - s)) / life.lived(age);
   }
 
-  private static double minimum(DoubleUnaryOperator f, double low, double high) {
+  /** Where a function with one valley between two ages is least: golden section. */
+  static double minimum(DoubleUnaryOperator f, double low, double high) {
     double a = low;
     double b = high;
     double c = b - GOLDEN * (b - a);

@@ -12,8 +12,13 @@ public interface Survival {
   /** Mean life, in the unit of the ages. */
   double meanLife();
 
+  /** The age by which the chance of having failed is {@code probability}, 0 to 1. */
+  double quantile(double probability);
+
   /** Chance of failing within {@code ahead} once {@code age} has been reached. */
   default double risk(double age, double ahead) {
-    return 1 - survival(age + ahead) / survival(age);
+    double reached = survival(age);
+    // Of those few that would reach such an age, none is expected to live on.
+    return reached > 0 ? 1 - survival(age + ahead) / reached : 1;
   }
 }

@@ -24,7 +24,7 @@ public record Weibull(double shape, double scale) implements Survival {
 
   @Override
   public double survival(double age) {
-    return Math.exp(-Math.pow(Math.max(0, age) / scale, shape));
+    return Math.exp(-hazard(age));
   }
 
   @Override
@@ -35,5 +35,20 @@ public record Weibull(double shape, double scale) implements Survival {
   @Override
   public double meanLife() {
     return scale * Math.exp(LogGamma.value(1 + 1 / shape));
+  }
+
+  /** By the hazard run through, which is exact where hardly a part is left. */
+  @Override
+  public double risk(double age, double ahead) {
+    return -Math.expm1(hazard(age) - hazard(age + ahead));
+  }
+
+  private double hazard(double age) {
+    return Math.pow(Math.max(0, age) / scale, shape);
+  }
+
+  @Override
+  public double quantile(double probability) {
+    return scale * Math.pow(-Math.log1p(-probability), 1 / shape);
   }
 }

@@ -1,11 +1,23 @@
 package isokinon.core.life;
 
-import isokinon.core.life.WeibullPosterior.Run;
 import java.util.List;
 
 /**
- * Weibull by maximum likelihood with right censoring. The intervals are 90 %, from the observed
- * information in (ln scale, ln shape).
+ * Weibull by maximum likelihood with right censoring and delayed entry. The intervals are 90 %,
+ * from the observed information in (ln scale, ln shape).
+ *
+ * <p>The scale is eliminated: scale^k = Σ(age^k - from^k) / failures, which leaves one equation in
+ * the shape k, solved by Newton's method kept inside a bracket. Any textbook of survival analysis.
+ * Cost some ten passes over the runs.
+ *
+ * @param shape no unit
+ * @param scale in the unit of the ages
+ * @param logLikelihood at both, natural logarithm
+ * @param shapeLow lower end of 90 %
+ * @param shapeHigh upper end
+ * @param scaleLow lower end of 90 %
+ * @param scaleHigh upper end
+ * @param correlation of ln scale and ln shape, -1 to 1
  */
 public record WeibullFit(
     double shape,
@@ -14,13 +26,16 @@ public record WeibullFit(
     double shapeLow,
     double shapeHigh,
     double scaleLow,
-    double scaleHigh) {
+    double scaleHigh,
+    double correlation) {
 
   /** Fewest different ages of failure that a fit can be made from. */
   public static final int FEWEST = 2;
 
   private static final double LEAST_SHAPE = 1e-3;
   private static final double MOST_SHAPE = 1e3;
+  private static final int MOST_STEPS = 200;
+  private static final double CLOSE = 1e-13;
 
   /** Too few different ages of failure. */
   public static final class TooFew extends RuntimeException {
@@ -49,73 +64,108 @@ public record WeibullFit(
     }
     // In units of the greatest age no power overflows.
     double unit = runs.stream().mapToDouble(Run::age).max().orElseThrow();
-    int n = runs.size();
-    double[] logs = new double[n];
-    boolean[] failed = new boolean[n];
-    int failures = 0;
-    double sumFailed = 0;
-    for (int i = 0; i < n; i++) {
-      logs[i] = Math.log(runs.get(i).age() / unit);
-      failed[i] = runs.get(i).failed();
-      if (failed[i]) {
-        failures++;
-        sumFailed += logs[i];
-      }
-    }
-    double shape = shape(logs, sumFailed / failures);
-    double power = 0;
-    for (double log : logs) {
-      power += Math.exp(shape * log);
-    }
-    double logScale = Math.log(power / failures) / shape;
-    return described(logs, failed, failures, shape, logScale, unit);
+    Logs logs = Logs.of(runs, unit);
+    double shape = shape(logs);
+    double logScale = Math.log(Moments.of(logs, shape).sum() / logs.failures()) / shape;
+    return described(logs, shape, logScale, unit);
   }
 
-  /** Root of the profile equation, which rises with the shape: bisection, then it is exact. */
-  private static double shape(double[] logs, double meanFailed) {
+  /** Logarithms of the ages at the end, and of those that a part came with. */
+  private record Logs(double[] ends, double[] entries, int failures, double sumFailed) {
+
+    static Logs of(List<Run> runs, double unit) {
+      double[] ends = new double[runs.size()];
+      double[] entries = new double[(int) runs.stream().filter(r -> r.from() > 0).count()];
+      int failures = 0;
+      int entered = 0;
+      double sumFailed = 0;
+      for (int i = 0; i < ends.length; i++) {
+        Run run = runs.get(i);
+        ends[i] = Math.log(run.age() / unit);
+        if (run.from() > 0) {
+          entries[entered++] = Math.log(run.from() / unit);
+        }
+        if (run.failed()) {
+          failures++;
+          sumFailed += ends[i];
+        }
+      }
+      return new Logs(ends, entries, failures, sumFailed);
+    }
+  }
+
+  /** Σ x^k, Σ x^k·ln x and Σ x^k·ln² x over the ends, less the same over the entries. */
+  private record Moments(double sum, double first, double second) {
+
+    static Moments of(Logs logs, double k) {
+      return of(logs.ends(), k).less(of(logs.entries(), k));
+    }
+
+    private static Moments of(double[] logs, double k) {
+      double sum = 0;
+      double first = 0;
+      double second = 0;
+      for (double log : logs) {
+        double power = Math.exp(k * log);
+        sum += power;
+        first += power * log;
+        second += power * log * log;
+      }
+      return new Moments(sum, first, second);
+    }
+
+    private Moments less(Moments other) {
+      return new Moments(sum - other.sum, first - other.first, second - other.second);
+    }
+  }
+
+  /** Root of the profile equation. */
+  private static double shape(Logs logs) {
+    double meanFailed = logs.sumFailed() / logs.failures();
     double low = LEAST_SHAPE;
     double high = MOST_SHAPE;
-    for (int i = 0; i < 200 && high - low > 1e-14 * high; i++) {
-      double middle = (low + high) / 2;
-      double power = 0;
-      double weighted = 0;
-      for (double log : logs) {
-        double p = Math.exp(middle * log);
-        power += p;
-        weighted += p * log;
-      }
-      if (weighted / power - 1 / middle - meanFailed > 0) {
-        high = middle;
+    double k = 1.5;
+    for (int i = 0; i < MOST_STEPS; i++) {
+      Moments m = Moments.of(logs, k);
+      double mean = m.first() / m.sum();
+      double off = mean - 1 / k - meanFailed;
+      if (off > 0) {
+        high = k;
       } else {
-        low = middle;
+        low = k;
       }
+      double slope = m.second() / m.sum() - mean * mean + 1 / (k * k);
+      double next = k - off / slope;
+      if (!(next > low && next < high)) {
+        next = Math.sqrt(low * high);
+      }
+      if (Math.abs(next - k) <= CLOSE * k) {
+        return next;
+      }
+      k = next;
     }
-    return (low + high) / 2;
+    return k;
   }
 
-  private static WeibullFit described(
-      double[] logs, boolean[] failed, int failures, double shape, double logScale, double unit) {
-    double likelihood = 0;
-    double e = 0;
-    double we = 0;
-    double wwe = 0;
-    double wFailed = 0;
-    for (int i = 0; i < logs.length; i++) {
-      double w = shape * (logs[i] - logScale);
-      double ew = Math.exp(w);
-      e += ew;
-      we += w * ew;
-      wwe += w * w * ew;
-      if (failed[i]) {
-        wFailed += w;
-        likelihood += Math.log(shape) - logs[i] - Math.log(unit) + w;
-      }
-      likelihood -= ew;
-    }
-    // Observed information in (u = ln scale, v = ln shape).
+  private static WeibullFit described(Logs logs, double shape, double logScale, double unit) {
+    // With w = shape·(ln age - ln scale) the observed information in (u = ln scale, v = ln shape)
+    // is sums of e^w, w·e^w and w²·e^w.
+    double power = Math.exp(-shape * logScale);
+    Moments m = Moments.of(logs, shape);
+    double e = m.sum() * power;
+    double we = shape * power * (m.first() - logScale * m.sum());
+    double wwe =
+        shape
+            * shape
+            * power
+            * (m.second() - 2 * logScale * m.first() + logScale * logScale * m.sum());
+    int failures = logs.failures();
+    double wFailed = shape * (logs.sumFailed() - failures * logScale);
+    double likelihood =
+        failures * (Math.log(shape) - Math.log(unit)) - logs.sumFailed() + wFailed - e;
     double uu = shape * shape * e;
-    double uv = -(-shape * failures + shape * e + shape * we);
-    double vv = -(wFailed - we - wwe);
+    double uv = shape * (failures - e - we);
+    double vv = we + wwe - wFailed;
     double determinant = uu * vv - uv * uv;
     double ofScale = KaplanMeier.Z90 * Math.sqrt(vv / determinant);
     double ofShape = KaplanMeier.Z90 * Math.sqrt(uu / determinant);
@@ -127,6 +177,7 @@ public record WeibullFit(
         shape * Math.exp(-ofShape),
         shape * Math.exp(ofShape),
         scale * Math.exp(-ofScale),
-        scale * Math.exp(ofScale));
+        scale * Math.exp(ofScale),
+        -uv / Math.sqrt(uu * vv));
   }
 }

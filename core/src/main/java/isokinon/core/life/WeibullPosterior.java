@@ -22,15 +22,12 @@ public record WeibullPosterior(double shape, double a, double b) implements Surv
   /** Strength of the library's word, in pseudo-failures. */
   public static final double LIBRARY_STRENGTH = 2;
 
-  /** One run of one wear part: age at removal or now, and whether it failed. */
-  public record Run(double age, boolean failed) {}
-
   /**
    * What runs say, summed up once for every part they bear on.
    *
    * @param shape Weibull shape that the ages were raised to
    * @param failures runs that ended in failure
-   * @param ageSum sum of age^shape over all runs, failed or sound
+   * @param ageSum sum of age^shape - from^shape over all runs, failed or sound
    */
   public record Evidence(double shape, long failures, double ageSum) {
 
@@ -39,7 +36,9 @@ public record WeibullPosterior(double shape, double a, double b) implements Surv
       return new Evidence(
           shape,
           runs.stream().filter(Run::failed).count(),
-          runs.stream().mapToDouble(r -> Math.pow(r.age(), shape)).sum());
+          runs.stream()
+              .mapToDouble(r -> Math.pow(r.age(), shape) - Math.pow(r.from(), shape))
+              .sum());
     }
   }
 
@@ -118,7 +117,7 @@ public record WeibullPosterior(double shape, double a, double b) implements Surv
             - LogGamma.value(a));
   }
 
-  /** The age by which the chance of having failed is {@code probability}. */
+  @Override
   public double quantile(double probability) {
     return Math.pow(b * (Math.pow(1 - probability, -1 / a) - 1), 1 / shape);
   }

@@ -1,6 +1,7 @@
 package isokinon.core.wetend;
 
 import isokinon.core.life.RenewalCost;
+import isokinon.core.life.Run;
 import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.Material;
@@ -49,7 +50,7 @@ public final class KitRanking {
       double price,
       double minutes,
       double hardwarePrice,
-      List<WeibullPosterior.Run> runs) {}
+      List<Run> runs) {}
 
   /**
    * What time and stops cost.
@@ -130,7 +131,7 @@ public final class KitRanking {
   }
 
   /** What the library expects of a part that the kit renews, and the runs that bear on it. */
-  private record Expected(String role, double shape, double mean, List<WeibullPosterior.Run> runs) {
+  private record Expected(String role, double shape, double mean, List<Run> runs) {
 
     WeibullPosterior posterior() {
       return WeibullPosterior.of(shape, mean, WeibullPosterior.LIBRARY_STRENGTH, runs);

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.life.Interval.Advice;
-import isokinon.core.life.WeibullPosterior.Run;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

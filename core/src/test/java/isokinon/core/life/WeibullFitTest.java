@@ -4,11 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import isokinon.core.life.WeibullPosterior.Run;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Random;
+import java.util.SplittableRandom;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -19,20 +16,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class WeibullFitTest {
 
-  private static final String A = "1210 1875 2040* 2365 2610 2890 3300* 3300* 3300* 3740";
-  private static final String B = "640 700* 700* 810 905 1100* 1100* 1240";
-
-  /** Ages; a star behind one taken out sound. */
-  private static List<Run> runs(String ages) {
-    return Arrays.stream(ages.split(" "))
-        .map(a -> new Run(Double.parseDouble(a.replace("*", "")), !a.endsWith("*")))
-        .toList();
-  }
+  private static final String A = Runs.A;
+  private static final String B = Runs.B;
 
   @ParameterizedTest
   @CsvSource({A + ", 3.2919584, 3357.2586, -52.7145276", B + ", 4.7176582, 1138.7098, -29.890907"})
   void workedNumbers(String ages, double shape, double scale, double likelihood) {
-    WeibullFit fit = WeibullFit.of(runs(ages));
+    WeibullFit fit = WeibullFit.of(Runs.written(ages));
     assertThat(fit.shape()).isCloseTo(shape, Percentage.withPercentage(1e-4));
     assertThat(fit.scale()).isCloseTo(scale, Percentage.withPercentage(1e-4));
     assertThat(fit.logLikelihood()).isCloseTo(likelihood, within(1e-6));
@@ -52,14 +42,7 @@ class WeibullFitTest {
   }
 
   private static List<Run> random(int seed) {
-    Random random = new Random(seed);
-    List<Run> runs = new ArrayList<>();
-    for (int i = 0; i < 30; i++) {
-      double fails = 1000 * Math.pow(-Math.log(1 - random.nextDouble()), 1 / 2.2);
-      double changed = 400 + 900 * random.nextDouble();
-      runs.add(new Run(Math.min(fails, changed), fails < changed));
-    }
-    return runs;
+    return Runs.drawn(new SplittableRandom(seed), 30, 2.2);
   }
 
   @Property(tries = 100)
@@ -76,7 +59,7 @@ class WeibullFitTest {
 
   @Test
   void theInformationIsTheCurvatureOfTheLikelihood() {
-    List<Run> runs = runs(A);
+    List<Run> runs = Runs.written(A);
     WeibullFit fit = WeibullFit.of(runs);
     double h = 1e-4;
     double u = Math.log(fit.scale());
@@ -106,21 +89,21 @@ class WeibullFitTest {
   @ParameterizedTest
   @CsvSource({"1000 2000*, 1", "1000* 2000*, 0", "1000 1000 1000, 1"})
   void tooFewFailuresAreSaid(String ages, int failures) {
-    assertThatThrownBy(() -> WeibullFit.of(runs(ages)))
+    assertThatThrownBy(() -> WeibullFit.of(Runs.written(ages)))
         .isInstanceOf(WeibullFit.TooFew.class)
         .hasMessageContaining("there are " + failures);
   }
 
   @Test
   void theCurveWithoutAModel() {
-    assertThat(KaplanMeier.of(runs(A)))
+    assertThat(KaplanMeier.of(Runs.written(A)))
         .extracting(KaplanMeier.Step::survival)
         .usingComparatorForType((x, y) -> Math.abs(x - y) < 1e-6 ? 0 : 1, Double.class)
         .containsExactly(0.9, 0.8, 0.685714, 0.571429, 0.457143, 0.0);
-    assertThat(KaplanMeier.of(runs(A)).get(5).low()).isEmpty();
+    assertThat(KaplanMeier.of(Runs.written(A)).get(5).low()).isEmpty();
     // Greenwood at 0.9 of ten: variance of ln(-ln S) is 1/(10·9)/ln²(0.9)
     double width = KaplanMeier.Z90 * Math.sqrt(1 / 90.0) / Math.abs(Math.log(0.9));
-    assertThat(KaplanMeier.of(runs(A)).get(0).low().orElseThrow())
+    assertThat(KaplanMeier.of(Runs.written(A)).get(0).low().orElseThrow())
         .isCloseTo(Math.pow(0.9, Math.exp(width)), within(1e-12));
   }
 
@@ -134,5 +117,35 @@ class WeibullFitTest {
       }
       before = s.survival();
     }
+  }
+
+  @Property(tries = 100)
+  void aPartThatMovedCountsOnce(@ForAll @IntRange(min = 1, max = 10_000) int seed) {
+    SplittableRandom random = new SplittableRandom(seed);
+    List<Run> runs = Runs.drawn(random, 30, 2.2);
+    List<Run> stints = Runs.moved(random, runs);
+    WeibullFit whole = WeibullFit.of(runs);
+    WeibullFit moved = WeibullFit.of(stints);
+    assertThat(moved.shape()).isCloseTo(whole.shape(), Percentage.withPercentage(1e-7));
+    assertThat(moved.scale()).isCloseTo(whole.scale(), Percentage.withPercentage(1e-7));
+    assertThat(moved.shapeHigh()).isCloseTo(whole.shapeHigh(), Percentage.withPercentage(1e-6));
+    assertThat(moved.logLikelihood()).isCloseTo(whole.logLikelihood(), within(1e-6));
+    assertThat(KaplanMeier.of(stints)).isEqualTo(KaplanMeier.of(runs));
+    assertThat(WeibullPosterior.of(2.5, 900, 2, stints).b())
+        .isCloseTo(WeibullPosterior.of(2.5, 900, 2, runs).b(), Percentage.withPercentage(1e-9));
+  }
+
+  @Test
+  void thoseThatCameLaterJoinTheCountLater() {
+    List<Run> runs =
+        List.of(
+            new Run(0, 700, true),
+            new Run(0, 900, false),
+            new Run(500, 1000, true),
+            new Run(800, 1200, true));
+    assertThat(KaplanMeier.of(runs))
+        .extracting(KaplanMeier.Step::survival)
+        .usingComparatorForType((x, y) -> Math.abs(x - y) < 1e-9 ? 0 : 1, Double.class)
+        .containsExactly(2 / 3.0, 1 / 3.0, 0.0);
   }
 }

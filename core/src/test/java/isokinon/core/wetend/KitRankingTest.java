@@ -3,7 +3,7 @@ package isokinon.core.wetend;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import isokinon.core.life.WeibullPosterior.Run;
+import isokinon.core.life.Run;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.ShippedLibrary;

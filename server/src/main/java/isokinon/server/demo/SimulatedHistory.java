@@ -1,5 +1,6 @@
 package isokinon.server.demo;
 
+import isokinon.core.counter.WearCount;
 import isokinon.server.store.RunRow;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -32,10 +33,18 @@ record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, do
       String cause,
       String causeId) {}
 
-  static SimulatedHistory of(
-      String tag,
+  /** The wearing part of a pump: what it is, what stands around it, what counts its wear. */
+  record Wearing(
       String role,
       String fluid,
+      String unit,
+      String construction,
+      WearCount counted,
+      double countsPerHour) {}
+
+  static SimulatedHistory of(
+      String tag,
+      Wearing part,
       List<Era> truth,
       double hoursPerDay,
       double ageNow,
@@ -59,14 +68,23 @@ record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, do
           0,
           new RunRow(
               tag,
-              role,
+              part.role(),
               era.material(),
-              fluid,
+              part.fluid(),
               today.minusDays(fitted),
               today.minusDays(ended),
               lasted * hoursPerDay,
               failed,
-              failed ? era.cause() : "changed sound"));
+              failed ? era.cause() : "changed sound",
+              part.unit(),
+              "",
+              "",
+              part.construction(),
+              0,
+              part.counted().code(),
+              0,
+              part.countsPerHour() > 0 ? lasted * hoursPerDay * part.countsPerHour() : null,
+              ""));
       ended = fitted;
     }
     return new SimulatedHistory(

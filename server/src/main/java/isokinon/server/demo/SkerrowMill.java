@@ -1,5 +1,9 @@
 package isokinon.server.demo;
 
+import isokinon.core.counter.WearCount;
+import isokinon.core.sheet.Code;
+import isokinon.core.sheet.Family;
+import isokinon.server.store.CounterMapper;
 import isokinon.server.store.ExposureRow;
 import isokinon.server.store.FindingMapper;
 import isokinon.server.store.GaugeRow;
@@ -25,6 +29,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -50,6 +55,7 @@ public class SkerrowMill {
   private final StoresMapper stores;
   private final WetEndMapper wetEnds;
   private final FindingMapper findings;
+  private final CounterMapper counters;
   private final Sheets sheets;
   private final Clock clock;
 
@@ -58,12 +64,14 @@ public class SkerrowMill {
       StoresMapper stores,
       WetEndMapper wetEnds,
       FindingMapper findings,
+      CounterMapper counters,
       Sheets sheets,
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
     this.wetEnds = wetEnds;
     this.findings = findings;
+    this.counters = counters;
     this.sheets = sheets;
     this.clock = clock;
   }
@@ -115,15 +123,24 @@ public class SkerrowMill {
       CSVRecord row, List<SimulatedHistory.Era> truth, List<CSVRecord> exposures, LocalDate today) {
     String fluid = exposures.isEmpty() ? "" : exposures.get(0).get("fluid");
     double interval = number(row, "interval_h");
+    Optional<Integer> readDaysAgo =
+        Optional.of(row.get("read_days_ago")).filter(d -> !d.isEmpty()).map(Integer::parseInt);
     SimulatedHistory history =
         SimulatedHistory.of(
             row.get("tag"),
-            row.get("role"),
-            fluid,
+            new SimulatedHistory.Wearing(
+                row.get("role"),
+                fluid,
+                row.get("serial"),
+                row.get("sheet"),
+                Code.parse(Family.class, row.get("family")).map(WearCount::of).orElseThrow(),
+                number(row, "strokes_per_h")),
             truth,
             number(row, "hours_per_day"),
             number(row, "age_share") * interval,
             today);
+    double read = history.hoursNow() - readDaysAgo.orElse(0) * number(row, "hours_per_day");
+    double perHour = number(row, "strokes_per_h");
     pumps.add(
         new PumpRow(
             row.get("tag"),
@@ -138,8 +155,8 @@ public class SkerrowMill {
             row.get("role"),
             truth.get(truth.size() - 1).material(),
             row.get("body"),
-            history.hoursNow(),
-            history.ageNow() * number(row, "strokes_per_h"),
+            read,
+            read * perHour,
             number(row, "hours_per_day"),
             interval,
             row.get("abrasion"),
@@ -149,7 +166,18 @@ public class SkerrowMill {
             history.hoursNow() - history.ageNow(),
             row.get("plan_days").isEmpty()
                 ? null
-                : today.plusDays(Long.parseLong(row.get("plan_days")))));
+                : today.plusDays(Long.parseLong(row.get("plan_days"))),
+            perHour,
+            readDaysAgo.map(today::minusDays).orElse(null),
+            "",
+            0,
+            0,
+            (history.hoursNow() - history.ageNow()) * perHour));
+    readDaysAgo.ifPresent(
+        days ->
+            PastCounters.of(
+                    row.get("tag"), read, number(row, "hours_per_day"), today.minusDays(days))
+                .forEach(counters::add));
     for (int i = 0; i < exposures.size(); i++) {
       CSVRecord e = exposures.get(i);
       pumps.addExposure(

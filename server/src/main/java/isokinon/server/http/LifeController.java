@@ -6,11 +6,11 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.core.life.Interval;
 import isokinon.core.life.KaplanMeier;
+import isokinon.core.life.Run;
 import isokinon.core.life.Survival;
 import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullFit;
 import isokinon.core.life.WeibullPosterior;
-import isokinon.core.life.WeibullPosterior.Run;
 import isokinon.core.value.Range;
 import isokinon.server.work.Compute;
 import isokinon.server.work.Refused;
@@ -153,9 +153,7 @@ class LifeController {
             () -> {
               Range.check("age", age, 0, OLDEST);
               Range.check("within", within, 0, OLDEST);
-              // Of those few that would reach such an age, none is expected to live on.
-              double risk = life.risk(age, within);
-              return Double.isNaN(risk) ? 1 : risk;
+              return life.risk(age, within);
             }));
   }
 

@@ -11,6 +11,11 @@ import org.apache.ibatis.annotations.Update;
 /** Pumps, their duties and the finished runs of their wear parts. */
 public interface PumpMapper {
 
+  /** The columns of a run. */
+  String RUN =
+      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause, unit,"
+          + " part_serial, place, construction, came_hours, counted, came_count, counts, note";
+
   @Select("select * from pump order by area_position, tag")
   List<PumpRow> all();
 
@@ -30,26 +35,25 @@ public interface PumpMapper {
   @Select("select * from exposure order by pump, position")
   List<ExposureRow> allExposures();
 
-  @Select(
-      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
-          + " from run where pump = #{tag} order by fitted_on")
+  @Select(PumpMapper.RUN + " from run where pump = #{tag} order by fitted_on")
   List<RunRow> runs(String tag);
 
   @Select(
-      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
+      PumpMapper.RUN
           + " from run where role = #{role} and material = #{material} and duty_group = #{group}"
           + " order by pump, fitted_on")
   List<RunRow> runsLike(
       @Param("role") String role, @Param("material") String material, @Param("group") String group);
 
-  @Select(
-      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
-          + " from run order by pump, fitted_on")
+  @Select(PumpMapper.RUN + " from run order by pump, fitted_on")
   List<RunRow> allRuns();
+
+  @Select(PumpMapper.RUN + " from run where ended_on >= #{from} order by pump, fitted_on")
+  List<RunRow> runsSince(LocalDate from);
 
   /** Runs of a material in a duty group, whatever the role. */
   @Select(
-      "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause"
+      PumpMapper.RUN
           + " from run where material = #{material} and duty_group = #{group}"
           + " order by pump, fitted_on")
   List<RunRow> runsIn(@Param("material") String material, @Param("group") String group);
@@ -58,7 +62,9 @@ public interface PumpMapper {
       "insert into pump values (#{tag}, #{area}, #{areaPosition}, #{family}, #{series}, #{serial},"
           + " #{sheetId}, #{dutyTitle}, #{dutyNote}, #{role}, #{material}, #{bodyMaterial},"
           + " #{runningHours}, #{strokes}, #{hoursPerDay}, #{intervalHours}, #{abrasion},"
-          + " #{suctionLiftM}, #{consequence}, #{fittedOn}, #{fittedAtHours}, #{planOn})")
+          + " #{suctionLiftM}, #{consequence}, #{fittedOn}, #{fittedAtHours}, #{planOn},"
+          + " #{countsPerHour}, #{hoursOn}, #{partSerial}, #{cameHours}, #{cameCount},"
+          + " #{fittedAtCount})")
   void add(PumpRow pump);
 
   @Insert(
@@ -67,14 +73,28 @@ public interface PumpMapper {
   void addExposure(ExposureRow exposure);
 
   @Insert(
-      "insert into run (pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause)"
+      "insert into run (pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause,"
+          + " unit, part_serial, place, construction, came_hours, counted, came_count, counts, note)"
           + " values (#{pump}, #{role}, #{material}, #{dutyGroup}, #{fittedOn}, #{endedOn},"
-          + " #{hours}, #{failed}, #{cause})")
+          + " #{hours}, #{failed}, #{cause}, #{unit}, #{partSerial}, #{place}, #{construction},"
+          + " #{cameHours}, #{counted}, #{cameCount}, #{counts}, #{note})")
   void addRun(RunRow run);
 
+  /** A set went in: new, or with an age on it. */
   @Update(
-      "update pump set material = #{material}, fitted_on = #{on}, fitted_at_hours = running_hours,"
-          + " plan_on = null where tag = #{tag}")
+      "update pump set material = #{material}, fitted_on = #{on}, fitted_at_hours ="
+          + " #{atHours}, fitted_at_count = #{atCount}, part_serial = #{serial}, came_hours = #{cameHours},"
+          + " came_count = #{cameCount}, plan_on = null where tag = #{tag}")
   void refit(
-      @Param("tag") String tag, @Param("material") String material, @Param("on") LocalDate on);
+      @Param("tag") String tag,
+      @Param("material") String material,
+      @Param("on") LocalDate on,
+      @Param("atHours") double atHours,
+      @Param("atCount") double atCount,
+      @Param("serial") String serial,
+      @Param("cameHours") double cameHours,
+      @Param("cameCount") double cameCount);
+
+  @Update("update pump set interval_hours = #{hours} where tag = #{tag}")
+  void interval(@Param("tag") String tag, @Param("hours") double hours);
 }

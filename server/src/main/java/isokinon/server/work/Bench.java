@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.counter.WearCount;
 import isokinon.core.diaphragm.ShuttleGaps;
 import isokinon.core.plan.LearnedMinutes;
 import isokinon.core.rebuild.Act;
@@ -59,6 +60,7 @@ public class Bench {
   private final FittedWetEnds wetEnds;
   private final FindingLog findingLog;
   private final Findings findings;
+  private final Lives lives;
   private final Clock clock;
   private final Map<Long, Sheet> learned = new ConcurrentHashMap<>();
 
@@ -73,6 +75,7 @@ public class Bench {
       FittedWetEnds wetEnds,
       FindingLog findingLog,
       Findings findings,
+      Lives lives,
       Clock clock) {
     this.store = store;
     this.pumps = pumps;
@@ -84,6 +87,7 @@ public class Bench {
     this.wetEnds = wetEnds;
     this.findingLog = findingLog;
     this.findings = findings;
+    this.lives = lives;
     this.clock = clock;
   }
 
@@ -102,7 +106,10 @@ public class Bench {
   @Transactional
   public BenchView open(String tag, String who, String reason) {
     PumpRow pump =
-        pumps.lock(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+        pumps
+            .lock(tag)
+            .map(lives::carriedOn)
+            .orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
     people.known(who);
     Optional<RebuildRow> open = store.runningOn(tag);
     if (open.isPresent()) {
@@ -169,7 +176,7 @@ public class Bench {
   private Job replay(RebuildRow row) {
     Sheet sheet = learned.computeIfAbsent(row.id(), id -> withMinutesOf(row));
     List<BenchEvent> events = store.events(row.id()).stream().map(Bench::event).toList();
-    PumpRow pump = pumps.byTag(row.pump()).orElseThrow();
+    PumpRow pump = pumps.byTag(row.pump()).map(lives::carriedOn).orElseThrow();
     Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
     return new Job(row, pump, Rebuild.replay(sheet, fitted, events));
   }
@@ -437,7 +444,15 @@ public class Bench {
     Optional<String> material = rebuild.material(job.pump().role());
     if (material.isPresent()) {
       pumps.addRun(finishedRun(job, now.toLocalDate()));
-      pumps.refit(job.pump().tag(), material.get(), now.toLocalDate());
+      pumps.refit(
+          job.pump().tag(),
+          material.get(),
+          now.toLocalDate(),
+          job.pump().runningHours(),
+          job.pump().strokes(),
+          "",
+          0,
+          0);
       wetEnds.refit(
           job.pump(),
           rebuild.renewedInAll().stream()
@@ -467,9 +482,18 @@ public class Bench {
         pumps.exposures(pump.tag()).stream().map(ExposureRow::fluid).findFirst().orElse(""),
         pump.fittedOn(),
         day,
-        pump.age(),
+        pump.hoursHere(),
         found.isPresent(),
-        Words.clipped(found.map(e -> why(rebuild, e)).orElse("changed sound"), MOST_CAUSE));
+        Words.clipped(found.map(e -> why(rebuild, e)).orElse("changed sound"), MOST_CAUSE),
+        pump.serial(),
+        pump.partSerial(),
+        "",
+        pump.sheet().orElse(""),
+        pump.cameHours(),
+        WearCount.of(rebuild.sheet().family()).code(),
+        pump.cameCount(),
+        pump.countsPerHour() > 0 ? pump.countsHere() : null,
+        "");
   }
 
   /** Why a set came out failed: the cause where it was said, and what was seen. */

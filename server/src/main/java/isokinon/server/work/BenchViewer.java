@@ -85,6 +85,7 @@ public class BenchViewer {
   private final Proofs proofs;
   private final ShopDiagnosis diagnosis;
   private final NextLooks nextLooks;
+  private final Forecasts forecasts;
   private final Clock clock;
 
   BenchViewer(
@@ -98,6 +99,7 @@ public class BenchViewer {
       Proofs proofs,
       ShopDiagnosis diagnosis,
       NextLooks nextLooks,
+      Forecasts forecasts,
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
@@ -109,6 +111,7 @@ public class BenchViewer {
     this.proofs = proofs;
     this.diagnosis = diagnosis;
     this.nextLooks = nextLooks;
+    this.forecasts = forecasts;
     this.clock = clock;
   }
 
@@ -216,10 +219,7 @@ public class BenchViewer {
 
   /** What the ways in and the schools of a rebuild cost. */
   WaysView ways(PumpRow pump, Rebuild rebuild) {
-    String fluid =
-        pumps.exposures(pump.tag()).stream().map(ExposureRow::fluid).findFirst().orElse("");
-    RunGroup group = RunGroup.of(pump.role(), pumps.runsLike(pump.role(), pump.material(), fluid));
-    return WaysViewer.of(rebuild, new Forecast(pump, group));
+    return WaysViewer.of(rebuild, forecasts.of(pump));
   }
 
   private static PumpHead head(PumpRow pump, Rebuild rebuild) {

@@ -19,11 +19,13 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -126,13 +128,22 @@ public class Counters {
       rows.forEach(store::add);
       for (Brought b : brought) {
         if (b.counter().equals("hours")) {
-          store.addHours(b.pump(), b.gained());
+          store.addHours(b.pump(), b.gained(), readOn(b.pump(), rows));
         } else {
           store.addStrokes(b.pump(), b.gained());
         }
       }
     }
     return new CounterReport(brought, !dryRun);
+  }
+
+  /** The day of the latest reading there is of a pump's hours. */
+  private LocalDate readOn(String pump, List<CounterRow> fresh) {
+    return Stream.concat(store.readings(pump, "hours").stream(), fresh.stream())
+        .filter(r -> r.pump().equals(pump) && r.kind().equals("hours"))
+        .map(r -> r.at().atZoneSameInstant(clock.getZone()).toLocalDate())
+        .max(Comparator.naturalOrder())
+        .orElseThrow();
   }
 
   /**
@@ -145,10 +156,7 @@ public class Counters {
     }
     double hours = pumps.byTag(of.tag()).map(PumpRow::runningHours).orElse(0.0);
     double first =
-        readings.stream()
-            .min(java.util.Comparator.comparing(Reading::at))
-            .map(Reading::value)
-            .orElse(0.0);
+        readings.stream().min(Comparator.comparing(Reading::at)).map(Reading::value).orElse(0.0);
     return first >= hours ? Optional.of(hours) : Optional.empty();
   }
 

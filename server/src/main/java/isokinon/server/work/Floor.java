@@ -2,9 +2,10 @@ package isokinon.server.work;
 
 import isokinon.core.rebuild.Stage;
 import isokinon.server.store.BenchMapper;
-import isokinon.server.store.ExposureRow;
 import isokinon.server.store.FindingMapper;
+import isokinon.server.store.HistoryMapper;
 import isokinon.server.store.NextLookRow;
+import isokinon.server.store.PolicyRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
@@ -14,9 +15,9 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -29,6 +30,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Floor {
 
   static final int DAYS_BACK = 365;
+
+  /** Sets that ended longer ago lie off every strip. */
+  private static final int DAYS_OF_HISTORY = 1095;
+
   static final int DAYS_AHEAD = 184;
   private static final int LENS_POINTS = 92;
   private static final int MOST_MARKS = 12;
@@ -47,7 +52,21 @@ public class Floor {
   /** An area and one sentence on it. */
   public record Area(String name, String say, List<Strip> pumps) {}
 
-  /** A pump's running-out strip. Days count from today, past ones negative. */
+  /**
+   * A pump's running-out strip. Days count from today, past ones negative.
+   *
+   * @param hours on the set now, carried on from the last reading
+   * @param counted what drives its wear, in words
+   * @param counts the set's age in it now; 0 where hours drive it
+   * @param paceRead whether hours a day come from counter readings
+   * @param readDaysAgo days since its hours were read
+   * @param way how it is kept: fixed, until-it-fails or look
+   * @param everyHours age to renew at, or hours between looks
+   * @param lens density of failing, per day, at even steps from today to the days ahead
+   * @param shown which estimate the chance comes from: posterior or likelihood
+   * @param shape its Weibull shape
+   * @param runs runs it comes from, those that still run among them
+   */
   public record Strip(
       String tag,
       String family,
@@ -56,10 +75,15 @@ public class Floor {
       String dutyNote,
       String material,
       double hours,
-      double strokes,
+      String counted,
+      double counts,
       String fittedOn,
       double hoursPerDay,
+      boolean paceRead,
+      Optional<Double> readDaysAgo,
       double intervalHours,
+      String way,
+      Optional<Double> everyHours,
       String state,
       List<Stop> stops,
       double fittedDays,
@@ -67,9 +91,13 @@ public class Floor {
       String dueBecause,
       Optional<Double> planDays,
       double expectedDays,
-      List<LensPoint> lens,
+      List<Double> lens,
       double risk30,
       String because,
+      String shown,
+      double shape,
+      int runs,
+      int failures,
       List<Double> failedAt,
       boolean hasSheet,
       Optional<Long> rebuild,
@@ -78,14 +106,14 @@ public class Floor {
   /** The end of an earlier set. */
   public record Stop(double days, boolean failed, double hours, String material, String cause) {}
 
-  /** A point of the lens: days ahead and the density of failing then, per day. */
-  public record LensPoint(double days, double density) {}
-
   private final PumpMapper pumps;
   private final BenchMapper bench;
   private final Bench jobs;
   private final Clocks clocks;
   private final FindingMapper findings;
+  private final HistoryMapper history;
+  private final Lives lives;
+  private final Forecasts forecasts;
   private final Clock clock;
 
   Floor(
@@ -94,46 +122,46 @@ public class Floor {
       Bench jobs,
       Clocks clocks,
       FindingMapper findings,
+      HistoryMapper history,
+      Lives lives,
+      Forecasts forecasts,
       Clock clock) {
     this.pumps = pumps;
     this.bench = bench;
     this.jobs = jobs;
     this.clocks = clocks;
     this.findings = findings;
+    this.history = history;
+    this.lives = lives;
+    this.forecasts = forecasts;
     this.clock = clock;
   }
 
   /** The whole floor as of today. */
   @Transactional(readOnly = true)
   public FloorView view() {
-    List<RunRow> runs = pumps.allRuns();
     Map<String, List<RunRow>> runsByPump =
-        runs.stream().collect(Collectors.groupingBy(RunRow::pump));
-    Map<String, List<RunRow>> runsByGroup =
-        runs.stream()
-            .collect(Collectors.groupingBy(r -> group(r.role(), r.material(), r.dutyGroup())));
-    Map<String, RunGroup> groups = new HashMap<>();
-    Map<String, String> mainFluid =
-        pumps.allExposures().stream()
-            .filter(e -> e.position() == 1)
-            .collect(Collectors.toMap(ExposureRow::pump, ExposureRow::fluid));
+        pumps.runsSince(LocalDate.now(clock).minusDays(DAYS_OF_HISTORY)).stream()
+            .collect(Collectors.groupingBy(RunRow::pump));
+    ShopLives shop = lives.now();
     Map<String, RebuildRow> open =
         bench.running().stream().collect(Collectors.toMap(RebuildRow::pump, r -> r, (a, b) -> a));
     Map<String, NextLookRow> looks =
         findings.nextLooks().stream().collect(Collectors.toMap(NextLookRow::pump, l -> l));
+    Map<String, PolicyRow> kept =
+        history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, p -> p));
     Map<String, List<Strip>> areas = new LinkedHashMap<>();
-    for (PumpRow pump : pumps.all()) {
-      String key = group(pump.role(), pump.material(), mainFluid.getOrDefault(pump.tag(), ""));
+    for (ShopLives.Standing standing : shop.all()) {
+      String tag = standing.pump().tag();
       areas
-          .computeIfAbsent(pump.area(), a -> new ArrayList<>())
+          .computeIfAbsent(standing.pump().area(), a -> new ArrayList<>())
           .add(
               strip(
-                  pump,
-                  runsByPump.getOrDefault(pump.tag(), List.of()),
-                  groups.computeIfAbsent(
-                      key, k -> RunGroup.of(pump.role(), runsByGroup.getOrDefault(k, List.of()))),
-                  Optional.ofNullable(open.get(pump.tag())),
-                  Optional.ofNullable(looks.get(pump.tag()))));
+                  shop.life(standing),
+                  runsByPump.getOrDefault(tag, List.of()),
+                  Optional.ofNullable(open.get(tag)),
+                  Optional.ofNullable(looks.get(tag)),
+                  Optional.ofNullable(kept.get(tag))));
     }
     return new FloorView(
         "Skerrow Mill",
@@ -163,26 +191,27 @@ public class Floor {
   /** One pump's strip. */
   @Transactional(readOnly = true)
   public Strip strip(PumpRow pump) {
-    List<ExposureRow> exposures = pumps.exposures(pump.tag());
-    String fluid = exposures.isEmpty() ? "" : exposures.get(0).fluid();
-    List<RunRow> group = pumps.runsLike(pump.role(), pump.material(), fluid);
+    ShopLives shop = lives.now();
     return strip(
-        pump,
+        shop.life(shop.standing(pump.tag())),
         pumps.runs(pump.tag()),
-        RunGroup.of(pump.role(), group),
         bench.runningOn(pump.tag()),
-        findings.nextLook(pump.tag()));
+        findings.nextLook(pump.tag()),
+        history.policy(pump.tag()));
   }
 
   private Strip strip(
-      PumpRow pump,
+      ShopLives.Life life,
       List<RunRow> own,
-      RunGroup group,
       Optional<RebuildRow> rebuild,
-      Optional<NextLookRow> look) {
-    Forecast forecast = new Forecast(pump, group);
+      Optional<NextLookRow> look,
+      Optional<PolicyRow> kept) {
+    ShopLives.Standing standing = life.standing();
+    PumpRow pump = standing.pump();
+    Forecast forecast = forecasts.of(life);
     double risk = forecast.risk(30);
     Optional<Stage> stage = rebuild.map(r -> jobs.job(r.id()).rebuild().stage());
+    Due due = due(standing, forecast, look, kept);
     return new Strip(
         pump.tag(),
         pump.family(),
@@ -191,32 +220,39 @@ public class Floor {
         pump.dutyNote(),
         pump.material(),
         pump.age(),
-        pump.strokes(),
+        standing.counted().code(),
+        pump.countsPerHour() > 0 ? pump.countAge() : 0,
         pump.fittedOn().toString(),
-        pump.hoursPerDay(),
+        standing.usage().perDay(),
+        standing.usage().read(),
+        standing.usage().days(),
         pump.intervalHours(),
+        kept.map(PolicyRow::way).orElse(Policy.FIXED),
+        kept.map(PolicyRow::everyHours).or(() -> Optional.of(pump.intervalHours())),
         stage.isPresent()
             ? "bench"
-            : group.runs() == 0
+            : life.known().finished() == 0
                 ? "unknown"
                 : risk >= HIGH ? "renew" : risk >= RAISED ? "watch" : "sound",
         own.stream()
             .map(
                 r ->
                     new Stop(
-                        daysFromToday(r.endedOn()), r.failed(), r.hours(), r.material(), r.cause()))
+                        daysFromToday(r.endedOn()), r.failed(), r.age(), r.material(), r.cause()))
             .toList(),
         daysFromToday(pump.fittedOn()),
-        look.map(l -> (l.atHours() - pump.runningHours()) / pump.hoursPerDay())
-            .filter(days -> days < forecast.dueDays())
-            .orElse(forecast.dueDays()),
-        look.map(NextLookRow::because).orElse(""),
+        due.days(),
+        due.because(),
         Optional.ofNullable(pump.planOn()).map(this::daysFromToday),
         forecast.expectedDays(),
         forecast.lens(DAYS_AHEAD, LENS_POINTS),
         risk,
         forecast.because(),
-        spread(group.failedAt()),
+        life.estimate().shown().name().toLowerCase(Locale.ROOT),
+        life.estimate().shape(),
+        life.estimate().runs(),
+        life.estimate().failures(),
+        spread(forecast.failedAt()),
         pump.sheetId() != null,
         rebuild.map(RebuildRow::id),
         stage.map(Stage::title));
@@ -248,11 +284,36 @@ public class Floor {
             .orElse("");
   }
 
-  private double daysFromToday(LocalDate day) {
-    return ChronoUnit.DAYS.between(LocalDate.now(clock), day);
+  private record Due(double days, String because) {}
+
+  /** When it is due by the way it is kept, or sooner where something is watched. */
+  private static Due due(
+      ShopLives.Standing s,
+      Forecast forecast,
+      Optional<NextLookRow> look,
+      Optional<PolicyRow> kept) {
+    double perDay = Math.max(1e-9, s.usage().perDay());
+    String way = kept.map(PolicyRow::way).orElse(Policy.FIXED);
+    Due due =
+        switch (way) {
+          case Policy.UNTIL_IT_FAILS ->
+              new Due(
+                  forecast.expectedDays(),
+                  "It runs until it fails; half of such sets are done by then.");
+          case Policy.LOOK -> {
+            double every = kept.map(PolicyRow::everyHours).orElseThrow();
+            yield new Due(
+                (every - s.pump().age() % every) / perDay,
+                "A look is due every " + Words.plain(every) + " h.");
+          }
+          default -> new Due((s.pump().intervalHours() - s.pump().age()) / perDay, "");
+        };
+    return look.map(l -> new Due((l.atHours() - s.pump().runningHours()) / perDay, l.because()))
+        .filter(l -> l.days() < due.days())
+        .orElse(due);
   }
 
-  private static String group(String role, String material, String fluid) {
-    return role + "|" + material + "|" + fluid;
+  private double daysFromToday(LocalDate day) {
+    return ChronoUnit.DAYS.between(LocalDate.now(clock), day);
   }
 }

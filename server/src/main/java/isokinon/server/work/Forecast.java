@@ -1,77 +1,82 @@
 package isokinon.server.work;
 
-import isokinon.core.life.WeibullPosterior;
+import isokinon.core.life.LifeEstimate;
 import isokinon.server.store.PumpRow;
+import isokinon.server.work.ShopLives.Life;
 import java.util.ArrayList;
 import java.util.List;
 
-/**
- * When a fitted set will run out, for now from its fixed interval: intervals are taken to be set at
- * two thirds of the mean life (shop rule), and the finished runs of the same material in the same
- * duty here move that.
- */
+/** When a fitted set will run out, from the life of its group and how much the pump runs. */
 final class Forecast {
 
-  private static final double MEAN_OVER_INTERVAL = 1.5;
+  private static final double SURVIVES = 0.005;
 
-  private final PumpRow pump;
-  private final RunGroup group;
-  private final WeibullPosterior life;
+  /** Densities are drawn, not reckoned with: six digits behind the point are plenty. */
+  private static final double DRAWN = 1e6;
 
-  Forecast(PumpRow pump, RunGroup group) {
-    this.pump = pump;
-    this.group = group;
-    this.life =
-        WeibullPosterior.of(
-            MEAN_OVER_INTERVAL * pump.intervalHours(),
-            WeibullPosterior.LIBRARY_STRENGTH,
-            group.evidence());
+  private final Life life;
+  private final LifeEstimate estimate;
+  private final String fluid;
+
+  /**
+   * A forecast.
+   *
+   * @param fluid what the duty group is called; empty where it moves air
+   */
+  Forecast(Life life, String fluid) {
+    this.life = life;
+    this.estimate = life.estimate();
+    this.fluid = fluid;
   }
 
   /** Chance of failing within {@code days}. */
   double risk(double days) {
-    return life.risk(pump.age(), days * pump.hoursPerDay());
+    return estimate.risk(life.age(), days * life.perDay());
   }
 
   /** Days from now until half of the sets that reached this age have failed. */
   double expectedDays() {
-    double half = life.quantile(1 - life.survival(pump.age()) / 2);
-    return Math.max(1, (half - pump.age()) / pump.hoursPerDay());
+    double half = estimate.quantile(1 - Math.max(SURVIVES, estimate.survival(life.age())) / 2);
+    return Math.max(1, (half - life.age()) / life.perDay());
   }
 
-  /** Days from now to the end of the fixed interval, negative when past. */
-  double dueDays() {
-    return (pump.intervalHours() - pump.age()) / pump.hoursPerDay();
-  }
-
-  /** Density of the failure day over the days ahead, per day, given the age reached. */
-  List<Floor.LensPoint> lens(int daysAhead, int points) {
+  /**
+   * Density of the failure day over the days ahead, per day, given the age reached, at {@code
+   * points} even steps and the end.
+   */
+  List<Double> lens(int daysAhead, int points) {
     double step = (double) daysAhead / points;
-    double now = life.survival(pump.age());
-    List<Floor.LensPoint> lens = new ArrayList<>();
+    List<Double> lens = new ArrayList<>();
+    double failed = 0;
     for (int i = 0; i <= points; i++) {
-      double from = life.survival(pump.age() + i * step * pump.hoursPerDay());
-      double to = life.survival(pump.age() + (i + 1) * step * pump.hoursPerDay());
-      lens.add(new Floor.LensPoint(i * step, (from - to) / now / step));
+      double then = estimate.risk(life.age(), (i + 1) * step * life.perDay());
+      lens.add(Math.round((then - failed) / step * DRAWN) / DRAWN);
+      failed = then;
     }
     return lens;
   }
 
+  /** Ages at which sets like it failed, as hours of this pump, lowest first. */
+  List<Double> failedAt() {
+    return life.known().failedAt().stream().map(life::hours).toList();
+  }
+
   /** What it means to change at the interval, or to wait until a set fails, as a sentence. */
   String risk(boolean untilItFails) {
+    PumpRow pump = life.standing().pump();
     String from =
-        group.runs() == 0
-            ? "no run here yet, from the interval alone"
-            : "from " + Words.count(group.runs(), "run") + " here";
+        life.known().finished() == 0
+            ? "no run here yet"
+            : "from " + Words.count(life.known().finished(), "run") + " here";
     String sets =
         untilItFails
             ? "Half of the sets of "
                 + pump.material()
                 + " are done by "
-                + Words.plain(Math.round(life.quantile(0.5) / 10) * 10L)
+                + Words.plain(Math.round(life.hours(estimate.quantile(0.5)) / 10) * 10L)
                 + " h"
             : "About "
-                + Math.round(100 * (1 - life.survival(pump.intervalHours())))
+                + Math.round(100 * (1 - estimate.survival(pump.intervalHours() * life.perHour())))
                 + " % of the sets of "
                 + pump.material()
                 + " fail before "
@@ -80,28 +85,46 @@ final class Forecast {
     return sets + " (" + from + ").";
   }
 
-  /** The reason for the forecast in one sentence. */
+  /** The reason for the forecast in one or two sentences. */
   String because() {
-    String sets = Words.count(group.runs(), pump.material() + " set");
-    if (group.runs() == 0) {
-      return "No finished run of "
-          + pump.material()
-          + " in this duty here. The band comes from the fixed interval of "
-          + Words.plain(pump.intervalHours())
-          + " h alone.";
+    PumpRow pump = life.standing().pump();
+    String at = "This one is at " + Words.plain(Math.round(life.standing().pump().age())) + " h.";
+    if (life.known().finished() == 0) {
+      return "No finished run of " + pump.material() + where() + ". " + expected() + " " + at;
     }
+    String sets = Words.count(life.known().finished(), pump.material() + " set");
+    List<Double> failed = life.known().failedAt();
     String gaveOut =
-        group.failedAt().isEmpty()
-            ? "None of the " + sets + " finished here failed"
-            : group.failedAt().size() + " of " + sets + " here gave out, " + ages();
-    return gaveOut + ". This one is at " + Words.plain(Math.round(pump.age())) + " h.";
+        failed.isEmpty()
+            ? "None of " + sets + where() + " failed"
+            : failed.size() + " of " + sets + where() + " gave out, " + ages(failed);
+    return gaveOut + ". " + at;
   }
 
-  private String ages() {
-    String first = Words.plain(Math.round(group.failedAt().get(0)));
-    String last = Words.plain(Math.round(group.failedAt().get(group.failedAt().size() - 1)));
-    return group.failedAt().size() == 1
-        ? "at " + last + " h"
-        : "between " + first + " and " + last + " h";
+  private String where() {
+    String duty = fluid.isEmpty() ? " in this duty" : " in " + Words.inSentence(fluid);
+    return switch (life.group().level()) {
+      case PUMP -> " in this pump";
+      case CONSTRUCTION -> duty + " in pumps like it";
+      case DUTY -> duty;
+      case ANY_DUTY -> " in any duty";
+    };
+  }
+
+  private String expected() {
+    PumpRow pump = life.standing().pump();
+    return life.standing().prior().fromLibrary()
+        ? "The library expects a mean of "
+            + Words.plain(Math.round(life.standing().prior().hours() / 10) * 10L)
+            + " h."
+        : "The band comes from the fixed interval of "
+            + Words.plain(pump.intervalHours())
+            + " h alone.";
+  }
+
+  private String ages(List<Double> failed) {
+    String first = Words.plain(Math.round(life.hours(failed.get(0))));
+    String last = Words.plain(Math.round(life.hours(failed.get(failed.size() - 1))));
+    return first.equals(last) ? "at " + last + " h" : "between " + first + " and " + last + " h";
   }
 }

@@ -68,6 +68,7 @@ public class Pumps {
   private final ShopLibrary library;
   private final Trends trends;
   private final Causes causes;
+  private final Lives lives;
 
   Pumps(
       PumpMapper store,
@@ -76,7 +77,8 @@ public class Pumps {
       Floor floor,
       ShopLibrary library,
       Trends trends,
-      Causes causes) {
+      Causes causes,
+      Lives lives) {
     this.store = store;
     this.bench = bench;
     this.sheets = sheets;
@@ -84,6 +86,7 @@ public class Pumps {
     this.library = library;
     this.trends = trends;
     this.causes = causes;
+    this.lives = lives;
   }
 
   /**
@@ -103,7 +106,7 @@ public class Pumps {
         pump.abrasion(),
         pump.suctionLiftM(),
         pump.consequence(),
-        pump.runningHours(),
+        asRead(tag).runningHours(),
         duty(tag),
         sheet.map(s -> sheetParts(s, pump)),
         rails(pump),
@@ -133,7 +136,12 @@ public class Pumps {
     return Rebuild.replay(sheet, new Fitted(pump.role(), pump.material()), List.of());
   }
 
+  /** A pump with its hours carried on from the last reading. */
   PumpRow pump(String tag) {
+    return lives.carriedOn(asRead(tag));
+  }
+
+  private PumpRow asRead(String tag) {
     return store.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
   }
 

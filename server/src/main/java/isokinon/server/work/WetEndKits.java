@@ -2,7 +2,6 @@ package isokinon.server.work;
 
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.Offer;
-import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.Material;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
@@ -62,13 +61,16 @@ class WetEndKits {
   private final WetEndMapper store;
   private final StoresMapper stores;
   private final ShopLibrary library;
+  private final Lives lives;
   private final Map<String, Double> minutes = new ConcurrentHashMap<>();
 
-  WetEndKits(PumpMapper pumps, WetEndMapper store, StoresMapper stores, ShopLibrary library) {
+  WetEndKits(
+      PumpMapper pumps, WetEndMapper store, StoresMapper stores, ShopLibrary library, Lives lives) {
     this.pumps = pumps;
     this.store = store;
     this.stores = stores;
     this.library = library;
+    this.lives = lives;
   }
 
   /** The kits of the setting's sheet; none where no sheet is known. */
@@ -127,7 +129,7 @@ class WetEndKits {
             kit.price(),
             minutes(sheet, kit.kit(), other.parts()),
             other.price(),
-            runs.stream().map(r -> new WeibullPosterior.Run(r.hours(), r.failed())).toList()),
+            lives.runsLike(lead, kit.material(), group)),
         other.note(),
         other.noRotor(),
         swell,

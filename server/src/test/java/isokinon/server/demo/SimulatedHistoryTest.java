@@ -2,6 +2,7 @@ package isokinon.server.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.counter.WearCount;
 import isokinon.server.store.RunRow;
 import java.time.LocalDate;
 import java.util.List;
@@ -16,7 +17,13 @@ class SimulatedHistoryTest {
           new SimulatedHistory.Era(520, "FKM", 2.5, 5200, 2200, "flexed through", "age"));
 
   private static SimulatedHistory history(String tag) {
-    return SimulatedHistory.of(tag, "diaphragm", "grease", TRUTH, 11, 1584, TODAY);
+    return SimulatedHistory.of(
+        tag,
+        new SimulatedHistory.Wearing("diaphragm", "grease", "1", "bolted", WearCount.STROKES, 3900),
+        TRUTH,
+        11,
+        1584,
+        TODAY);
   }
 
   @Test

@@ -3,6 +3,7 @@ package isokinon.server.work;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyDouble;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.Mockito.inOrder;
 import static org.mockito.Mockito.mock;
@@ -14,7 +15,9 @@ import isokinon.core.rebuild.Act;
 import isokinon.core.sheet.SheetReader;
 import isokinon.server.access.People;
 import isokinon.server.store.BenchMapper;
+import isokinon.server.store.CounterMapper;
 import isokinon.server.store.EventRow;
+import isokinon.server.store.HistoryMapper;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
@@ -49,6 +52,9 @@ class BenchRecordingTest {
   private final Sheets sheets = mock(Sheets.class);
   private final People people = mock(People.class);
   private final BenchViewer viewer = mock(BenchViewer.class);
+  private static final Clock NOW =
+      Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC);
+
   private final Bench bench =
       new Bench(
           store,
@@ -61,7 +67,14 @@ class BenchRecordingTest {
           mock(FittedWetEnds.class),
           mock(FindingLog.class),
           mock(Findings.class),
-          Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC));
+          new Lives(
+              pumps,
+              mock(HistoryMapper.class),
+              mock(CounterMapper.class),
+              store,
+              mock(ShopLibrary.class),
+              NOW),
+          NOW);
 
   @BeforeEach
   void aRebuildIsOpen() throws IOException {
@@ -97,7 +110,13 @@ class BenchRecordingTest {
         "normal",
         LocalDate.of(2026, 1, 1),
         0,
-        null);
+        null,
+        0,
+        null,
+        "",
+        0,
+        0,
+        0);
   }
 
   private static ActRequest note(long seen, String text) {
@@ -181,6 +200,7 @@ class BenchRecordingTest {
     bench.act(7, note(0, "wet floor"));
     verify(stores, never()).takeOne(any());
     verify(store, never()).close(anyLong(), any());
-    verify(pumps, never()).refit(any(), any(), any());
+    verify(pumps, never())
+        .refit(any(), any(), any(), anyDouble(), anyDouble(), any(), anyDouble(), anyDouble());
   }
 }

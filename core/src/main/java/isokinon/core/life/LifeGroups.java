@@ -1,0 +1,144 @@
+package isokinon.core.life;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The runs of a shop in groups that may be taken together: one pump, one construction, one duty, or
+ * all duties; always of one role and material. Built once, asked often.
+ */
+public final class LifeGroups {
+
+  /** Failures from which on a group is enough to go by. */
+  public static final int ENOUGH = LifeEstimate.ENOUGH_FAILURES;
+
+  /** How wide a group reaches. */
+  public enum Level {
+    /** One position. */
+    PUMP,
+    /** All positions of one construction in the same duty. */
+    CONSTRUCTION,
+    /** All positions in the same duty. */
+    DUTY,
+    /** All of the material, whatever the duty. */
+    ANY_DUTY
+  }
+
+  /**
+   * A run of one wear part in one place.
+   *
+   * @param pump position
+   * @param construction sheet id, or empty
+   * @param duty duty group: the fluid pumped most of the time
+   * @param hours the run in hours
+   * @param counts the run in the count that drives its wear; empty where nobody counted
+   * @param running whether it still runs
+   */
+  public record WearRun(
+      String pump,
+      String construction,
+      String role,
+      String material,
+      String duty,
+      Run hours,
+      Optional<Run> counts,
+      boolean running) {}
+
+  /** Whose life is asked: a wear part in its place. */
+  public record Of(String pump, String construction, String role, String material, String duty) {
+
+    Of at(Level level) {
+      return switch (level) {
+        case PUMP -> this;
+        case CONSTRUCTION -> new Of("", construction, role, material, duty);
+        case DUTY -> new Of("", "", role, material, duty);
+        case ANY_DUTY -> new Of("", "", role, material, "");
+      };
+    }
+  }
+
+  /**
+   * The runs of one group.
+   *
+   * @param of what they have in common; empty where they may differ
+   */
+  public record Group(Level level, Of of, List<WearRun> runs) {
+
+    /** Whether every run was counted in what drives the wear. */
+    public boolean counted() {
+      return !runs.isEmpty() && runs.stream().allMatch(r -> r.counts().isPresent());
+    }
+
+    /** The runs as ages in hours, or in the count that drives the wear. */
+    public List<Run> ages(boolean inCounts) {
+      List<Run> ages = new ArrayList<>(runs.size());
+      for (WearRun r : runs) {
+        ages.add(inCounts ? r.counts().orElseThrow() : r.hours());
+      }
+      return ages;
+    }
+
+    /** How many failed. */
+    public int failures() {
+      int failures = 0;
+      for (WearRun r : runs) {
+        failures += r.hours().failed() ? 1 : 0;
+      }
+      return failures;
+    }
+  }
+
+  private record Key(Level level, Of of) {}
+
+  private final Map<Key, List<WearRun>> groups = new HashMap<>();
+
+  /** Groups {@code runs}. */
+  public LifeGroups(List<WearRun> runs) {
+    for (WearRun run : runs) {
+      Of of = new Of(run.pump(), run.construction(), run.role(), run.material(), run.duty());
+      for (Level level : Level.values()) {
+        groups.computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>()).add(run);
+      }
+    }
+  }
+
+  /** The group of {@code of} at one width; it may hold no run. */
+  public Group at(Level level, Of of) {
+    Of common = of.at(level);
+    return new Group(
+        level,
+        common,
+        Collections.unmodifiableList(groups.getOrDefault(new Key(level, common), List.of())));
+  }
+
+  /**
+   * The narrowest group with failures enough to go by, not wider than the duty; where none has
+   * enough, all of the duty.
+   */
+  public Group narrowest(Of of) {
+    for (Level level : List.of(Level.PUMP, Level.CONSTRUCTION)) {
+      Group group = at(level, of);
+      if (group.failures() >= ENOUGH) {
+        return group;
+      }
+    }
+    return at(Level.DUTY, of);
+  }
+
+  /** Every group of one width, in the order its first run came. */
+  public List<Group> all(Level level) {
+    Map<Of, Group> all = new LinkedHashMap<>();
+    groups.forEach(
+        (k, runs) -> {
+          if (k.level() == level) {
+            all.put(k.of(), new Group(level, k.of(), Collections.unmodifiableList(runs)));
+          }
+        });
+    return List.copyOf(all.values());
+  }
+}

@@ -1,0 +1,75 @@
+package isokinon.core.life;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isokinon.core.life.LifeGroups.Group;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.LifeGroups.Of;
+import isokinon.core.life.LifeGroups.WearRun;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Which runs are taken together. */
+class LifeGroupsTest {
+
+  private final List<WearRun> runs = new ArrayList<>();
+
+  private void run(int times, String pump, String construction, String duty, boolean failed) {
+    for (int i = 0; i < times; i++) {
+      runs.add(
+          new WearRun(
+              pump,
+              construction,
+              "diaphragm",
+              "NBR",
+              duty,
+              new Run(1000 + i, failed),
+              failed ? Optional.of(new Run(5e6 + i, true)) : Optional.empty(),
+              false));
+    }
+  }
+
+  private Group narrowest() {
+    return new LifeGroups(runs).narrowest(new Of("A-01", "bolted", "diaphragm", "NBR", "sludge"));
+  }
+
+  @Test
+  void itWidensUntilThereAreFailuresEnough() {
+    run(4, "A-01", "bolted", "sludge", true);
+    run(20, "A-01", "bolted", "sludge", false);
+    assertThat(narrowest().level()).isEqualTo(Level.DUTY);
+    run(1, "A-02", "bolted", "sludge", true);
+    assertThat(narrowest().level()).isEqualTo(Level.CONSTRUCTION);
+    assertThat(narrowest().runs()).hasSize(25);
+    run(1, "A-01", "bolted", "sludge", true);
+    assertThat(narrowest().level()).isEqualTo(Level.PUMP);
+    assertThat(narrowest().failures()).isEqualTo(5);
+  }
+
+  @Test
+  void anotherDutyOrMaterialIsAnotherGroup() {
+    run(9, "A-01", "bolted", "acid", true);
+    run(2, "A-03", "clamped", "sludge", true);
+    assertThat(narrowest().runs()).hasSize(2);
+    LifeGroups groups = new LifeGroups(runs);
+    Of of = new Of("A-01", "bolted", "diaphragm", "NBR", "sludge");
+    assertThat(groups.at(Level.ANY_DUTY, of).runs()).hasSize(11);
+    assertThat(
+            groups.at(Level.ANY_DUTY, new Of("A-01", "bolted", "diaphragm", "EPDM", "acid")).runs())
+        .isEmpty();
+    assertThat(groups.all(Level.DUTY)).hasSize(2);
+  }
+
+  @Test
+  void countsAreUsedOnlyWhereEveryRunWasCounted() {
+    run(3, "A-01", "bolted", "sludge", true);
+    assertThat(narrowest().counted()).isTrue();
+    assertThat(narrowest().ages(true)).extracting(Run::age).allMatch(a -> a > 4e6);
+    run(1, "A-01", "bolted", "sludge", false);
+    assertThat(narrowest().counted()).isFalse();
+    assertThat(narrowest().ages(false)).hasSize(4);
+    assertThat(new LifeGroups(List.of()).narrowest(new Of("", "", "", "", "")).counted()).isFalse();
+  }
+}

@@ -1,0 +1,250 @@
+package isokinon.server.work;
+
+import isokinon.core.counter.CounterLog.Reading;
+import isokinon.core.counter.Usage;
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeGroups;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.core.life.Run;
+import isokinon.core.wetend.Duty;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.CounterMapper;
+import isokinon.server.store.CounterRow;
+import isokinon.server.store.ExposureRow;
+import isokinon.server.store.FailureModeRow;
+import isokinon.server.store.FittedPartRow;
+import isokinon.server.store.HistoryMapper;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RebuildRow;
+import isokinon.server.store.RunRow;
+import isokinon.server.store.WetEndRow;
+import isokinon.server.work.ShopLives.Prior;
+import isokinon.server.work.ShopLives.Standing;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reads the lives of the shop's wear parts: every run, finished or still running, and what the
+ * library expects. Read once, and again when something has changed that they come from.
+ */
+@Component
+class Lives {
+
+  /** Where the library knows no life, a mean life is this many fixed intervals (shop rule). */
+  private static final double MEAN_OVER_INTERVAL = 1.5;
+
+  /** Weibull shape of wear by abrasion, where the library knows none. */
+  private static final double ABRASION = 2.0;
+
+  private final PumpMapper pumps;
+  private final HistoryMapper history;
+  private final CounterMapper counters;
+  private final BenchMapper bench;
+  private final ShopLibrary library;
+  private final Clock clock;
+  private volatile Optional<AsRead> read = Optional.empty();
+
+  private record AsRead(String stamp, ShopLives lives) {}
+
+  private record ModeKey(String role, String material, String duty) {}
+
+  Lives(
+      PumpMapper pumps,
+      HistoryMapper history,
+      CounterMapper counters,
+      BenchMapper bench,
+      ShopLibrary library,
+      Clock clock) {
+    this.pumps = pumps;
+    this.history = history;
+    this.counters = counters;
+    this.bench = bench;
+    this.library = library;
+    this.clock = clock;
+  }
+
+  /** The lives as they are now. */
+  ShopLives now() {
+    String stamp = LocalDate.now(clock) + "|" + history.stamp();
+    Optional<AsRead> known = read.filter(r -> r.stamp().equals(stamp));
+    if (known.isPresent()) {
+      return known.get().lives();
+    }
+    Map<String, Standing> standing = standing();
+    ShopLives lives = new ShopLives(new LifeGroups(runs(standing)), standing);
+    read = Optional.of(new AsRead(stamp, lives));
+    return lives;
+  }
+
+  /** Runs of a role and material in a duty, in hours, those that still run among them. */
+  List<Run> runsLike(String role, String material, String duty) {
+    return now()
+        .groups()
+        .at(Level.DUTY, new LifeGroups.Of("", "", role, material, duty))
+        .ages(false);
+  }
+
+  private Map<String, Standing> standing() {
+    Map<String, List<ExposureRow>> exposures =
+        pumps.allExposures().stream().collect(Collectors.groupingBy(ExposureRow::pump));
+    Map<String, WetEndRow> wetEnds =
+        history.wetEnds().stream().collect(Collectors.toMap(WetEndRow::pump, w -> w));
+    Map<ModeKey, Double> modes =
+        history.failureModes().stream()
+            .collect(
+                Collectors.toMap(
+                    m -> new ModeKey(m.role(), m.material(), m.dutyGroup()),
+                    FailureModeRow::shape));
+    Map<String, RebuildRow> onBench =
+        bench.running().stream().collect(Collectors.toMap(RebuildRow::pump, r -> r, (a, b) -> a));
+    Map<String, List<CounterRow>> readings =
+        counters.hoursSince(OffsetDateTime.now(clock).minus(Usage.LOOK_BACK)).stream()
+            .collect(Collectors.groupingBy(CounterRow::pump));
+    Map<String, Standing> all = new LinkedHashMap<>();
+    for (PumpRow pump : pumps.all()) {
+      List<ExposureRow> fluids = exposures.getOrDefault(pump.tag(), List.of());
+      String duty = fluids.isEmpty() ? "" : fluids.get(0).fluid();
+      Prior prior =
+          prior(pump, fluids, wetEnds.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())));
+      double shape =
+          modes.getOrDefault(new ModeKey(pump.role(), pump.material(), duty), prior.shape());
+      Usage usage =
+          usage(
+              pump,
+              readings.getOrDefault(pump.tag(), List.of()),
+              Optional.ofNullable(onBench.get(pump.tag())));
+      all.put(
+          pump.tag(),
+          new Standing(
+              pump.after(usage.since()),
+              usage,
+              duty,
+              new Prior(prior.hours(), prior.fromLibrary(), shape)));
+    }
+    return all;
+  }
+
+  /** A pump with its hours carried on to now, or to when it came to the bench. */
+  PumpRow carriedOn(PumpRow pump) {
+    OffsetDateTime from = OffsetDateTime.now(clock).minus(Usage.LOOK_BACK);
+    return pump.after(
+        usage(pump, counters.hoursOf(pump.tag(), from), bench.runningOn(pump.tag())).since());
+  }
+
+  private Usage usage(PumpRow pump, List<CounterRow> readings, Optional<RebuildRow> onBench) {
+    Instant today = start(LocalDate.now(clock));
+    return Usage.of(
+        pump.hoursPerDay(),
+        readings.stream().map(r -> new Reading(0, r.at().toInstant(), r.reading())).toList(),
+        Optional.ofNullable(pump.hoursOn()).map(this::start),
+        today,
+        onBench
+            .map(r -> start(r.openedAt().atZoneSameInstant(clock.getZone()).toLocalDate()))
+            .orElse(today));
+  }
+
+  private Instant start(LocalDate day) {
+    return day.atStartOfDay(clock.getZone()).toInstant();
+  }
+
+  private Prior prior(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
+    return library
+        .materials()
+        .baseLife(pump.role(), pump.material())
+        .flatMap(
+            base ->
+                factor(pump, fluids, wetEnd)
+                    .map(f -> new Prior(base.hours() * f, true, base.shape())))
+        .orElseGet(
+            () ->
+                new Prior(
+                    pump.intervalHours() * MEAN_OVER_INTERVAL,
+                    false,
+                    library
+                        .materials()
+                        .baseLife(pump.role(), pump.material())
+                        .map(b -> b.shape())
+                        .orElse(ABRASION)));
+  }
+
+  private Optional<Double> factor(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
+    if (fluids.isEmpty()) {
+      return Optional.of(1.0);
+    }
+    try {
+      Duty duty = DutyForm.of(pump, fluids, wetEnd, library).duty(library);
+      return library
+          .materials()
+          .material(pump.material())
+          .flatMap(m -> library.rater().rate(duty, m, pump.role()).factor());
+    } catch (Refused e) {
+      // A duty that was never written down right tells nothing of the life in it.
+      return Optional.empty();
+    }
+  }
+
+  private List<WearRun> runs(Map<String, Standing> standing) {
+    List<WearRun> runs = new ArrayList<>();
+    for (RunRow r : pumps.allRuns()) {
+      runs.add(
+          new WearRun(
+              r.pump(),
+              r.construction(),
+              r.role(),
+              r.material(),
+              r.dutyGroup(),
+              new Run(r.cameHours(), r.age(), r.failed()),
+              Optional.ofNullable(r.counts())
+                  .filter(c -> !r.counted().equals(WearCount.HOURS.code()))
+                  .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
+              false));
+    }
+    standing.values().stream()
+        .filter(s -> s.pump().hoursHere() > 0)
+        .map(this::running)
+        .forEach(runs::add);
+    for (FittedPartRow f : history.allFitted()) {
+      Standing s = standing.get(f.pump());
+      double age = f.cameHours() + s.pump().runningHours() - f.fittedAtHours();
+      if (age > f.cameHours()) {
+        runs.add(
+            new WearRun(
+                f.pump(),
+                s.of().construction(),
+                f.role(),
+                f.material(),
+                s.duty(),
+                new Run(f.cameHours(), age, false),
+                Optional.empty(),
+                true));
+      }
+    }
+    return runs;
+  }
+
+  private WearRun running(Standing s) {
+    PumpRow pump = s.pump();
+    return new WearRun(
+        pump.tag(),
+        s.of().construction(),
+        pump.role(),
+        pump.material(),
+        s.duty(),
+        new Run(pump.cameHours(), pump.age(), false),
+        pump.countsPerHour() > 0 && pump.countsHere() > 0
+            ? Optional.of(new Run(pump.cameCount(), pump.countAge(), false))
+            : Optional.empty(),
+        true);
+  }
+}

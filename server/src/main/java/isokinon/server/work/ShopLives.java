@@ -1,0 +1,147 @@
+package isokinon.server.work;
+
+import isokinon.core.counter.Usage;
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeEstimate;
+import isokinon.core.life.LifeGroups;
+import isokinon.core.life.LifeGroups.Group;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.Run;
+import isokinon.core.sheet.Code;
+import isokinon.core.sheet.Family;
+import isokinon.server.store.PumpRow;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * The lives of all wearing sets at one moment. Evidence of a group is summed up when first asked.
+ */
+final class ShopLives {
+
+  /**
+   * What is expected of a wear part before any run.
+   *
+   * @param hours mean life
+   * @param fromLibrary whether the library knows it; else it comes from the fixed interval
+   * @param shape Weibull shape of the failure mode
+   */
+  record Prior(double hours, boolean fromLibrary, double shape) {}
+
+  /** A pump as it stands now, how much it runs, what it runs on, what is expected of its set. */
+  record Standing(PumpRow pump, Usage usage, String duty, Prior prior) {
+
+    LifeGroups.Of of() {
+      return new LifeGroups.Of(
+          pump.tag(), pump.sheet().orElse(""), pump.role(), pump.material(), duty);
+    }
+
+    WearCount counted() {
+      return Code.parse(Family.class, pump.family()).map(WearCount::of).orElse(WearCount.HOURS);
+    }
+  }
+
+  /**
+   * The life of a pump's wearing set.
+   *
+   * @param group the runs it comes from
+   * @param known what they say
+   * @param estimate of the life, in hours or counts
+   * @param perHour units of the estimate in a running hour: 1, or counts
+   * @param counted the unit of the estimate
+   */
+  record Life(
+      Standing standing,
+      Group group,
+      Known known,
+      LifeEstimate estimate,
+      double perHour,
+      WearCount counted) {
+
+    /** Age of the set now, in the unit of the estimate. */
+    double age() {
+      return counted == WearCount.HOURS ? standing.pump().age() : standing.pump().countAge();
+    }
+
+    /** An age in the unit of the estimate as hours of this pump. */
+    double hours(double age) {
+      return age / perHour;
+    }
+
+    /** Units of the estimate in a day of this pump. */
+    double perDay() {
+      return perHour * standing.usage().perDay();
+    }
+  }
+
+  /**
+   * What the runs of a group say.
+   *
+   * @param finished how many came out
+   * @param failedAt ages of those that failed, in the unit of the estimate, lowest first
+   */
+  record Known(LifeEstimate.Evidence evidence, int finished, List<Double> failedAt) {
+
+    private static Known of(Group group, boolean inCounts, double shape) {
+      List<Run> ages = group.ages(inCounts);
+      return new Known(
+          LifeEstimate.Evidence.of(shape, ages),
+          (int) group.runs().stream().filter(r -> !r.running()).count(),
+          ages.stream().filter(Run::failed).map(Run::age).sorted().toList());
+    }
+  }
+
+  private record KnownKey(Level level, LifeGroups.Of of, boolean inCounts, double shape) {}
+
+  private final LifeGroups groups;
+  private final Map<String, Standing> standing;
+  private final Map<KnownKey, Known> known = new ConcurrentHashMap<>();
+
+  ShopLives(LifeGroups groups, Map<String, Standing> standing) {
+    this.groups = groups;
+    this.standing = standing;
+  }
+
+  LifeGroups groups() {
+    return groups;
+  }
+
+  /**
+   * A pump.
+   *
+   * @throws Refused where none has this tag
+   */
+  Standing standing(String tag) {
+    return Optional.ofNullable(standing.get(tag))
+        .orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+  }
+
+  List<Standing> all() {
+    return List.copyOf(standing.values());
+  }
+
+  /** The life of a pump's set from the narrowest group that has failures enough. */
+  Life life(Standing s) {
+    return life(s, groups.narrowest(s.of()));
+  }
+
+  /** The life of a pump's set from one group: in what drives its wear where all was counted. */
+  Life life(Standing s, Group group) {
+    boolean inCounts =
+        s.counted() != WearCount.HOURS && s.pump().countsPerHour() > 0 && group.counted();
+    double perHour = inCounts ? s.pump().countsPerHour() : 1;
+    double shape = s.prior().shape();
+    Known of =
+        known.computeIfAbsent(
+            new KnownKey(group.level(), group.of(), inCounts, shape),
+            k -> Known.of(group, inCounts, shape));
+    return new Life(
+        s,
+        group,
+        of,
+        LifeEstimate.of(s.prior().hours() * perHour, of.evidence()),
+        perHour,
+        inCounts ? s.counted() : WearCount.HOURS);
+  }
+}
