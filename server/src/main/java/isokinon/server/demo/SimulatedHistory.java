@@ -18,13 +18,14 @@ import java.util.SplittableRandom;
  * @param ageNow its age, running hours
  * @param hoursNow the pump's hour counter
  */
-record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, double hoursNow) {
+public record SimulatedHistory(
+    List<RunRow> runs, LocalDate fittedOn, double ageNow, double hoursNow) {
 
   private static final int DAYS = 1095;
   private static final long SEED = 20260301;
 
   /** From some day on: a material with its true life, and the interval it is changed at. */
-  record Era(
+  public record Era(
       int fromDaysAgo,
       String material,
       double shape,
@@ -34,7 +35,7 @@ record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, do
       String causeId) {}
 
   /** The wearing part of a pump: what it is, what stands around it, what counts its wear. */
-  record Wearing(
+  public record Wearing(
       String role,
       String fluid,
       String unit,
@@ -42,7 +43,14 @@ record SimulatedHistory(List<RunRow> runs, LocalDate fittedOn, double ageNow, do
       WearCount counted,
       double countsPerHour) {}
 
-  static SimulatedHistory of(
+  /**
+   * The history of one pump.
+   *
+   * @param tag seeds it
+   * @param truth eras, oldest first
+   * @param ageNow running hours on the set in it now
+   */
+  public static SimulatedHistory of(
       String tag,
       Wearing part,
       List<Era> truth,

@@ -3,6 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import isokinon.server.work.BackUp;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.ChooserView;
 import isokinon.server.work.Clocks;
@@ -12,6 +13,7 @@ import isokinon.server.work.DutyForm;
 import isokinon.server.work.FindingView;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Gauges;
+import isokinon.server.work.History;
 import isokinon.server.work.Materials;
 import isokinon.server.work.Pumps;
 import isokinon.server.work.Symptoms;
@@ -51,6 +53,8 @@ class ApiDescription {
           WetEnds.class,
           ChooserView.class,
           Counters.class,
+          History.class,
+          BackUp.class,
           DutyForm.class,
           Materials.class,
           ComputeController.class,

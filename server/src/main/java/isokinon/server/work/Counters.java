@@ -216,7 +216,7 @@ public class Counters {
     } else if (at.get().isAfter(clock.instant().plusSeconds(86_400))) {
       faults.add(new Refused.Fault("at", "It lies ahead: " + row.get("at") + ".", line));
     }
-    Optional<Double> value = number(row.get("reading"));
+    Optional<Double> value = TableWords.number(row.get("reading"));
     if (value.isEmpty()) {
       faults.add(
           new Refused.Fault("reading", "\"" + row.get("reading") + "\" is not a number.", line));
@@ -225,17 +225,6 @@ public class Counters {
         ? Optional.empty()
         : Optional.of(
             new Line(tag, kind, new Reading(line, at.orElseThrow(), value.orElseThrow())));
-  }
-
-  /** A decimal comma is one, spaces between thousands are none. */
-  private static Optional<Double> number(String word) {
-    try {
-      return Optional.of(
-              Double.parseDouble(word.replaceAll("[\\s\u2009\u00a0]", "").replace(',', '.')))
-          .filter(Double::isFinite);
-    } catch (NumberFormatException e) {
-      return Optional.empty();
-    }
   }
 
   private Optional<Instant> moment(String word) {

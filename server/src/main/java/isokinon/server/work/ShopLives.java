@@ -7,8 +7,6 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.Run;
-import isokinon.core.sheet.Code;
-import isokinon.core.sheet.Family;
 import isokinon.server.store.PumpRow;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +36,7 @@ final class ShopLives {
     }
 
     WearCount counted() {
-      return Code.parse(Family.class, pump.family()).map(WearCount::of).orElse(WearCount.HOURS);
+      return HistoryTable.counted(pump);
     }
   }
 

@@ -1,0 +1,166 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+/** Past runs in, every run out. */
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:history;DB_CLOSE_DELAY=-1")
+class HistoryApiTest {
+
+  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final String HEAD = "tag,material,fitted_on,ended_on,hours,ended\n";
+
+  @Autowired private Desk desk;
+
+  private Desk.Reply bring(String csv, boolean dryRun, Map<String, ?> more) {
+    ObjectNode q = JSON.createObjectNode();
+    q.put("csv", csv).put("who", "RT").put("dryRun", dryRun);
+    q.setAll((ObjectNode) JSON.valueToTree(more));
+    return desk.post("/api/v1/history/import", q.toString());
+  }
+
+  private JsonNode look(String csv) {
+    return bring(csv, true, Map.of()).body();
+  }
+
+  private List<String> faults(JsonNode report) {
+    return StreamSupport.stream(report.path("faults").spliterator(), false)
+        .map(f -> f.path("line").asInt() + ": " + f.path("message").asText())
+        .toList();
+  }
+
+  private String csv() {
+    return new String(desk.get("/api/v1/history.csv").bytes(), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void whatGoesOutIsKnownWhenItComesIn() {
+    String out = csv();
+    JsonNode report = look(out);
+    assertThat(faults(report)).isEmpty();
+    assertThat(report.path("fresh").asInt()).isZero();
+    assertThat(report.path("known").asInt()).isEqualTo(report.path("lines").asInt());
+    bring(out, false, Map.of());
+    assertThat(csv()).isEqualTo(out);
+    assertThat(desk.get("/api/v1/history.json").body().size())
+        .isEqualTo(report.path("lines").asInt());
+  }
+
+  @Test
+  void aTableOfTheShopsOwnComesInByItsOwnHeadings() {
+    String own =
+        "Asset;Installed;Removed;Elastomer;Meter in;Meter out;Outcome;Serial;Weather\n"
+            + "dye-09;3.2.2023;14.5.2023;alumina;10,5;410,5;burst;M-77;rain\n"
+            + "BLE-03;20.5.2023;1.9.2023;SiC;0;500;ok;;\n"
+            + "DYE-09;20.5.2023;30.6.2023;alumina;410,5;500,5;ok;M-78;\n";
+    JsonNode look = look(own);
+    assertThat(look.path("otherOutcomes")).extracting(JsonNode::asText).containsExactly("burst");
+    assertThat(faults(look))
+        .containsExactly("2: \"burst\" may be failed or sound: say which words mean failed.");
+    assertThat(look.path("columns"))
+        .filteredOn(c -> !c.path("taken").asBoolean())
+        .extracting(c -> c.path("name").asText())
+        .containsExactly("Weather");
+    Map<String, ?> said =
+        Map.of("failedWords", List.of("burst"), "columns", Map.of("note", "Weather"));
+    JsonNode report = bring(own, false, said).body();
+    assertThat(faults(report)).isEmpty();
+    assertThat(report.path("fresh").asInt()).isEqualTo(3);
+    assertThat(report.path("failed").asInt()).isEqualTo(1);
+    assertThat(csv())
+        .contains(
+            "DYE-09,TM3-0006,M-77,,bushing,alumina,reactive-dye,mixer-levitated-3,2023-02-03,"
+                + "2023-05-14,400,")
+        .contains(",failed,,rain");
+  }
+
+  @Test
+  void aPartThatMovesBringsItsHoursAlong() {
+    String moved =
+        "tag,material,fitted_on,ended_on,hours,ended,part_serial\n"
+            + "SCR-09,NBR,2022-01-01,2022-03-01,300,sound,P-17\n"
+            + "EFF-04,NBR,2022-03-05,2022-06-01,500,failed,P-17\n";
+    assertThat(faults(bring(moved, false, Map.of()).body())).isEmpty();
+    JsonNode second =
+        StreamSupport.stream(desk.get("/api/v1/history.json").body().spliterator(), false)
+            .filter(r -> r.path("part_serial").asText().equals("P-17"))
+            .filter(r -> r.path("tag").asText().equals("EFF-04"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(second.path("came_hours").asDouble()).isEqualTo(300);
+    assertThat(second.path("hours").asDouble()).isEqualTo(500);
+    String again =
+        "tag,material,fitted_on,ended_on,hours,ended,part_serial\n"
+            + "SCR-01,NBR,2022-06-02,2022-06-10,100,sound,P-17\n";
+    assertThat(faults(look(again)))
+        .singleElement()
+        .asString()
+        .contains("cannot have gone in again");
+  }
+
+  @Test
+  void everyFaultIsToldAndNothingIsStored() {
+    String before = csv();
+    String wrong =
+        HEAD
+            + "NOPE-1,NBR,2022-01-01,2022-02-01,100,failed\n"
+            + "SCR-02,cheese,2022-01-01,2022-02-01,100,failed\n"
+            + "SCR-02,NBR,yesterday,2022-02-01,100,failed\n"
+            + "SCR-02,NBR,2022-03-01,2022-02-01,100,failed\n"
+            + "SCR-02,NBR,2022-01-01,2022-01-02,100,failed\n"
+            + "SCR-02,NBR,2022-01-01,2022-02-01,,failed\n"
+            + "SCR-02,NBR,2022-01-01,2022-02-01,100,perhaps\n"
+            + "SCR-02,NBR,2022-01-01,2022-02-01,100,failed\n"
+            + "SCR-02,NBR,2022-01-20,2022-02-20,100,failed\n"
+            + "SCR-02,NBR,2031-01-20,2031-02-20,100,failed\n";
+    assertThat(faults(look(wrong)))
+        .extracting(f -> f.split(":")[0])
+        .containsExactly("2", "3", "4", "5", "6", "7", "8", "10", "11");
+    Desk.Reply refused = bring(wrong, false, Map.of());
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body().path("errors")).hasSize(9);
+    assertThat(csv()).isEqualTo(before);
+    assertThat(faults(look("when,what\n1,2\n")))
+        .hasSize(3)
+        .allMatch(f -> f.startsWith("1: No column is the "));
+    assertThat(bring("", true, Map.of()).status()).isEqualTo(400);
+  }
+
+  @Test
+  void aRunThatIsRecordedOtherwiseIsNotOverwritten() {
+    String line = "SCR-06,FKM,2022-01-01,2022-02-01,100,sound\n";
+    assertThat(bring(HEAD + line, false, Map.of()).body().path("fresh").asInt()).isEqualTo(1);
+    assertThat(look(HEAD + line).path("known").asInt()).isEqualTo(1);
+    assertThat(faults(look(HEAD + line.replace("sound", "failed"))))
+        .containsExactly("2: A run of these days is recorded as FKM, 100 h, sound.");
+    assertThat(faults(look(HEAD + line + line)))
+        .containsExactly("3: The same run stands in line 2.");
+  }
+
+  @Test
+  void aSetThatStillRunsGoesIntoThePumpIfItIsTheLaterOne() {
+    String head = "tag,material,fitted_on,hours\n";
+    assertThat(faults(look(head + "EFF-05,CSM,2022-01-01,100\n")))
+        .singleElement()
+        .asString()
+        .contains("cannot be in it");
+    assertThat(bring(head + "EFF-05,FKM,2026-03-10,30\n", false, Map.of()).status()).isEqualTo(200);
+    JsonNode pump = desk.get("/api/v1/pumps/EFF-05").body();
+    assertThat(pump.at("/strip/material").asText()).isEqualTo("FKM");
+    assertThat(pump.at("/strip/fittedOn").asText()).isEqualTo("2026-03-10");
+    assertThat(pump.at("/strip/hours").asDouble()).isBetween(30.0, 60.0);
+  }
+}
