@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -37,7 +38,7 @@ public final class LifeGroups {
    * @param duty duty group: the fluid pumped most of the time
    * @param hours the run in hours
    * @param counts the run in the count that drives its wear; empty where nobody counted
-   * @param running whether it still runs
+   * @param ended the day it came out; empty while it runs
    */
   public record WearRun(
       String pump,
@@ -47,7 +48,13 @@ public final class LifeGroups {
       String duty,
       Run hours,
       Optional<Run> counts,
-      boolean running) {}
+      Optional<LocalDate> ended) {
+
+    /** Whether it still runs. */
+    public boolean running() {
+      return ended.isEmpty();
+    }
+  }
 
   /** Whose life is asked: a wear part in its place. */
   public record Of(String pump, String construction, String role, String material, String duty) {
@@ -81,6 +88,14 @@ public final class LifeGroups {
         ages.add(inCounts ? r.counts().orElseThrow() : r.hours());
       }
       return ages;
+    }
+
+    /** The runs of it that came out on a day or after, and those that still run. */
+    public Group since(LocalDate day) {
+      return new Group(
+          level,
+          of,
+          runs.stream().filter(r -> r.ended().map(e -> !e.isBefore(day)).orElse(true)).toList());
     }
 
     /** How many failed. */

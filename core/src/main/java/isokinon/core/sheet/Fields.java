@@ -127,7 +127,11 @@ final class Fields {
   }
 
   Optional<Double> optionalNumber(String key) {
-    return has(key) ? Optional.of(number(key, 0, -1e9, 1e9)) : Optional.empty();
+    return optionalNumber(key, -1e9, 1e9);
+  }
+
+  Optional<Double> optionalNumber(String key, double low, double high) {
+    return has(key) ? Optional.of(number(key, 0, low, high)) : Optional.empty();
   }
 
   boolean flag(String key) {

@@ -19,6 +19,8 @@ import java.util.Set;
  * @param care what to mind while handling it
  * @param limits measured limits, each with the value to watch and the value to renew at
  * @param look what wear looks like on it
+ * @param mostHours running hours after which it is renewed whatever its state; empty where the
+ *     sheet sets none
  * @param onlyFor materials of its role with which it is fitted at all; empty means always
  * @param like parts with the same word look alike and could be swapped; empty means only its own
  *     count
@@ -38,6 +40,7 @@ public record Part(
     Set<Care> care,
     List<Limit> limits,
     List<String> look,
+    Optional<Double> mostHours,
     Set<String> onlyFor,
     String like,
     String same,

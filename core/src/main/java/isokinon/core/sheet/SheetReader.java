@@ -254,6 +254,7 @@ public final class SheetReader {
                     l.number("renew", 0, -1e6, 1e6),
                     l.optionalNumber("new"))),
         f.words("look"),
+        f.optionalNumber("mostHours", 1, 1e6),
         new TreeSet<>(f.words("onlyFor")),
         f.text("like"),
         f.text("same"),

@@ -6,6 +6,7 @@ import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.Of;
 import isokinon.core.life.LifeGroups.WearRun;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import org.junit.jupiter.api.Test;
 /** Which runs are taken together. */
 class LifeGroupsTest {
 
+  private static final LocalDate DAY = LocalDate.of(2026, 1, 1);
   private final List<WearRun> runs = new ArrayList<>();
 
   private void run(int times, String pump, String construction, String duty, boolean failed) {
@@ -27,7 +29,7 @@ class LifeGroupsTest {
               duty,
               new Run(1000 + i, failed),
               failed ? Optional.of(new Run(5e6 + i, true)) : Optional.empty(),
-              false));
+              Optional.of(DAY)));
     }
   }
 
@@ -71,5 +73,12 @@ class LifeGroupsTest {
     assertThat(narrowest().counted()).isFalse();
     assertThat(narrowest().ages(false)).hasSize(4);
     assertThat(new LifeGroups(List.of()).narrowest(new Of("", "", "", "", "")).counted()).isFalse();
+  }
+
+  @Test
+  void aYearMayBeAskedForAlone() {
+    run(3, "A-01", "bolted", "sludge", true);
+    assertThat(narrowest().since(DAY).runs()).hasSize(3);
+    assertThat(narrowest().since(DAY.plusDays(1)).runs()).isEmpty();
   }
 }

@@ -80,6 +80,7 @@ final class RandomSheets {
         Set.of(),
         List.of(),
         List.of(),
+        Optional.empty(),
         Set.of(),
         "",
         "",

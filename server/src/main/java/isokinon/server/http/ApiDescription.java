@@ -7,6 +7,7 @@ import isokinon.server.work.BackUp;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.ChooserView;
 import isokinon.server.work.Clocks;
+import isokinon.server.work.Comparison;
 import isokinon.server.work.Counters;
 import isokinon.server.work.Crib;
 import isokinon.server.work.DutyForm;
@@ -14,6 +15,8 @@ import isokinon.server.work.FindingView;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Gauges;
 import isokinon.server.work.History;
+import isokinon.server.work.Keeping;
+import isokinon.server.work.LifeView;
 import isokinon.server.work.Materials;
 import isokinon.server.work.Pumps;
 import isokinon.server.work.Symptoms;
@@ -54,6 +57,9 @@ class ApiDescription {
           ChooserView.class,
           Counters.class,
           History.class,
+          LifeView.class,
+          Keeping.class,
+          Comparison.class,
           BackUp.class,
           DutyForm.class,
           Materials.class,

@@ -16,4 +16,19 @@ public record ExposureRow(
     double share,
     String note,
     Double usualC,
-    String kind) {}
+    String kind) {
+
+  /** The same fluid so much hotter, K. */
+  public ExposureRow hotter(double kelvin) {
+    return new ExposureRow(
+        pump,
+        position,
+        fluid,
+        concentrationPct,
+        temperatureC + kelvin,
+        share,
+        note,
+        usualC == null ? null : usualC + kelvin,
+        kind);
+  }
+}

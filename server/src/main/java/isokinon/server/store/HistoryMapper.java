@@ -1,5 +1,6 @@
 package isokinon.server.store;
 
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -48,9 +49,7 @@ public interface HistoryMapper {
       "insert into failure_mode (role, material, duty_group, shape, chosen_by, chosen_at) values"
           + " (#{m.role}, #{m.material}, #{m.dutyGroup}, #{m.shape}, #{who}, #{at})")
   void chooseMode(
-      @Param("m") FailureModeRow mode,
-      @Param("who") String who,
-      @Param("at") java.time.OffsetDateTime at);
+      @Param("m") FailureModeRow mode, @Param("who") String who, @Param("at") OffsetDateTime at);
 
   @Select(
       "select pump, way, every_hours, because, chosen_by, chosen_at from policy where id in"
@@ -69,4 +68,7 @@ public interface HistoryMapper {
 
   @Select("select * from wet_end")
   List<WetEndRow> wetEnds();
+
+  @Select("select * from wet_end where pump = #{pump}")
+  Optional<WetEndRow> wetEnd(String pump);
 }

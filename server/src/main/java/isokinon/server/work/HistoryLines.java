@@ -150,7 +150,7 @@ final class HistoryLines {
     Optional<Double> hours = hours(at, line);
     if (hours.isPresent() && fitted.isPresent() && ended.isPresent()) {
       long days = ChronoUnit.DAYS.between(fitted.get(), ended.get()) + 1;
-      if (hours.get() > days * HOURS_OF_A_DAY) {
+      if (days > 0 && hours.get() > days * HOURS_OF_A_DAY) {
         fault(
             line,
             "It would have run "

@@ -47,6 +47,9 @@ class Lives {
   /** Weibull shape of wear by abrasion, where the library knows none. */
   private static final double ABRASION = 2.0;
 
+  /** A mean life that stands in where neither library nor interval knows one, h (shop rule). */
+  private static final double UNKNOWN_LIFE = 4000;
+
   private final PumpMapper pumps;
   private final HistoryMapper history;
   private final CounterMapper counters;
@@ -158,6 +161,28 @@ class Lives {
     return day.atStartOfDay(clock.getZone()).toInstant();
   }
 
+  /** Weibull shape of the failure mode of a part, by the library. */
+  double shape(String role, String material) {
+    return library.materials().baseLife(role, material).map(b -> b.shape()).orElse(ABRASION);
+  }
+
+  /** The library's mean life of a part before any duty takes from it, h. */
+  double baseHours(String role, String material) {
+    return library.materials().baseLife(role, material).map(b -> b.hours()).orElse(UNKNOWN_LIFE);
+  }
+
+  /**
+   * The share of the library's base life that a pump's duty leaves its wearing part.
+   *
+   * @param hotterK so much hotter than it is
+   */
+  Optional<Double> factor(PumpRow pump, double hotterK) {
+    List<ExposureRow> fluids =
+        pumps.exposures(pump.tag()).stream().map(e -> e.hotter(hotterK)).toList();
+    WetEndRow wetEnd = history.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()));
+    return factor(pump, fluids, wetEnd);
+  }
+
   private Prior prior(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
     return library
         .materials()
@@ -171,11 +196,7 @@ class Lives {
                 new Prior(
                     pump.intervalHours() * MEAN_OVER_INTERVAL,
                     false,
-                    library
-                        .materials()
-                        .baseLife(pump.role(), pump.material())
-                        .map(b -> b.shape())
-                        .orElse(ABRASION)));
+                    shape(pump.role(), pump.material())));
   }
 
   private Optional<Double> factor(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
@@ -208,7 +229,7 @@ class Lives {
               Optional.ofNullable(r.counts())
                   .filter(c -> !r.counted().equals(WearCount.HOURS.code()))
                   .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
-              false));
+              Optional.of(r.endedOn())));
     }
     standing.values().stream()
         .filter(s -> s.pump().hoursHere() > 0)
@@ -227,7 +248,7 @@ class Lives {
                 s.duty(),
                 new Run(f.cameHours(), age, false),
                 Optional.empty(),
-                true));
+                Optional.empty()));
       }
     }
     return runs;
@@ -245,6 +266,6 @@ class Lives {
         pump.countsPerHour() > 0 && pump.countsHere() > 0
             ? Optional.of(new Run(pump.cameCount(), pump.countAge(), false))
             : Optional.empty(),
-        true);
+        Optional.empty());
   }
 }

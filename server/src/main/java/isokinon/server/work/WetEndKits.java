@@ -3,8 +3,6 @@ package isokinon.server.work;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
-import isokinon.core.plan.PlanRequest;
-import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.KitRanking.Candidate;
@@ -29,7 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import org.springframework.stereotype.Component;
@@ -62,15 +59,21 @@ class WetEndKits {
   private final StoresMapper stores;
   private final ShopLibrary library;
   private final Lives lives;
-  private final Map<String, Double> minutes = new ConcurrentHashMap<>();
+  private final PlanMinutes plans;
 
   WetEndKits(
-      PumpMapper pumps, WetEndMapper store, StoresMapper stores, ShopLibrary library, Lives lives) {
+      PumpMapper pumps,
+      WetEndMapper store,
+      StoresMapper stores,
+      ShopLibrary library,
+      Lives lives,
+      PlanMinutes plans) {
     this.pumps = pumps;
     this.store = store;
     this.stores = stores;
     this.library = library;
     this.lives = lives;
+    this.plans = plans;
   }
 
   /** The kits of the setting's sheet; none where no sheet is known. */
@@ -311,12 +314,7 @@ class WetEndKits {
                 .flatMap(k -> k.parts().keySet().stream())
                 .toList());
     more.stream().filter(p -> !parts.contains(p)).forEach(parts::add);
-    if (parts.isEmpty()) {
-      return 0;
-    }
-    return minutes.computeIfAbsent(
-        sheet.id() + "@" + sheet.revision() + " " + parts,
-        k -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(parts, List.of())).minutes());
+    return plans.renew(sheet, parts);
   }
 
   /** Mean volume swell this shop saw of a material in the fluids of a duty, 0.03 is 3 %. */

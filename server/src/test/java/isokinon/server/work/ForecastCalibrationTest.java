@@ -124,7 +124,7 @@ class ForecastCalibrationTest {
         s.duty(),
         hours,
         Optional.empty(),
-        running);
+        running ? Optional.empty() : Optional.of(TODAY));
   }
 
   @Test

@@ -74,7 +74,7 @@ class ForecastTest {
               perHour > 0
                   ? Optional.of(new Run(hours.age() * perHour, hours.failed()))
                   : Optional.empty(),
-              false));
+              Optional.of(DAY)));
     }
     Standing s = standing(age);
     ShopLives lives = new ShopLives(new LifeGroups(runs), Map.of("EFF-02", s));

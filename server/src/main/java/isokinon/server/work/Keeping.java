@@ -1,0 +1,127 @@
+package isokinon.server.work;
+
+import isokinon.server.access.People;
+import isokinon.server.store.FailureModeRow;
+import isokinon.server.store.HistoryMapper;
+import isokinon.server.store.PolicyRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How the wear parts of pumps are kept: what was chosen, by whom, and why. */
+@Service
+public class Keeping {
+
+  private static final double MOST_HOURS = 1e6;
+  private static final int MOST_BECAUSE = 400;
+
+  /** A way chosen for pumps. */
+  public record PolicyRequest(
+      List<String> pumps, String way, Double everyHours, String because, String who) {}
+
+  /** The shape of the failure mode chosen for a group. */
+  public record ModeRequest(String role, String material, String duty, Double shape, String who) {}
+
+  /** What a pump is kept by now. */
+  public record KeptView(
+      String pump, String way, Optional<Double> everyHours, String because, String by) {}
+
+  private final PumpMapper pumps;
+  private final HistoryMapper history;
+  private final Renewals renewals;
+  private final People people;
+  private final Clock clock;
+
+  Keeping(PumpMapper pumps, HistoryMapper history, Renewals renewals, People people, Clock clock) {
+    this.pumps = pumps;
+    this.history = history;
+    this.renewals = renewals;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /**
+   * Chooses a way for pumps, all of them or none.
+   *
+   * @throws Refused where a way may not be chosen for one of them
+   */
+  @Transactional
+  public List<KeptView> choose(PolicyRequest q) {
+    String who = q.who() == null ? "" : q.who();
+    people.known(who);
+    if (q.pumps() == null || q.pumps().isEmpty()) {
+      throw Refused.of(400, "pumps", "Say for which pumps.");
+    }
+    String way = q.way() == null ? "" : q.way();
+    if (!List.of(Policy.FIXED, Policy.UNTIL_IT_FAILS, Policy.LOOK).contains(way)) {
+      throw Refused.of(400, "way", "A part is kept at a fixed age, until-it-fails or by a look.");
+    }
+    Double every = way.equals(Policy.UNTIL_IT_FAILS) ? null : q.everyHours();
+    if (!way.equals(Policy.UNTIL_IT_FAILS)
+        && (every == null || !(every >= 1 && every <= MOST_HOURS))) {
+      throw Refused.of(400, "everyHours", "Give the hours, 1 to a million.");
+    }
+    List<Refused.Fault> faults = new ArrayList<>();
+    List<PumpRow> each = new ArrayList<>();
+    for (String tag : q.pumps()) {
+      PumpRow pump =
+          pumps.lock(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+      each.add(pump);
+      barred(pump, way, every).ifPresent(f -> faults.add(new Refused.Fault(tag, f)));
+    }
+    if (!faults.isEmpty()) {
+      throw new Refused(422, faults);
+    }
+    String because = Words.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
+    for (PumpRow pump : each) {
+      history.choose(
+          new PolicyRow(pump.tag(), way, every, because, who, OffsetDateTime.now(clock)));
+      if (way.equals(Policy.FIXED)) {
+        pumps.interval(pump.tag(), every);
+      }
+    }
+    return each.stream()
+        .map(p -> new KeptView(p.tag(), way, Optional.ofNullable(every), because, who))
+        .toList();
+  }
+
+  private Optional<String> barred(PumpRow pump, String way, Double every) {
+    if (way.equals(Policy.UNTIL_IT_FAILS) && pump.harms()) {
+      return Optional.of(
+          "A failure of " + pump.tag() + " harms people or the place: it is never run to failure.");
+    }
+    return renewals
+        .of(pump)
+        .flatMap(Renewals.Renewal::mostHours)
+        .filter(most -> every == null || every > most)
+        .map(
+            most ->
+                "The sheet of "
+                    + pump.tag()
+                    + " renews it at "
+                    + Words.plain(most)
+                    + " h at the latest.");
+  }
+
+  /** Chooses the shape of a group's failure mode; every forecast of the group goes by it. */
+  @Transactional
+  public void chooseMode(ModeRequest q) {
+    people.known(q.who() == null ? "" : q.who());
+    if (q.role() == null || q.material() == null || q.duty() == null) {
+      throw Refused.of(400, "role", "Say of which part, material and duty.");
+    }
+    if (q.shape() == null || !(q.shape() >= 0.6 && q.shape() <= 10)) {
+      throw Refused.of(400, "shape", "The shape of a failure mode lies between 0.6 and 10.");
+    }
+    history.chooseMode(
+        new FailureModeRow(q.role(), q.material(), q.duty(), q.shape()),
+        q.who(),
+        OffsetDateTime.now(clock));
+  }
+}

@@ -1,0 +1,186 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+/** What the mill's history says. */
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:lifeplace;DB_CLOSE_DELAY=-1")
+class LifePlaceApiTest {
+
+  @Autowired private Desk desk;
+
+  private JsonNode life(String question) {
+    Desk.Reply reply = desk.post("/api/v1/life", question);
+    assertThat(reply.status()).as("%s", reply.body()).isEqualTo(200);
+    return reply.body();
+  }
+
+  private JsonNode policy(JsonNode view, String way) {
+    for (JsonNode p : view.path("policies")) {
+      if (p.path("way").asText().equals(way)) {
+        return p;
+      }
+    }
+    throw new AssertionError(way + " in " + view.path("policies"));
+  }
+
+  @Test
+  void theWidthIsWidenedUntilThereAreFailuresEnoughAndThatIsSaid() {
+    JsonNode alone = life("{\"pump\": \"SCR-03\"}");
+    assertThat(alone.at("/of/level").asText()).isEqualTo("pump");
+    assertThat(alone.at("/of/widened").asText()).isEmpty();
+    JsonNode wide = life("{\"pump\": \"SCR-02\"}");
+    assertThat(wide.at("/of/level").asText()).isEqualTo("duty");
+    assertThat(wide.at("/of/widened").asText()).startsWith("SCR-02 alone has ");
+    JsonNode asked = life("{\"pump\": \"SCR-03\", \"level\": \"any-duty\"}");
+    assertThat(asked.at("/estimate/runs").asInt())
+        .isGreaterThan(alone.at("/estimate/runs").asInt());
+    assertThat(life("{\"pump\": \"SCR-03\", \"years\": 1}").at("/estimate/runs").asInt())
+        .isLessThan(alone.at("/estimate/runs").asInt());
+  }
+
+  @Test
+  void theBestOfThreePoliciesIsChosenAndTheOthersCostMore() {
+    JsonNode view = life("{\"pump\": \"EFF-02\", \"planned\": 200, \"failed\": 1500}");
+    JsonNode fixed = policy(view, "fixed");
+    assertThat(view.at("/headline/1/number").asBoolean()).isTrue();
+    for (JsonNode p : view.path("policies")) {
+      assertThat(p.path("chosen").asBoolean()).isEqualTo(p.path("way").asText().equals("fixed"));
+      assertThat(p.path("per1000h").asDouble())
+          .isGreaterThanOrEqualTo(fixed.path("per1000h").asDouble());
+    }
+    double least =
+        view.path("costs").findValuesAsText("fixed").stream()
+            .mapToDouble(Double::parseDouble)
+            .min()
+            .orElseThrow();
+    assertThat(fixed.path("per1000h").asDouble()).isLessThanOrEqualTo(least + 1e-9);
+    JsonNode today = view.path("today");
+    double year = view.at("/terms/hoursPerYear").asDouble() / 1000;
+    assertThat(today.path("overPerYear").asDouble())
+        .isCloseTo(
+            (today.path("per1000h").asDouble() - fixed.path("per1000h").asDouble()) * year,
+            within(1e-6));
+    assertThat(policy(view, "until-it-fails").path("perYear").asDouble())
+        .isCloseTo(policy(view, "until-it-fails").path("per1000h").asDouble() * year, within(1e-6));
+  }
+
+  @Test
+  void whereAFailureHarmsItIsNotRunToFailure() {
+    JsonNode view = life("{\"pump\": \"BLE-02\"}");
+    JsonNode barred = policy(view, "until-it-fails");
+    assertThat(barred.path("bar").asText()).isEqualTo("harms");
+    assertThat(barred.path("chosen").asBoolean()).isFalse();
+    Desk.Reply refused =
+        desk.post(
+            "/api/v1/life/policy",
+            "{\"pumps\": [\"SCR-05\", \"BLE-02\"], \"way\": \"until-it-fails\", \"who\": \"MA\"}");
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.fault("BLE-02")).contains("never run to failure");
+    assertThat(desk.get("/api/v1/pumps/SCR-05").body().at("/strip/way").asText())
+        .isEqualTo("fixed");
+  }
+
+  @Test
+  void theLimitOfTheSheetIsNotPassed() {
+    JsonNode view =
+        life("{\"pump\": \"EFF-03\", \"planned\": 400, \"failed\": 500, \"level\": \"duty\"}");
+    assertThat(view.at("/terms/limit").asDouble()).isEqualTo(9000);
+    assertThat(policy(view, "fixed").path("every").asDouble()).isEqualTo(9000);
+    assertThat(policy(view, "until-it-fails").path("bar").asText()).isEqualTo("limit");
+    assertThat(
+            desk.post(
+                    "/api/v1/life/policy",
+                    "{\"pumps\": [\"EFF-03\"], \"way\": \"fixed\", \"everyHours\": 9500,"
+                        + " \"who\": \"MA\"}")
+                .fault("EFF-03"))
+        .contains("at the latest");
+  }
+
+  @Test
+  void aChosenPolicyMovesTheDueDay() {
+    String chosen =
+        "{\"pumps\": [\"SCR-07\"], \"way\": \"%s\", \"everyHours\": %s, \"who\": \"MA\"}";
+    double age = desk.get("/api/v1/pumps/SCR-07").body().at("/strip/hours").asDouble();
+    desk.post("/api/v1/life/policy", chosen.formatted("fixed", 1900));
+    JsonNode strip = desk.get("/api/v1/pumps/SCR-07").body().path("strip");
+    double perDay = strip.path("hoursPerDay").asDouble();
+    assertThat(strip.path("intervalHours").asDouble()).isEqualTo(1900);
+    assertThat(strip.path("dueDays").asDouble()).isCloseTo((1900 - age) / perDay, within(1e-6));
+    desk.post("/api/v1/life/policy", chosen.formatted("look", 500));
+    strip = desk.get("/api/v1/pumps/SCR-07").body().path("strip");
+    assertThat(strip.path("dueDays").asDouble() * perDay).isBetween(0.0, 500.0);
+    assertThat(strip.path("dueBecause").asText()).contains("every 500 h");
+    desk.post("/api/v1/life/policy", chosen.formatted("until-it-fails", "null"));
+    strip = desk.get("/api/v1/pumps/SCR-07").body().path("strip");
+    assertThat(strip.path("dueDays").asDouble())
+        .isCloseTo(strip.path("expectedDays").asDouble(), within(1e-9));
+  }
+
+  @Test
+  void fewFailuresAreNotEnoughToTell() {
+    JsonNode view = life("{\"pump\": \"EFF-07\"}");
+    assertThat(view.at("/headline/0/text").asText()).isEqualTo("Not enough runs to tell.");
+    assertThat(view.path("sure").asText()).contains("0 failures");
+    JsonNode compared =
+        desk.post(
+                "/api/v1/life/compare",
+                "{\"first\": {\"pump\": \"EFF-07\"}, \"second\": {\"pump\": \"EFF-09\"}}")
+            .body();
+    assertThat(compared.path("verdict").asText()).isEqualTo("not-enough");
+    assertThat(compared.path("say").asText()).startsWith("Not enough runs to tell: 0 failures");
+  }
+
+  @Test
+  void theWrongElastomerIsFoundByComparison() {
+    JsonNode compared =
+        desk.post(
+                "/api/v1/life/compare",
+                "{\"first\": {\"role\": \"diaphragm\", \"material\": \"EPDM\", \"duty\":"
+                    + " \"recovered-wool-grease\"}, \"second\": {\"role\": \"diaphragm\","
+                    + " \"material\": \"FKM\", \"duty\": \"recovered-wool-grease\"}}")
+            .body();
+    assertThat(compared.path("verdict").asText()).isEqualTo("first-shorter");
+    assertThat(compared.path("say").asText())
+        .startsWith(
+            "FKM in recovered wool grease lasts longer than EPDM in recovered wool grease.");
+    assertThat(compared.at("/first/steps").size()).isGreaterThan(3);
+  }
+
+  @Test
+  void aFailureModeThatSomebodyChoseCountsForEveryForecast() {
+    double before = desk.get("/api/v1/pumps/DYE-01").body().at("/strip/risk30").asDouble();
+    assertThat(
+            desk.post(
+                    "/api/v1/life/mode",
+                    "{\"role\": \"tube\", \"material\": \"silicone tube\", \"duty\":"
+                        + " \"dye-slurry\", \"shape\": 4, \"who\": \"MA\"}")
+                .status())
+        .isEqualTo(204);
+    JsonNode strip = desk.get("/api/v1/pumps/DYE-01").body().path("strip");
+    assertThat(strip.path("shape").asDouble()).isEqualTo(4);
+    assertThat(strip.path("risk30").asDouble()).isNotEqualTo(before);
+  }
+
+  @Test
+  void whatIsOutOfRangeIsSaid() {
+    assertThat(desk.post("/api/v1/life", "{\"pump\": \"NOPE\"}").status()).isEqualTo(404);
+    assertThat(desk.post("/api/v1/life", "{\"level\": \"street\"}").fault("level")).isNotNull();
+    assertThat(desk.post("/api/v1/life", "{\"mode\": 99}").fault("mode")).contains("0.6 and 10");
+    assertThat(desk.post("/api/v1/life", "{\"planned\": -1, \"failed\": 10}").status())
+        .isEqualTo(400);
+    assertThat(
+            desk.post("/api/v1/life/policy", "{\"pumps\": [\"SCR-05\"], \"way\": \"hope\"}")
+                .status())
+        .isEqualTo(400);
+    assertThat(desk.post("/api/v1/life/compare", "{}").fault("first")).contains("Name a pump");
+  }
+}
