@@ -20,6 +20,8 @@ const TypedDuty = lazy(() => import("./places/wetends/TypedDuty"));
 const Symptoms = lazy(() => import("./places/symptoms/Symptoms"));
 const SymptomsList = lazy(() => import("./places/symptoms/SymptomsList"));
 const Gauges = lazy(() => import("./places/library/Gauges"));
+const Life = lazy(() => import("./places/life/Life"));
+const History = lazy(() => import("./places/life/History"));
 const Materials = lazy(() => import("./places/materials/Materials"));
 const Fluid = lazy(() => import("./places/materials/Fluid"));
 const Pair = lazy(() => import("./places/materials/Pair"));
@@ -46,6 +48,8 @@ export function App() {
               <Route path="/wet-ends/:tag" element={<WetEnds />} />
               <Route path="/symptoms" element={<SymptomsList />} />
               <Route path="/symptoms/:tag" element={<Symptoms />} />
+              <Route path="/life" element={<Life />} />
+              <Route path="/life/history" element={<History />} />
               <Route path="/library/gauges" element={<Gauges />} />
               <Route path="/library" element={<Library />} />
               <Route path="/library/materials" element={<Materials />} />

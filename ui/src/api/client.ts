@@ -19,6 +19,12 @@ import type {
   PumpView,
   RateAnswer,
   SymptomQuestion,
+  ComparisonView,
+  HistoryReport,
+  ImportRequest,
+  LifeQuestion,
+  LifeView,
+  SideQuestion,
   SymptomsView,
   WrenchChoice,
   Running,
@@ -121,6 +127,18 @@ export const api = {
       headers: { "content-type": "text/csv" },
       body: csv,
     }),
+  life: (question: LifeQuestion) => post<LifeView>("/life", question),
+  keep: (pumps: string[], way: string, everyHours: number | null, because: string, who: string) =>
+    post<unknown>("/life/policy", { pumps, way, everyHours, because, who }),
+  chooseMode: async (role: string, material: string, duty: string, shape: number, who: string): Promise<void> => {
+    await answered("/life/mode", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify({ role, material, duty, shape, who }),
+    });
+  },
+  compare: (first: SideQuestion, second: SideQuestion) => post<ComparisonView>("/life/compare", { first, second }),
+  bringHistory: (request: ImportRequest) => post<HistoryReport>("/history/import", request),
   symptoms: (tag: string, told: SymptomQuestion) => post<SymptomsView>(`/pumps/${at(tag)}/symptoms`, told),
   finding: (id: number, part: string, signs: string[]) => post<FindingView>(`/rebuilds/${id}/finding`, { part, signs }),
   gauges: (unit = "", measure = "") => ask<GaugeView[]>(`/gauges?${new URLSearchParams({ unit, measure })}`),

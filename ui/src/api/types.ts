@@ -74,3 +74,12 @@ export interface Fault {
   /** Line of a file; 0 where none is known. */
   line?: number;
 }
+
+export type LifeView = Schemas["LifeView"];
+export type LifeQuestion = Schemas["LifeQuestion"];
+export type PolicyView = Schemas["PolicyView"];
+export type RunningSet = Schemas["RunningSet"];
+export type ComparisonView = Schemas["ComparisonView"];
+export type SideQuestion = Schemas["SideQuestion"];
+export type HistoryReport = Schemas["HistoryReport"];
+export type ImportRequest = Schemas["ImportRequest"];

@@ -88,7 +88,7 @@ export function BringTable<Report>({ label, send, say, changes }: Props<Report>)
 
 const MOST_FAULTS = 12;
 
-function Faults({ error }: { error: Error }) {
+export function Faults({ error }: { error: Error }) {
   const faults = error instanceof Refused ? error.faults : [];
   if (faults.length === 0) return <Sentence>{error.message}</Sentence>;
   return (

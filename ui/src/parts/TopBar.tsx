@@ -10,6 +10,7 @@ const PLACES = [
   ["Bench", "/bench"],
   ["Symptoms", "/symptoms"],
   ["Wet ends", "/wet-ends"],
+  ["Life", "/life"],
   ["Library", "/library"],
 ] as const;
 

@@ -31,6 +31,7 @@ export function PumpSummary({ pump }: { pump: Strip }) {
         <Chance pump={pump} />
       )}
       <p className="pt-2 text-[16px] leading-[22px]">{pump.because}</p>
+      <p className="pt-1 text-[13px] leading-[17px] text-muted">{basis(pump)}</p>
       <Lives pump={pump} />
       <dl className="grid grid-cols-3 gap-2 border-t border-line pt-3">
         <Figure name="Run" value={rounded(pump.hours)} unit="h" />
@@ -45,8 +46,8 @@ export function PumpSummary({ pump }: { pump: Strip }) {
         <b className="font-[640]">{due(pump)}</b>
         <br />
         <span className="text-soft">
-          Fixed interval {rounded(pump.intervalHours)} h, {rounded(pump.hoursPerDay)} h a day.{" "}
-          {pump.dueBecause && `Sooner: ${pump.dueBecause} `}
+          {kept(pump)}, {rounded(pump.hoursPerDay)} h a day{pump.paceRead ? " by its counter" : ""}.{" "}
+          {pump.dueBecause && `${pump.dueBecause} `}
           {pump.planDays === null ? "No plan." : `Planned in ${rounded(pump.planDays)} days.`}
         </span>
       </p>
@@ -60,6 +61,11 @@ export function PumpSummary({ pump }: { pump: Strip }) {
         <Link className="under" to={`/pumps/${pump.tag}`}>
           This pump's page
         </Link>
+        <Link className="under" to={`/life?pump=${pump.tag}`}>
+          Its life and interval
+        </Link>
+      </p>
+      <p className="pt-2 text-[15px] font-[620]">
         <Link className="under" to={`/wet-ends/${pump.tag}`}>
           Wet ends for its duty
         </Link>
@@ -164,6 +170,25 @@ function Figure({ name, value, unit }: { name: string; value: string; unit: stri
       </dd>
     </div>
   );
+}
+
+/** What the chance comes from. */
+function basis(pump: Strip): string {
+  const from = pump.shown === "likelihood" ? "By likelihood" : "Library and runs together";
+  const stale =
+    pump.readDaysAgo !== null && pump.readDaysAgo > STALE_DAYS
+      ? ` Its counter was last read ${rounded(pump.readDaysAgo)} days ago.`
+      : "";
+  return `${from}, ${pump.runs} run${pump.runs === 1 ? "" : "s"}, shape ${pump.shape.toFixed(1)}.${stale}`;
+}
+
+/** A counter not read for so long is worth a word. */
+const STALE_DAYS = 30;
+
+function kept(pump: Strip): string {
+  if (pump.way === "until-it-fails") return "Runs until it fails";
+  if (pump.way === "look") return `Looked at every ${rounded(pump.everyHours ?? 0)} h`;
+  return `Fixed interval ${rounded(pump.intervalHours)} h`;
 }
 
 /** How the pump stands to its interval, in words. */

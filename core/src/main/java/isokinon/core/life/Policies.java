@@ -30,6 +30,9 @@ public record Policies(
 
   private static final int HALVINGS = 50;
 
+  /** A failure dearer than so many renewals is not looked for. */
+  private static final double DEAREST = 1000;
+
   /** A way to keep a part. */
   public enum Way {
     FIXED,
@@ -202,8 +205,8 @@ public record Policies(
   }
 
   /**
-   * The failure cost under which a fixed age no longer pays: it saves under 3 % against running
-   * until it fails.
+   * The failure cost under which a fixed age does not pay: it saves under 3 % against running until
+   * it fails. At most a thousand renewals.
    */
   public static double failureCostToCare(Survival life, Terms terms) {
     return lastWhere(
@@ -212,7 +215,7 @@ public record Policies(
           return best.rate() > (1 - MATTERS) * cost / life.meanLife();
         },
         terms.planned(),
-        terms.failed());
+        DEAREST * terms.planned());
   }
 
   /** The cost of a look under which looking is the cheapest of the three; 0 where it never is. */

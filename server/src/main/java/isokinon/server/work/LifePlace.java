@@ -38,7 +38,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -508,29 +507,57 @@ public class LifePlace {
 
   private static List<PolicyView> policyViews(
       Policies p, Taken taken, Terms terms, TermsView view) {
-    return Stream.of(p.fixed(), Optional.of(p.untilItFails()), p.look())
-        .flatMap(Optional::stream)
-        .map(
-            k -> {
-              double perYear = k.rate() * taken.perHour() * view.hoursPerYear();
-              boolean endless = Double.isInfinite(k.every());
-              return new PolicyView(
-                  way(k.way()),
-                  LifeWords.title(k.way()),
-                  LifeWords.say(k, terms, taken.perHour()),
-                  endless ? Optional.empty() : Optional.of(taken.hours(k.every())),
-                  k.way() == Way.FIXED
-                      ? Optional.of(
-                          taken.hours(Policies.hardlyDearerTo(k, taken.estimate().life(), terms)))
-                      : Optional.empty(),
-                  k.rate() * taken.perHour() * PER,
-                  perYear,
-                  k.failures() * taken.perHour() * view.hoursPerYear(),
-                  k.renewals() * taken.perHour() * view.hoursPerYear(),
-                  k.bar().name().toLowerCase(Locale.ROOT),
-                  p.chosen().filter(c -> c.way() == k.way()).isPresent());
-            })
-        .toList();
+    List<PolicyView> views = new ArrayList<>();
+    views.add(
+        p.fixed()
+            .map(k -> policyView(k, p, taken, terms, view))
+            .orElseGet(() -> dear(Way.FIXED, "no age pays")));
+    views.add(policyView(p.untilItFails(), p, taken, terms, view));
+    p.look()
+        .map(k -> policyView(k, p, taken, terms, view))
+        .or(
+            () ->
+                terms.look().isPresent()
+                    ? Optional.of(dear(Way.LOOK, LifeWords.neverPays(terms)))
+                    : Optional.empty())
+        .ifPresent(views::add);
+    return views;
+  }
+
+  /** A way that costs more than running until it fails, whatever its setting. */
+  private static PolicyView dear(Way way, String say) {
+    return new PolicyView(
+        way(way),
+        LifeWords.title(way),
+        say,
+        Optional.empty(),
+        Optional.empty(),
+        0,
+        0,
+        0,
+        0,
+        "dear",
+        false);
+  }
+
+  private static PolicyView policyView(
+      Kept k, Policies p, Taken taken, Terms terms, TermsView view) {
+    double year = taken.perHour() * view.hoursPerYear();
+    boolean endless = Double.isInfinite(k.every());
+    return new PolicyView(
+        way(k.way()),
+        LifeWords.title(k.way()),
+        LifeWords.say(k, terms, taken.perHour()),
+        endless ? Optional.empty() : Optional.of(taken.hours(k.every())),
+        k.way() == Way.FIXED
+            ? Optional.of(taken.hours(Policies.hardlyDearerTo(k, taken.estimate().life(), terms)))
+            : Optional.empty(),
+        k.rate() * taken.perHour() * PER,
+        k.rate() * year,
+        k.failures() * year,
+        k.renewals() * year,
+        k.bar().name().toLowerCase(Locale.ROOT),
+        p.chosen().filter(c -> c.way() == k.way()).isPresent());
   }
 
   static String way(Way way) {

@@ -161,7 +161,7 @@ public record LifeView(
    * @param per1000h cost for 1000 h
    * @param perYear cost a year of all positions
    * @param failuresPerYear failures a year of all positions
-   * @param bar none, harms or limit: what keeps it from being chosen
+   * @param bar what keeps it from being chosen: none, harms, limit, or dear where it never pays
    */
   public record PolicyView(
       String way,

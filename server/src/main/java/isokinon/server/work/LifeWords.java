@@ -20,12 +20,13 @@ import java.util.Optional;
 final class LifeWords {
 
   private static final int FEWEST_FAILURES = 2;
+  private static final double FEW_HOURS = 200;
 
   private LifeWords() {}
 
-  /** Hours as people say them: to ten hours over a thousand, to one below. */
+  /** Hours as people say them: to ten hours, to one where they are few. */
   static String h(double hours) {
-    double step = hours >= 1000 ? 10 : 1;
+    double step = hours >= FEW_HOURS ? 10 : 1;
     return Words.plain(Math.round(hours / step) * step) + " h";
   }
 
@@ -148,6 +149,11 @@ final class LifeWords {
       case UNTIL_IT_FAILS -> "Run until it fails";
       case LOOK -> "Look, renew when worn";
     };
+  }
+
+  /** Why looking is no way at all. */
+  static String neverPays(Terms terms) {
+    return "never pays at £" + Words.plain(Math.round(terms.look().orElseThrow())) + " a look";
   }
 
   /** A way at its setting, and what bars it. */

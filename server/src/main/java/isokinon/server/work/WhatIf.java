@@ -35,9 +35,12 @@ class WhatIf {
       double perHour) {
     List<ChangeView> changes = new ArrayList<>();
     Way way = p.chosen().map(Kept::way).orElse(Way.FIXED);
-    if (p.untilItFails().bar() == Bar.NONE && way == Way.FIXED && !p.hardlyMatters()) {
+    if (p.untilItFails().bar() == Bar.NONE) {
       double cost = Policies.failureCostToCare(estimate.life(), terms);
-      changes.add(new ChangeView("A failure under " + money(cost), "then run it until it fails"));
+      changes.add(
+          cost < terms.failed()
+              ? new ChangeView("A failure under " + money(cost), "then run it until it fails")
+              : new ChangeView("A failure over " + money(cost), "then a fixed age pays"));
     }
     if (terms.look().isPresent()) {
       double cost = Policies.lookCostToLook(estimate.life(), view.warning(), terms);
