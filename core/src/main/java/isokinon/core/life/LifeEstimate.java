@@ -1,7 +1,9 @@
 package isokinon.core.life;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
  * The life of parts of one group: the posterior with the shape of the failure mode while failures
@@ -95,13 +97,28 @@ public record LifeEstimate(
     return shown == Shown.LIKELIHOOD ? fit.map(WeibullFit::shape).orElseThrow() : posterior.shape();
   }
 
-  /** Scale at 5, 50 or 95 % of what is believed of it, in the unit of the ages. */
+  /** The scale under which what is believed puts {@code probability}, in the unit of the ages. */
   public double scale(double probability) {
     if (shown == Shown.POSTERIOR) {
       return posterior.scaleQuantile(probability);
     }
     WeibullFit f = fit.orElseThrow();
-    return probability < 0.5 ? f.scaleLow() : probability > 0.5 ? f.scaleHigh() : f.scale();
+    double ofScale = Math.log(f.scaleHigh() / f.scale()) / KaplanMeier.Z90;
+    return f.scale()
+        * Math.exp(ofScale * NormalDistribution.of(0, 1).inverseCumulativeProbability(probability));
+  }
+
+  /**
+   * Lives that the evidence leaves open, each as likely as the others: even quantiles of the scale
+   * with the shape that is believed.
+   */
+  public List<Weibull> lives(int count) {
+    List<Weibull> lives = new ArrayList<>(count);
+    for (int i = 0; i < count; i++) {
+      double probability = (i + 0.5) / count;
+      lives.add(new Weibull(shape(), scale(probability)));
+    }
+    return lives;
   }
 
   @Override

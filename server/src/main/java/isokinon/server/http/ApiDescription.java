@@ -19,6 +19,7 @@ import isokinon.server.work.Keeping;
 import isokinon.server.work.LifeView;
 import isokinon.server.work.Materials;
 import isokinon.server.work.Pumps;
+import isokinon.server.work.StoresView;
 import isokinon.server.work.Symptoms;
 import isokinon.server.work.Trends;
 import isokinon.server.work.WetEnds;
@@ -60,6 +61,7 @@ class ApiDescription {
           LifeView.class,
           Keeping.class,
           Comparison.class,
+          StoresView.class,
           BackUp.class,
           DutyForm.class,
           Materials.class,

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 
 /** Lots on the shelf, torque wrenches in the crib, people of the shop. */
 public interface StoresMapper {
@@ -19,9 +18,6 @@ public interface StoresMapper {
       "insert into lot values (#{id}, #{sheetId}, #{kit}, #{title}, #{material}, #{cured},"
           + " #{quantity}, #{price}, #{place}, #{hardware})")
   void addLot(LotRow lot);
-
-  @Update("update lot set quantity = quantity - 1 where id = #{id} and quantity > 0")
-  int takeOne(String id);
 
   @Select("select * from offer where sheet_id = #{sheetId} order by id")
   List<OfferRow> offers(String sheetId);

@@ -44,6 +44,10 @@ public interface WetEndMapper {
   @Select("select * from wet_kit where sheet_id = #{sheetId} order by material, hardware")
   List<WetKitRow> kits(String sheetId);
 
+  /** Roles of the wearing parts of the pumps of a sheet. */
+  @Select("select distinct role from pump where sheet_id = #{sheetId}")
+  List<String> leadingRoles(String sheetId);
+
   @Insert(
       "insert into wet_kit values (#{sheetId}, #{kit}, #{material}, #{hardware}, #{parts},"
           + " #{price}, #{leadDays})")

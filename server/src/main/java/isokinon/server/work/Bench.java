@@ -16,6 +16,7 @@ import isokinon.server.access.People;
 import isokinon.server.store.BenchMapper;
 import isokinon.server.store.EventRow;
 import isokinon.server.store.ExposureRow;
+import isokinon.server.store.KeptPartRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
@@ -61,6 +62,7 @@ public class Bench {
   private final FindingLog findingLog;
   private final Findings findings;
   private final Lives lives;
+  private final Shelf shelves;
   private final Clock clock;
   private final Map<Long, Sheet> learned = new ConcurrentHashMap<>();
 
@@ -76,6 +78,7 @@ public class Bench {
       FindingLog findingLog,
       Findings findings,
       Lives lives,
+      Shelf shelves,
       Clock clock) {
     this.store = store;
     this.pumps = pumps;
@@ -88,6 +91,7 @@ public class Bench {
     this.findingLog = findingLog;
     this.findings = findings;
     this.lives = lives;
+    this.shelves = shelves;
     this.clock = clock;
   }
 
@@ -250,7 +254,7 @@ public class Bench {
         rebuild
             .refuse(asked, lead, clock.instant())
             .or(() -> findingLog.refuse(asked, rebuild))
-            .or(() -> shelfRefusal(asked));
+            .or(() -> shelfRefusal(job, asked));
     if (refusal.isPresent()) {
       throw Refused.of(422, refusal.get().path(), refusal.get().message());
     }
@@ -385,7 +389,7 @@ public class Bench {
   /**
    * A lot must be on the shelf and in date; one past its first date needs a recorded inspection.
    */
-  private Optional<Refusal> shelfRefusal(Act act) {
+  private Optional<Refusal> shelfRefusal(Job job, Act act) {
     if (act.kind() != Act.Kind.LOT_FITTED) {
       return Optional.empty();
     }
@@ -395,11 +399,16 @@ public class Bench {
               new Refusal("text", "Write the lot number from the bag of the single parts."))
           : Optional.empty();
     }
+    if (act.subject().startsWith(Shelf.KEPT)) {
+      return shelves.kept(act.subject()).isPresent()
+          ? Optional.empty()
+          : Optional.of(new Refusal("lot", "No part is kept as " + act.subject() + "."));
+    }
     return stores
         .lot(act.subject())
         .map(
             lot -> {
-              if (lot.quantity() < 1) {
+              if (lot.quantity() < 1 && !shelves.isOut(lot.id(), job.row().id())) {
                 return Optional.of(new Refusal("lot", "Lot " + lot.id() + " is used up."));
               }
               ShelfLife.Standing standing = shelf.of(lot).on(LocalDate.now(clock));
@@ -437,10 +446,15 @@ public class Bench {
                         t.building(),
                         t.minutes(),
                         now)));
-    rebuild.renewedInAll().stream()
-        .flatMap(p -> rebuild.lot(p).stream())
-        .distinct()
-        .forEach(stores::takeOne);
+    List<String> used =
+        rebuild.renewedInAll().stream().flatMap(p -> rebuild.lot(p).stream()).distinct().toList();
+    Optional<KeptPartRow> kept =
+        rebuild.sheet().parts().stream()
+            .filter(p -> p.role().equals(Optional.of(job.pump().role())))
+            .flatMap(p -> rebuild.lot(p.id()).stream())
+            .flatMap(l -> shelves.kept(l).stream())
+            .findFirst();
+    shelves.use(used, job.row(), rebuild.events().get(rebuild.events().size() - 1).who());
     Optional<String> material = rebuild.material(job.pump().role());
     if (material.isPresent()) {
       pumps.addRun(finishedRun(job, now.toLocalDate()));
@@ -450,16 +464,10 @@ public class Bench {
           now.toLocalDate(),
           job.pump().runningHours(),
           job.pump().strokes(),
-          "",
-          0,
-          0);
-      wetEnds.refit(
-          job.pump(),
-          rebuild.renewedInAll().stream()
-              .flatMap(p -> rebuild.lot(p).stream())
-              .distinct()
-              .flatMap(l -> stores.lot(l).stream())
-              .toList());
+          kept.map(KeptPartRow::serial).orElse(""),
+          kept.map(KeptPartRow::hours).orElse(0.0),
+          kept.map(KeptPartRow::counts).orElse(0.0));
+      wetEnds.refit(job.pump(), used.stream().flatMap(l -> stores.lot(l).stream()).toList());
     }
   }
 

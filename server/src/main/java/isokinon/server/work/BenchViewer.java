@@ -13,10 +13,12 @@ import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.shelf.ShelfLife;
 import isokinon.server.store.ExposureRow;
+import isokinon.server.store.KeptPartRow;
 import isokinon.server.store.LotRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
+import isokinon.server.store.ShelfMapper;
 import isokinon.server.store.StoresMapper;
 import isokinon.server.work.BenchView.DecideView;
 import isokinon.server.work.BenchView.FaultChoice;
@@ -53,6 +55,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Puts a rebuild into the shape the bench shows. Reads, never decides. */
@@ -86,6 +89,7 @@ public class BenchViewer {
   private final ShopDiagnosis diagnosis;
   private final NextLooks nextLooks;
   private final Forecasts forecasts;
+  private final ShelfMapper shelves;
   private final Clock clock;
 
   BenchViewer(
@@ -100,6 +104,7 @@ public class BenchViewer {
       ShopDiagnosis diagnosis,
       NextLooks nextLooks,
       Forecasts forecasts,
+      ShelfMapper shelves,
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
@@ -112,6 +117,7 @@ public class BenchViewer {
     this.diagnosis = diagnosis;
     this.nextLooks = nextLooks;
     this.forecasts = forecasts;
+    this.shelves = shelves;
     this.clock = clock;
   }
 
@@ -452,7 +458,13 @@ public class BenchViewer {
                             r.because(),
                             rebuild.lot(r.part())))
                 .toList();
-    List<LotView> lots = stores.lots(sheet.id()).stream().map(l -> lot(sheet, l, pump)).toList();
+    List<LotView> lots =
+        Stream.concat(
+                stores.lots(sheet.id()).stream().map(l -> lot(sheet, l, pump)),
+                shelves.kept().stream()
+                    .filter(k -> k.sheetId().equals(sheet.id()) && !k.role().isEmpty())
+                    .map(k -> keptPart(sheet, k)))
+            .toList();
     return new DecideView(
         roles, parts, lots, deciding ? Optional.of(covers.of(rebuild)) : Optional.empty());
   }
@@ -502,6 +514,27 @@ public class BenchViewer {
             .flatMap(k -> k.parts().keySet().stream())
             .toList(),
         wetEnds.ofLot(lot, pump));
+  }
+
+  /** A kept part stands in the list of lots as one piece that covers the parts of its role. */
+  private static LotView keptPart(Sheet sheet, KeptPartRow kept) {
+    return new LotView(
+        kept.id(),
+        "",
+        "Kept " + Words.inSentence(kept.name()),
+        kept.material(),
+        Words.day(kept.keptAt().toLocalDate()),
+        Optional.empty(),
+        kept.condition().equals("sound") ? "in-date" : "needs-inspection",
+        Words.plain(Math.rint(kept.hours())) + " h on it, from " + kept.fromPump(),
+        1,
+        0,
+        kept.place(),
+        sheet.parts().stream()
+            .filter(p -> p.role().equals(Optional.of(kept.role())))
+            .map(Part::id)
+            .toList(),
+        kept.material().isEmpty() ? Map.of() : Map.of(kept.role(), kept.material()));
   }
 
   private HandBackView handBack(RebuildRow row, PumpRow pump, Rebuild rebuild) {

@@ -89,6 +89,11 @@ public class Sheets {
         .toList();
   }
 
+  /** The same, whole. */
+  List<Sheet> newest() {
+    return store.newest().stream().map(this::parsed).toList();
+  }
+
   /** The newest revision of a sheet. */
   public Optional<Sheet> find(String id) {
     return store.newestOf(id).map(this::parsed);

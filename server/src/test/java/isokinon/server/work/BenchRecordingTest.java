@@ -55,6 +55,7 @@ class BenchRecordingTest {
   private static final Clock NOW =
       Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC);
 
+  private final Shelf shelves = mock(Shelf.class);
   private final Bench bench =
       new Bench(
           store,
@@ -74,6 +75,7 @@ class BenchRecordingTest {
               store,
               mock(ShopLibrary.class),
               NOW),
+          shelves,
           NOW);
 
   @BeforeEach
@@ -198,7 +200,7 @@ class BenchRecordingTest {
   @Test
   void nothingIsBookedOutUntilThePumpIsHandedBack() {
     bench.act(7, note(0, "wet floor"));
-    verify(stores, never()).takeOne(any());
+    verify(shelves, never()).use(any(), any(), any());
     verify(store, never()).close(anyLong(), any());
     verify(pumps, never())
         .refit(any(), any(), any(), anyDouble(), anyDouble(), any(), anyDouble(), anyDouble());

@@ -1,0 +1,100 @@
+package isokinon.core.life;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import isokinon.core.life.Demand.Running;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+
+/** How many kits a time will ask for. */
+class DemandTest {
+
+  private static final LifeEstimate LIFE = LifeEstimate.of(2.5, 3000, Runs.written(Runs.A));
+
+  private static List<Running> sets(SplittableRandom random, int count) {
+    List<Running> sets = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      sets.add(new Running(3000 * random.nextDouble(), 300, random.nextInt(6) == 0));
+    }
+    return sets;
+  }
+
+  @Property(tries = 50)
+  void theChancesAreAWholeAndTheirMeanIsTheSumOfTheRisks(
+      @ForAll @IntRange(min = 0, max = 12) int count,
+      @ForAll @IntRange(min = 1, max = 999) int seed) {
+    List<Running> sets = sets(new SplittableRandom(seed), count);
+    Demand d = Demand.of(LIFE, sets);
+    assertThat(d.chances().stream().mapToDouble(c -> c).sum()).isCloseTo(1, within(1e-12));
+    double mean =
+        sets.stream()
+            .mapToDouble(
+                s ->
+                    s.planned()
+                        ? 1
+                        : LIFE.lives(32).stream()
+                            .mapToDouble(w -> w.risk(s.age(), s.ahead()))
+                            .average()
+                            .orElseThrow())
+            .sum();
+    assertThat(d.mean()).isCloseTo(mean, within(1e-9));
+    Demand other = Demand.of(LIFE, sets(new SplittableRandom(seed + 1), 3));
+    assertThat(d.and(other).mean()).isCloseTo(d.mean() + other.mean(), within(1e-9));
+    assertThat(d.enough(0.99)).isGreaterThanOrEqualTo(d.enough(0.5));
+  }
+
+  @Test
+  void plannedRenewalsAreCertain() {
+    Demand d = Demand.of(LIFE, List.of(new Running(0, 0, true), new Running(0, 0, true)));
+    assertThat(d.enough(0)).isZero();
+    assertThat(d.enough(0.01)).isEqualTo(2);
+    assertThat(d.chances().get(2)).isCloseTo(1, within(1e-12));
+    assertThat(Demand.NONE.enough(0.99)).isZero();
+    assertThatThrownBy(() -> d.enough(1)).hasMessageContaining("service level");
+  }
+
+  /** A life that is not known makes failures come together: the tail is longer than by chance. */
+  @Test
+  void setsOfOneGroupFailTogetherMoreOftenThanByChance() {
+    LifeEstimate vague = LifeEstimate.of(2.5, 3000, List.of());
+    List<Running> sets = new ArrayList<>();
+    for (int i = 0; i < 8; i++) {
+      sets.add(new Running(2000, 400, false));
+    }
+    Demand together = Demand.of(vague, sets);
+    double one = together.mean() / 8;
+    assertThat(together.chances().get(8)).isGreaterThan(3 * Math.pow(one, 8));
+    assertThat(together.chances().get(0)).isGreaterThan(Math.pow(1 - one, 8));
+  }
+
+  /** Nine times in ten the shelf that is enough at 90 % is enough, over drawn lives. */
+  @Test
+  void theServiceLevelIsKept() {
+    SplittableRandom random = new SplittableRandom(4);
+    LifeEstimate prior = LifeEstimate.of(2.5, 3000, List.of());
+    List<Running> sets = new ArrayList<>();
+    for (int i = 0; i < 10; i++) {
+      sets.add(new Running(250.0 * i, 500, false));
+    }
+    int enough = Demand.of(prior, sets).enough(0.9);
+    int kept = 0;
+    int times = 20_000;
+    for (int t = 0; t < times; t++) {
+      Weibull truth = new Weibull(2.5, prior.posterior().scaleQuantile(random.nextDouble(1e-9, 1)));
+      int asked = 0;
+      for (Running s : sets) {
+        asked += random.nextDouble() < truth.risk(s.age(), s.ahead()) ? 1 : 0;
+      }
+      kept += asked <= enough ? 1 : 0;
+    }
+    assertThat((double) kept / times).isGreaterThan(0.9);
+    assertThat((double) kept / times).isLessThan(0.97);
+  }
+}

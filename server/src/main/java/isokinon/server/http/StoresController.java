@@ -1,0 +1,94 @@
+package isokinon.server.http;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.work.Refused;
+import isokinon.server.work.Shelf;
+import isokinon.server.work.Stores;
+import isokinon.server.work.StoresView;
+import java.util.Map;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The shelf and what people do at it; each act answers with the shelf as it is then. */
+@RestController
+@RequestMapping("/api/v1/stores")
+@Tag(name = "stores", description = "Kits and parts, lots, reservations, purchase list")
+class StoresController {
+
+  private final Stores stores;
+  private final Shelf shelf;
+
+  StoresController(Stores stores, Shelf shelf) {
+    this.stores = stores;
+    this.shelf = shelf;
+  }
+
+  @GetMapping
+  StoresView view() {
+    return stores.view();
+  }
+
+  @GetMapping(value = "/purchase.csv", produces = "text/csv")
+  @Operation(summary = "What to order, soonest first, as CSV")
+  String purchase() {
+    return stores.purchaseCsv();
+  }
+
+  @PostMapping("/lots")
+  @Operation(summary = "Takes a lot in, or more of one that is there")
+  StoresView receive(@RequestBody Shelf.ReceivedRequest request) {
+    shelf.receive(request);
+    return stores.view();
+  }
+
+  @PostMapping("/acts/{act}")
+  @Operation(summary = "Does something with a lot: reserve, issue, return, count or scrap")
+  StoresView act(@PathVariable String act, @RequestBody Shelf.LotRequest request) {
+    switch (act) {
+      case "reserve" -> shelf.reserve(request);
+      case "issue" -> shelf.issue(request);
+      case "return" -> shelf.giveBack(request);
+      case "count" -> shelf.counted(request);
+      case "scrap" -> shelf.scrap(request);
+      default ->
+          throw Refused.missing(
+              "A lot is reserved, issued, returned, counted or scrapped; not " + act + ".");
+    }
+    return stores.view();
+  }
+
+  @DeleteMapping("/reservations/{id}")
+  @Operation(summary = "Lets a held piece go again")
+  StoresView release(@PathVariable long id, @RequestParam String who) {
+    shelf.release(id, who);
+    return stores.view();
+  }
+
+  @PutMapping("/level")
+  @Operation(summary = "Chooses how sure the shelf shall be over the lead time of an order")
+  StoresView level(@RequestParam double level, @RequestParam String who) {
+    shelf.chooseLevel(level, who);
+    return stores.view();
+  }
+
+  @PostMapping("/kept")
+  @Operation(summary = "Keeps a retired part with its hours; answers what to write on its tag")
+  Map<String, String> keep(@RequestBody Shelf.KeepRequest request) {
+    return Map.of("id", shelf.keep(request));
+  }
+
+  @DeleteMapping("/kept/{id}")
+  @Operation(summary = "Writes a kept part off")
+  StoresView scrapKept(@PathVariable String id, @RequestParam String who) {
+    shelf.scrapKept(id, who);
+    return stores.view();
+  }
+}

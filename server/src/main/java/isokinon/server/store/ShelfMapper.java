@@ -1,0 +1,93 @@
+package isokinon.server.store;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** What moves on the shelf: lots in and out, pieces held, parts kept. */
+public interface ShelfMapper {
+
+  @Select("select * from lot order by sheet_id, kit, material, cured")
+  List<LotRow> all();
+
+  @Select("select * from lot where id = #{id} for update")
+  Optional<LotRow> lock(String id);
+
+  /** Changes a count; nothing is changed where it would fall under none. */
+  @Update(
+      "update lot set quantity = quantity + #{change} where id = #{id}"
+          + " and quantity + #{change} >= 0")
+  int change(@Param("id") String id, @Param("change") int change);
+
+  @Insert(
+      "insert into movement (lot, change, kind, rebuild, who, at, note) values (#{lot}, #{change},"
+          + " #{kind}, #{rebuild}, #{who}, #{at}, #{note})")
+  void move(MovementRow row);
+
+  @Select(
+      "select lot, change, kind, rebuild, who, at, note from movement where lot = #{lot}"
+          + " order by id desc limit 20")
+  List<MovementRow> movements(String lot);
+
+  /** Pieces of a lot that went to a rebuild and did not come back. */
+  @Select(
+      "select coalesce(-sum(change), 0) from movement where lot = #{lot} and rebuild = #{rebuild}"
+          + " and kind in ('issued', 'returned')")
+  int out(@Param("lot") String lot, @Param("rebuild") long rebuild);
+
+  @Select(
+      "select lot, sum(change) as change, 'issued' as kind, rebuild, max(who) as who, max(at) as at,"
+          + " '' as note from movement where kind in ('issued', 'returned') and rebuild in (select id"
+          + " from rebuild where closed_at is null) group by lot, rebuild having sum(change) < 0")
+  List<MovementRow> outNow();
+
+  @Select("select id, lot, pump, who, at from reservation where released_at is null order by id")
+  List<ReservationRow> reservations();
+
+  @Insert("insert into reservation (lot, pump, who, at) values (#{lot}, #{pump}, #{who}, #{at})")
+  void reserve(ReservationRow row);
+
+  @Update("update reservation set released_at = #{at} where id = #{id} and released_at is null")
+  int release(@Param("id") long id, @Param("at") OffsetDateTime at);
+
+  /** A job took from the lot: what was held for its pump is no longer. */
+  @Update(
+      "update reservation set released_at = #{at} where released_at is null and id = (select min(id)"
+          + " from reservation where lot = #{lot} and pump = #{pump} and released_at is null)")
+  int used(@Param("lot") String lot, @Param("pump") String pump, @Param("at") OffsetDateTime at);
+
+  @Select("select * from kept_part where gone_at is null order by sheet_id, name, hours")
+  List<KeptPartRow> kept();
+
+  @Select("select * from kept_part where id = #{id}")
+  Optional<KeptPartRow> keptPart(String id);
+
+  @Select("select count(*) from kept_part")
+  int keptEver();
+
+  @Insert(
+      "insert into kept_part values (#{id}, #{serial}, #{sheetId}, #{role}, #{name}, #{material},"
+          + " #{hours}, #{counts}, #{condition}, #{note}, #{fromPump}, #{place}, #{keptBy},"
+          + " #{keptAt}, null, null)")
+  void keep(KeptPartRow row);
+
+  @Update(
+      "update kept_part set gone_to = #{to}, gone_at = #{at} where id = #{id} and gone_at is null")
+  int gone(@Param("id") String id, @Param("to") String to, @Param("at") OffsetDateTime at);
+
+  @Select("select number from setting where name = #{name}")
+  Optional<Double> setting(String name);
+
+  @Update(
+      "merge into setting (name, number, changed_by, changed_at) key (name) values (#{name},"
+          + " #{number}, #{who}, #{at})")
+  void set(
+      @Param("name") String name,
+      @Param("number") double number,
+      @Param("who") String who,
+      @Param("at") OffsetDateTime at);
+}

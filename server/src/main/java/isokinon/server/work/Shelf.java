@@ -1,0 +1,376 @@
+package isokinon.server.work;
+
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.shelf.ShelfLife;
+import isokinon.server.access.People;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.KeptPartRow;
+import isokinon.server.store.LotRow;
+import isokinon.server.store.MovementRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RebuildRow;
+import isokinon.server.store.ReservationRow;
+import isokinon.server.store.ShelfMapper;
+import isokinon.server.store.StoresMapper;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people do at the shelf: take in, hold, hand out, take back, count, scrap, keep. */
+@Service
+public class Shelf {
+
+  /** What hangs on a kept part begins so. */
+  static final String KEPT = "K-";
+
+  private static final int MOST = 10_000;
+
+  /** What is done with a lot. */
+  public record LotRequest(
+      String lot, String pump, Long rebuild, Integer count, String note, String who) {}
+
+  /** A lot that came in. */
+  public record ReceivedRequest(
+      String lot,
+      String sheet,
+      String kit,
+      String material,
+      String hardware,
+      String cured,
+      Integer count,
+      Double price,
+      String place,
+      String who) {}
+
+  /** A retired part to be kept. */
+  public record KeepRequest(
+      String pump,
+      String part,
+      String serial,
+      String condition,
+      Double hours,
+      String note,
+      String place,
+      String who) {}
+
+  private final StoresMapper stores;
+  private final ShelfMapper shelf;
+  private final BenchMapper bench;
+  private final PumpMapper pumps;
+  private final Lives pumpLives;
+  private final Sheets sheets;
+  private final ShopLibrary library;
+  private final ShelfLives lives;
+  private final People people;
+  private final Clock clock;
+
+  Shelf(
+      StoresMapper stores,
+      ShelfMapper shelf,
+      BenchMapper bench,
+      PumpMapper pumps,
+      Lives pumpLives,
+      Sheets sheets,
+      ShopLibrary library,
+      ShelfLives lives,
+      People people,
+      Clock clock) {
+    this.stores = stores;
+    this.shelf = shelf;
+    this.bench = bench;
+    this.pumps = pumps;
+    this.pumpLives = pumpLives;
+    this.sheets = sheets;
+    this.library = library;
+    this.lives = lives;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /** Takes a lot in, or more of one that is there. */
+  @Transactional
+  public void receive(ReceivedRequest q) {
+    String who = known(q.who());
+    Sheet sheet =
+        sheets
+            .find(text(q.sheet()))
+            .orElseThrow(() -> Refused.of(400, "sheet", "No sheet is called " + q.sheet() + "."));
+    Sheet.Kit kit =
+        sheet.kits().stream()
+            .filter(k -> k.id().equals(q.kit()))
+            .findFirst()
+            .orElseThrow(
+                () -> Refused.of(400, "kit", sheet.title() + " has no kit " + q.kit() + "."));
+    String material =
+        library
+            .materials()
+            .material(text(q.material()))
+            .orElseThrow(
+                () -> Refused.of(400, "material", "No material is called " + q.material() + "."))
+            .code();
+    LocalDate cured =
+        TableWords.day(text(q.cured()), false)
+            .filter(d -> !d.isAfter(LocalDate.now(clock)))
+            .orElseThrow(
+                () -> Refused.of(400, "cured", "Give the cure date on the bag, as 2026-03-01."));
+    if (q.lot() == null || !q.lot().matches("[A-Za-z0-9][A-Za-z0-9-]{0,19}")) {
+      throw Refused.of(400, "lot", "A lot number is up to 20 letters, figures and dashes.");
+    }
+    int count = count(q.count());
+    Optional<LotRow> there = stores.lot(q.lot());
+    if (there.filter(l -> !l.cured().equals(cured) || !l.kit().equals(kit.id())).isPresent()) {
+      throw Refused.of(
+          422, "lot", "Lot " + q.lot() + " is on the shelf already as another kit or cure date.");
+    }
+    if (there.isEmpty()) {
+      stores.addLot(
+          new LotRow(
+              q.lot(),
+              sheet.id(),
+              kit.id(),
+              kit.title(),
+              material,
+              cured,
+              0,
+              q.price() == null ? 0 : q.price(),
+              text(q.place()),
+              text(q.hardware())));
+    }
+    shelf.change(q.lot(), count);
+    moved(q.lot(), count, "received", null, who, "");
+  }
+
+  /** Holds a piece for the next job of a pump. */
+  @Transactional
+  public void reserve(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    PumpRow pump = pump(text(q.pump()));
+    fits(lot, pump);
+    long held = shelf.reservations().stream().filter(r -> r.lot().equals(lot.id())).count();
+    if (lot.quantity() - held < 1) {
+      throw Refused.of(422, "lot", "Every piece of " + lot.id() + " is held already.");
+    }
+    shelf.reserve(new ReservationRow(0, lot.id(), pump.tag(), who, OffsetDateTime.now(clock)));
+  }
+
+  /** Lets a held piece go again. */
+  @Transactional
+  public void release(long id, String who) {
+    known(who);
+    if (shelf.release(id, OffsetDateTime.now(clock)) == 0) {
+      throw Refused.of(404, "", "That piece is not held any more.");
+    }
+  }
+
+  /** Hands a piece out to a rebuild. */
+  @Transactional
+  public void issue(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    RebuildRow rebuild = rebuild(q);
+    fits(lot, pump(rebuild.pump()));
+    usable(lot);
+    if (shelf.change(lot.id(), -1) == 0) {
+      throw Refused.of(422, "lot", "Lot " + lot.id() + " is used up.");
+    }
+    moved(lot.id(), -1, "issued", rebuild.id(), who, "");
+    shelf.used(lot.id(), rebuild.pump(), OffsetDateTime.now(clock));
+  }
+
+  /** Takes a piece back from a rebuild that did not use it. */
+  @Transactional
+  public void giveBack(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    if (q.rebuild() == null || shelf.out(lot.id(), q.rebuild()) < 1) {
+      throw Refused.of(422, "lot", "No piece of " + lot.id() + " is out to that rebuild.");
+    }
+    shelf.change(lot.id(), 1);
+    moved(lot.id(), 1, "returned", q.rebuild(), who, text(q.note()));
+  }
+
+  /** Writes down what was counted. */
+  @Transactional
+  public void counted(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    int change = count(q.count()) - lot.quantity();
+    shelf.change(lot.id(), change);
+    moved(lot.id(), change, "counted", null, who, text(q.note()));
+  }
+
+  /** Scraps what is left of a lot. */
+  @Transactional
+  public void scrap(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    if (lot.quantity() < 1) {
+      throw Refused.of(422, "lot", "Nothing is left of lot " + lot.id() + ".");
+    }
+    shelf.change(lot.id(), -lot.quantity());
+    moved(lot.id(), -lot.quantity(), "scrapped", null, who, text(q.note()));
+  }
+
+  /** Chooses how sure the shelf shall be. */
+  @Transactional
+  public void chooseLevel(double level, String who) {
+    known(who);
+    if (!(level >= 0.5 && level <= 0.999)) {
+      throw Refused.of(400, "level", "A service level lies between 50 and 99.9 %.");
+    }
+    shelf.set(Stores.LEVEL, level, who, OffsetDateTime.now(clock));
+  }
+
+  /** Keeps a retired part, with what it has run; answers what to write on its tag. */
+  @Transactional
+  public String keep(KeepRequest q) {
+    String who = known(q.who());
+    PumpRow pump = pump(text(q.pump()));
+    Sheet sheet =
+        pump.sheet()
+            .flatMap(sheets::find)
+            .orElseThrow(
+                () -> Refused.of(422, "pump", pump.tag() + " has no sheet, so no list of parts."));
+    Part part =
+        sheet
+            .part(text(q.part()))
+            .orElseThrow(() -> Refused.of(400, "part", "Say which part of the sheet it is."));
+    if (part.renew() == Part.Renew.ONE_TIME) {
+      throw Refused.of(422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
+    }
+    if (!List.of("sound", "watch").contains(text(q.condition()))) {
+      throw Refused.of(400, "condition", "A part that is kept is sound, or to be watched.");
+    }
+    if (q.hours() != null && !(q.hours() >= 0)) {
+      throw Refused.of(400, "hours", "Hours on it are 0 or more.");
+    }
+    String role = part.role().orElse("");
+    boolean lead = role.equals(pump.role());
+    String id = KEPT + String.format("%03d", shelf.keptEver() + 1);
+    shelf.keep(
+        new KeptPartRow(
+            id,
+            text(q.serial()),
+            sheet.id(),
+            role,
+            part.name(),
+            lead ? pump.material() : "",
+            q.hours() != null ? q.hours() : lead ? pump.age() : pump.runningHours(),
+            lead ? pump.countAge() : 0,
+            q.condition(),
+            text(q.note()),
+            pump.tag(),
+            text(q.place()),
+            who,
+            OffsetDateTime.now(clock),
+            null,
+            null));
+    return id;
+  }
+
+  /** Writes off a kept part. */
+  @Transactional
+  public void scrapKept(String id, String who) {
+    known(who);
+    if (shelf.gone(id, "scrapped", OffsetDateTime.now(clock)) == 0) {
+      throw Refused.missing("No part is kept as " + id + ".");
+    }
+  }
+
+  /** What a rebuild used goes out of the shelf; a piece that was handed out has gone already. */
+  void use(Collection<String> lots, RebuildRow rebuild, String who) {
+    for (String lot : lots) {
+      if (lot.startsWith(KEPT)) {
+        shelf.gone(lot, rebuild.pump(), OffsetDateTime.now(clock));
+      } else if (stores.lot(lot).isPresent() && shelf.out(lot, rebuild.id()) < 1) {
+        if (shelf.change(lot, -1) > 0) {
+          moved(lot, -1, "booked", rebuild.id(), who, "");
+        }
+        shelf.used(lot, rebuild.pump(), OffsetDateTime.now(clock));
+      }
+    }
+  }
+
+  /** Whether a piece of a lot is out to a rebuild. */
+  boolean isOut(String lot, long rebuild) {
+    return shelf.out(lot, rebuild) > 0;
+  }
+
+  /** A part that is kept under this tag. */
+  Optional<KeptPartRow> kept(String id) {
+    return shelf.keptPart(id).filter(k -> k.goneAt() == null);
+  }
+
+  private void usable(LotRow lot) {
+    if (lives.of(lot).on(LocalDate.now(clock)) == ShelfLife.Standing.OVER_AGE) {
+      throw Refused.of(
+          422, "lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
+    }
+  }
+
+  private PumpRow pump(String tag) {
+    return pumps
+        .byTag(tag)
+        .map(pumpLives::carriedOn)
+        .orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+  }
+
+  private static void fits(LotRow lot, PumpRow pump) {
+    if (!lot.sheetId().equals(pump.sheet().orElse(""))) {
+      throw Refused.of(
+          422, "lot", "Lot " + lot.id() + " is for another construction than " + pump.tag() + ".");
+    }
+  }
+
+  private LotRow lot(LotRequest q) {
+    return shelf
+        .lock(text(q.lot()))
+        .orElseThrow(() -> Refused.of(404, "lot", "No lot is called " + q.lot() + "."));
+  }
+
+  private RebuildRow rebuild(LotRequest q) {
+    return Optional.ofNullable(q.rebuild())
+        .flatMap(bench::rebuild)
+        .or(() -> bench.runningOn(text(q.pump())))
+        .filter(r -> r.closedAt() == null)
+        .orElseThrow(
+            () -> Refused.of(422, "rebuild", "A piece goes out to a pump that is on the bench."));
+  }
+
+  private void moved(String lot, int change, String kind, Long rebuild, String who, String note) {
+    shelf.move(
+        new MovementRow(
+            lot,
+            change,
+            kind,
+            rebuild,
+            who,
+            OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC),
+            Words.clipped(note, 400)));
+  }
+
+  private String known(String who) {
+    people.known(text(who));
+    return text(who);
+  }
+
+  private static int count(Integer count) {
+    if (count == null || count < 0 || count > MOST) {
+      throw Refused.of(400, "count", "A count is 0 to " + MOST + ".");
+    }
+    return count;
+  }
+
+  private static String text(String text) {
+    return text == null ? "" : text.strip();
+  }
+}

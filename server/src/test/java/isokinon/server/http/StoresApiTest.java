@@ -1,0 +1,170 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+/** The shelf, and what people do at it. */
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:stores;DB_CLOSE_DELAY=-1")
+class StoresApiTest {
+
+  @Autowired private Desk desk;
+
+  private JsonNode stores() {
+    return desk.get("/api/v1/stores").body();
+  }
+
+  private Desk.Reply act(String act, String fields) {
+    return desk.post("/api/v1/stores/acts/" + act, "{" + fields + ", \"who\": \"SB\"}");
+  }
+
+  private static JsonNode line(JsonNode stores, String sheet, String material) {
+    return StreamSupport.stream(stores.path("shelves").spliterator(), false)
+        .filter(s -> s.path("sheetId").asText().equals(sheet))
+        .flatMap(s -> StreamSupport.stream(s.path("kits").spliterator(), false))
+        .filter(k -> k.path("material").asText().equals(material))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private int quantity(String lot) {
+    return stores().findParents("useBy").stream()
+        .filter(l -> l.path("id").asText().equals(lot))
+        .findFirst()
+        .orElseThrow()
+        .path("quantity")
+        .asInt();
+  }
+
+  @Test
+  void theOverAgeKitIsFoundWithWhatToDo() {
+    JsonNode over =
+        StreamSupport.stream(stores().path("overAge").spliterator(), false)
+            .filter(o -> o.path("lot").asText().equals("L-0120"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(over.path("say").asText()).startsWith("over-age since ");
+    assertThat(over.path("doThis").asText()).contains("scrap it");
+    assertThat(act("issue", "\"lot\": \"L-0120\", \"pump\": \"SCR-03\"").status()).isEqualTo(422);
+  }
+
+  @Test
+  void theMinimumComesFromWhatWillBeAskedFor() {
+    JsonNode tubes = line(stores(), "tube-four-arm-16", "EPDM tube");
+    assertThat(tubes.path("pumps").size()).isGreaterThan(3);
+    assertThat(tubes.path("minimum").asInt()).isBetween(1, 5);
+    assertThat(tubes.path("because").asText()).contains("for 95 in a hundred");
+    int usual = tubes.path("enoughDays").asInt();
+    JsonNode surer = desk.put("/api/v1/stores/level?level=0.995&who=SB", "{}").body();
+    JsonNode same = line(surer, "tube-four-arm-16", "EPDM tube");
+    assertThat(same.path("minimum").asInt()).isGreaterThanOrEqualTo(tubes.path("minimum").asInt());
+    assertThat(same.path("enoughDays").asInt()).isLessThanOrEqualTo(usual);
+    desk.put("/api/v1/stores/level?level=0.95&who=SB", "{}");
+    assertThat(desk.put("/api/v1/stores/level?level=2&who=SB", "{}").fault("level")).isNotNull();
+    assertThat(line(stores(), "aodd-bolted-plastic-25", "NBR").path("because").asText())
+        .contains("No forecast");
+  }
+
+  @Test
+  void thePurchaseListIsATableSoonestFirst() {
+    String csv =
+        new String(desk.get("/api/v1/stores/purchase.csv").bytes(), StandardCharsets.UTF_8);
+    assertThat(csv).startsWith("order_by,sheet,kit,title,material,count,price,lead_days,because");
+    assertThat(csv.lines().skip(1).map(l -> l.substring(0, 10)).toList()).isSorted().isNotEmpty();
+    assertThat(csv.lines().count() - 1).isEqualTo(stores().path("order").size());
+  }
+
+  @Test
+  void aPieceIsHeldHandedOutAndTakenBack() {
+    int before = quantity("L-1110");
+    assertThat(act("reserve", "\"lot\": \"L-1110\", \"pump\": \"BLE-04\"").status()).isEqualTo(200);
+    JsonNode held = line(stores(), "tube-push-in-8", "EPDM tube");
+    assertThat(held.path("reserved").asInt()).isEqualTo(1);
+    assertThat(act("issue", "\"lot\": \"L-1110\", \"pump\": \"BLE-04\"").fault("rebuild"))
+        .contains("on the bench");
+    long rebuild = desk.job("BLE-04").id();
+    assertThat(act("issue", "\"lot\": \"L-1110\", \"pump\": \"BLE-04\"").status()).isEqualTo(200);
+    assertThat(quantity("L-1110")).isEqualTo(before - 1);
+    assertThat(line(stores(), "tube-push-in-8", "EPDM tube").path("reserved").asInt()).isZero();
+    assertThat(stores().at("/out/0/pump").asText()).isEqualTo("BLE-04");
+    assertThat(act("return", "\"lot\": \"L-1110\", \"rebuild\": " + rebuild).status())
+        .isEqualTo(200);
+    assertThat(quantity("L-1110")).isEqualTo(before);
+    assertThat(act("return", "\"lot\": \"L-1110\", \"rebuild\": " + rebuild).status())
+        .isEqualTo(422);
+  }
+
+  @Test
+  void aPieceHeldForOnePumpIsNotHeldForAnother() {
+    assertThat(act("reserve", "\"lot\": \"L-1320\", \"pump\": \"EFF-09\"").status()).isEqualTo(200);
+    assertThat(act("reserve", "\"lot\": \"L-1320\", \"pump\": \"EFF-09\"").fault("lot"))
+        .contains("held already");
+    assertThat(act("reserve", "\"lot\": \"L-1320\", \"pump\": \"SCR-03\"").fault("lot"))
+        .contains("another construction");
+    long id =
+        stores().findParents("pump").stream()
+            .filter(h -> h.path("pump").asText().equals("EFF-09") && h.has("by"))
+            .findFirst()
+            .orElseThrow()
+            .path("id")
+            .asLong();
+    assertThat(id).isPositive();
+  }
+
+  @Test
+  void lotsComeInAreCountedAndScrapped() {
+    String lot =
+        "{\"lot\": \"L-9001\", \"sheet\": \"hose-shoe-40\", \"kit\": \"hose-kit\", \"material\":"
+            + " \"NR hose\", \"cured\": \"2026-02-01\", \"count\": 3, \"price\": 268, \"who\":"
+            + " \"SB\"}";
+    assertThat(desk.post("/api/v1/stores/lots", lot).status()).isEqualTo(200);
+    assertThat(desk.post("/api/v1/stores/lots", lot).status()).isEqualTo(200);
+    assertThat(quantity("L-9001")).isEqualTo(6);
+    assertThat(
+            desk.post("/api/v1/stores/lots", lot.replace("2026-02-01", "2026-01-01")).fault("lot"))
+        .contains("another kit or cure date");
+    act("count", "\"lot\": \"L-9001\", \"count\": 4, \"note\": \"two behind the rack\"");
+    assertThat(quantity("L-9001")).isEqualTo(4);
+    act("scrap", "\"lot\": \"L-9001\"");
+    assertThat(quantity("L-9001")).isZero();
+    assertThat(act("scrap", "\"lot\": \"L-9001\"").status()).isEqualTo(422);
+    assertThat(desk.post("/api/v1/stores/lots", lot.replace("2026-02-01", "soon")).fault("cured"))
+        .isNotNull();
+    assertThat(act("juggle", "\"lot\": \"L-9001\"").status()).isEqualTo(404);
+  }
+
+  @Test
+  void aRetiredPartIsKeptWithItsHoursAndGoesInAgain() {
+    String keep =
+        "{\"pump\": \"SCR-01\", \"part\": \"stator\", \"serial\": \"P-17\", \"condition\":"
+            + " \"sound\", \"hours\": 900, \"who\": \"RT\"}";
+    String id = desk.post("/api/v1/stores/kept", keep).body().path("id").asText();
+    assertThat(stores().findParents("fromPump").get(0).path("hours").asDouble()).isEqualTo(900);
+    Desk.Job job = desk.job("EFF-04").takesIn("renew:stator").makesSafe();
+    job.strips().inspects();
+    assertThat(job.view().at("/decide/lots").findValuesAsText("id")).contains(id);
+    assertThat(
+            desk.post("/api/v1/stores/kept", keep.replace("\"stator\"", "\"no-such\""))
+                .fault("part"))
+        .isNotNull();
+    assertThat(desk.post("/api/v1/stores/kept", keep.replace("sound", "fine")).fault("condition"))
+        .isNotNull();
+    assertThat(
+            job.tries("LOT_FITTED", Map.of("subject", "K-777", "items", new String[] {"stator"}))
+                .status())
+        .isEqualTo(422);
+    assertThat(
+            job.tries("LOT_FITTED", Map.of("subject", id, "items", new String[] {"stator"}))
+                .status())
+        .isEqualTo(200);
+  }
+}
