@@ -24,6 +24,10 @@ import type {
   ImportRequest,
   LifeQuestion,
   LifeView,
+  KeepRequest,
+  LotRequest,
+  ReceivedRequest,
+  StoresView,
   SideQuestion,
   SymptomsView,
   WrenchChoice,
@@ -138,6 +142,16 @@ export const api = {
     });
   },
   compare: (first: SideQuestion, second: SideQuestion) => post<ComparisonView>("/life/compare", { first, second }),
+  stores: () => ask<StoresView>("/stores"),
+  shelfAct: (act: string, request: LotRequest) => post<StoresView>(`/stores/acts/${act}`, request),
+  receiveLot: (request: ReceivedRequest) => post<StoresView>("/stores/lots", request),
+  releaseHeld: (id: number, who: string) =>
+    ask<StoresView>(`/stores/reservations/${id}?${new URLSearchParams({ who })}`, { method: "DELETE" }),
+  serviceLevel: (level: number, who: string) =>
+    ask<StoresView>(`/stores/level?${new URLSearchParams({ level: String(level), who })}`, { method: "PUT" }),
+  keepPart: (request: KeepRequest) => post<{ id: string }>("/stores/kept", request),
+  scrapKept: (id: string, who: string) =>
+    ask<StoresView>(`/stores/kept/${at(id)}?${new URLSearchParams({ who })}`, { method: "DELETE" }),
   bringHistory: (request: ImportRequest) => post<HistoryReport>("/history/import", request),
   symptoms: (tag: string, told: SymptomQuestion) => post<SymptomsView>(`/pumps/${at(tag)}/symptoms`, told),
   finding: (id: number, part: string, signs: string[]) => post<FindingView>(`/rebuilds/${id}/finding`, { part, signs }),

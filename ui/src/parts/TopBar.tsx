@@ -10,7 +10,9 @@ const PLACES = [
   ["Bench", "/bench"],
   ["Symptoms", "/symptoms"],
   ["Wet ends", "/wet-ends"],
+  ["Stores", "/stores"],
   ["Life", "/life"],
+  ["Diary", "/diary"],
   ["Library", "/library"],
 ] as const;
 
@@ -21,7 +23,7 @@ export function TopBar() {
     to === "/" ? path === "/" || path.startsWith("/floor") || path.startsWith("/pumps") : path.startsWith(to);
   return (
     <header className="flex min-h-12 flex-wrap items-stretch border-b-[1.5px] border-ink bg-card">
-      <NavLink to="/" className="flex h-12 items-center gap-2.5 pr-6 pl-5" aria-label="Isokinon, to the floor">
+      <NavLink to="/" className="flex h-12 items-center gap-2.5 pr-3 pl-5" aria-label="Isokinon, to the floor">
         <svg width="30" height="22" viewBox="0 0 30 22" fill="none" stroke="var(--ink)" strokeWidth="2.4" aria-hidden>
           <path d="M8.5,1V4.5C8.5,7 3.5,6.6 3.5,11C3.5,15.4 8.5,15 8.5,17.5V21" />
           <path d="M21.5,1V4.5C21.5,7 26.5,6.6 26.5,11C26.5,15.4 21.5,15 21.5,17.5V21" />
@@ -34,9 +36,9 @@ export function TopBar() {
           <NavLink
             key={to}
             to={to}
-            className={`relative flex h-12 items-center px-[19px] text-[16px] ${
+            className={`relative flex h-12 items-center px-[13px] text-[15.5px] ${
               here(to)
-                ? "font-[720] after:absolute after:inset-x-[19px] after:-bottom-[1.5px] after:h-[5px] after:bg-ink"
+                ? "font-[720] after:absolute after:inset-x-[13px] after:-bottom-[1.5px] after:h-[5px] after:bg-ink"
                 : "font-[560] text-soft"
             }`}
           >
@@ -103,7 +105,7 @@ function Find() {
   return (
     <form
       onSubmit={submit}
-      className="relative flex w-[286px] items-center gap-2.5 border-l border-line px-3.5 max-[900px]:hidden"
+      className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[1160px]:hidden"
     >
       <svg width="22" height="18" viewBox="0 0 22 18" fill="none" stroke="var(--ink)" strokeWidth="1.5" aria-hidden>
         <path d="M1,5V1H5M17,1H21V5M21,13V17H17M5,17H1V13" />

@@ -47,18 +47,19 @@ class StockDemand {
                 Demand.of(
                     group.get(0).estimate(),
                     group.stream()
-                        .map(l -> new Demand.Running(l.age(), days * l.perDay(), due(l, days)))
+                        .map(l -> new Demand.Running(l.age(), days * l.perDay(), renewAt(l)))
                         .toList()));
       }
       return demand;
     }
 
-    /** Whether a set comes to its fixed interval within {@code days}. */
-    private boolean due(Life l, double days) {
+    /** The age at which a set is renewed sound, in the unit of its life. */
+    private double renewAt(Life l) {
       PumpRow pump = l.standing().pump();
       PolicyRow way = kept.get(pump.tag());
-      return (way == null || way.way().equals(Policy.FIXED))
-          && pump.age() + days * l.standing().usage().perDay() >= pump.intervalHours();
+      return way == null || way.way().equals(Policy.FIXED)
+          ? pump.intervalHours() * l.perHour()
+          : Double.POSITIVE_INFINITY;
     }
   }
 

@@ -1,0 +1,87 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api } from "../../api/client";
+import { Choice } from "../../parts/Choice";
+import { useSettings } from "../../parts/settings";
+import { Sentence } from "../../parts/States";
+
+/** Keeps a part that came out and looked sound: its hours go with it. */
+export function KeepAPart() {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const [pump, setPump] = useState("");
+  const [part, setPart] = useState("");
+  const [condition, setCondition] = useState("sound");
+  const [serial, setSerial] = useState("");
+  const [note, setNote] = useState("");
+  const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor });
+  const page = useQuery({ queryKey: ["pump", pump], queryFn: () => api.pump(pump), enabled: pump !== "" });
+  const keep = useMutation({
+    mutationFn: () => api.keepPart({ pump, part, condition, serial, note, who }),
+    onSuccess: () => {
+      setPart("");
+      setSerial("");
+      setNote("");
+      return cache.invalidateQueries({ queryKey: ["stores"] });
+    },
+  });
+  const tags = (floor.data?.areas ?? []).flatMap((a) => a.pumps.filter((p) => p.hasSheet).map((p) => p.tag)).sort();
+  const parts = (page.data?.sheet?.parts ?? []).filter((p) => p.renew !== "one-time");
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center text-[15px] font-[620]">Keep a part</summary>
+      <div className="flex flex-wrap items-center gap-x-1 text-[15px]">
+        From
+        <Choice label="Pump it came from" value={pump} onChange={setPump} all="which pump" of={tags} then="," />
+        the
+        <Choice
+          label="Part"
+          value={part}
+          onChange={setPart}
+          all="which part"
+          of={parts.map((p) => p.id)}
+          say={(id) => parts.find((p) => p.id === id)?.name ?? id}
+          then=","
+        />
+        <Choice
+          label="Condition"
+          value={condition}
+          onChange={(v) => v && setCondition(v)}
+          all=""
+          of={["sound", "watch"]}
+          say={(v) => (v === "watch" ? "to be watched" : v)}
+        />
+      </div>
+      <div className="grid grid-cols-2 gap-2 pt-1">
+        <input
+          className="field"
+          aria-label="Serial"
+          placeholder="Serial, if any"
+          value={serial}
+          onChange={(e) => setSerial(e.target.value)}
+        />
+        <input
+          className="field"
+          aria-label="Note"
+          placeholder="How it looks"
+          value={note}
+          onChange={(e) => setNote(e.target.value)}
+        />
+      </div>
+      <button
+        type="button"
+        className="press call mt-2 w-full"
+        disabled={!who || !pump || !part || keep.isPending}
+        onClick={() => keep.mutate()}
+      >
+        Keep it with its hours
+      </button>
+      {keep.error && <Sentence>{keep.error.message}</Sentence>}
+      {keep.data && (
+        <p role="status" className="pt-2 text-[15px]">
+          Write <b className="m">{keep.data.id}</b> on its tag.
+        </p>
+      )}
+    </details>
+  );
+}

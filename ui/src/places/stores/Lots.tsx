@@ -1,0 +1,130 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { api } from "../../api/client";
+import type { ShelfLot, StockLine } from "../../api/types";
+import { Choice } from "../../parts/Choice";
+import { Mark, type State } from "../../parts/Mark";
+import { rounded } from "../../parts/numbers";
+import { Sentence } from "../../parts/States";
+import { typedNumber } from "../../parts/typedNumber";
+import { useShelf } from "./useShelf";
+
+const STANDING: Record<string, State> = {
+  "in-date": "sound",
+  "needs-inspection": "watch",
+  "over-age": "renew",
+};
+
+/** The lots of a kit, why so many are needed, and what can be done with each. */
+export function Lots({ line }: { line: StockLine }) {
+  return (
+    <div className="border-t border-line2 bg-card px-5 pt-2 pb-3">
+      <p className="max-w-[720px] text-[14.5px] leading-[19px]">{line.because}</p>
+      {line.lots.length === 0 && <p className="pt-2 text-[15px] font-[640] text-renew">None on the shelf.</p>}
+      {line.lots.map((l) => (
+        <Lot key={l.id} lot={l} pumps={line.pumps} />
+      ))}
+    </div>
+  );
+}
+
+function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
+  const shelf = useShelf();
+  const running = useQuery({ queryKey: ["running"], queryFn: api.running });
+  const [counting, setCounting] = useState<string | null>(null);
+  const onBench = (running.data ?? []).filter((r) => pumps.length === 0 || pumps.includes(r.pump));
+  const over = l.standing === "over-age";
+  const count = counting === null ? undefined : typedNumber(counting);
+  return (
+    <div className="mt-2 border-t border-line pt-1.5">
+      <div className="flex flex-wrap items-center gap-x-4 text-[14.5px]">
+        <span className="flex items-center gap-2 font-[700]">
+          <Mark state={STANDING[l.standing] ?? "unknown"} size={15} />
+          {l.id}
+        </span>
+        <span className="m">{l.quantity} there</span>
+        <span className={over ? "font-[640] text-renew" : "text-soft"}>{l.say}</span>
+        <span className="text-muted">
+          cured {l.cured}, place {l.place || "not known"}, £{rounded(l.price)}
+        </span>
+        <a
+          className="under ml-auto text-[14px]"
+          href={`/api/v1/labels.pdf?lots=${encodeURIComponent(l.id)}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Label
+        </a>
+      </div>
+      {l.held.map((h) => (
+        <p key={h.id} className="flex items-center gap-3 text-[14px]">
+          Held for <Link to={`/pumps/${h.pump}`}>{h.pump}</Link> by {h.by}
+          <button type="button" className="under min-h-9 text-[14px]" onClick={() => shelf.release.mutate(h.id)}>
+            Let go
+          </button>
+        </p>
+      ))}
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+        {!over && l.quantity > l.held.length && pumps.length > 0 && (
+          <Choice
+            label={`Hold a piece of ${l.id}`}
+            value=""
+            onChange={(pump) => pump && shelf.act.mutate({ act: "reserve", lot: l.id, pump })}
+            all="Hold one for"
+            of={pumps}
+          />
+        )}
+        {!over &&
+          l.quantity > 0 &&
+          onBench.map((r) => (
+            <button
+              key={r.id}
+              type="button"
+              className="press px-3 text-[15px]"
+              disabled={!shelf.who}
+              onClick={() => shelf.act.mutate({ act: "issue", lot: l.id, rebuild: r.id })}
+            >
+              Hand one out to {r.pump}
+            </button>
+          ))}
+        {counting === null ? (
+          <button type="button" className="press px-3 text-[15px]" onClick={() => setCounting(String(l.quantity))}>
+            Count
+          </button>
+        ) : (
+          <form
+            className="flex items-center gap-2"
+            onSubmit={(e) => {
+              e.preventDefault();
+              if (count != null) shelf.act.mutate({ act: "count", lot: l.id, count });
+              setCounting(null);
+            }}
+          >
+            <input
+              className="field m w-20"
+              inputMode="numeric"
+              aria-label={`Pieces of ${l.id} counted`}
+              value={counting}
+              onChange={(e) => setCounting(e.target.value)}
+            />
+            <button className="press call px-3 text-[15px]" disabled={count == null || !shelf.who}>
+              That many are there
+            </button>
+          </form>
+        )}
+        {over && l.quantity > 0 && (
+          <button
+            type="button"
+            className="press px-3 text-[15px]"
+            disabled={!shelf.who}
+            onClick={() => shelf.act.mutate({ act: "scrap", lot: l.id, note: "over-age" })}
+          >
+            Scrapped
+          </button>
+        )}
+      </div>
+      {shelf.error && <Sentence>{shelf.error.message}</Sentence>}
+    </div>
+  );
+}

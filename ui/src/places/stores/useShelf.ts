@@ -1,0 +1,27 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { api } from "../../api/client";
+import type { StoresView } from "../../api/types";
+import { useSettings } from "../../parts/settings";
+
+export interface ShelfAct {
+  act: string;
+  lot: string;
+  pump?: string;
+  rebuild?: number;
+  count?: number;
+  note?: string;
+}
+
+/** Acts at the shelf; each brings the shelf as it is then. */
+export function useShelf() {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const onSuccess = (now: StoresView) => cache.setQueryData(["stores"], now);
+  const act = useMutation({
+    mutationFn: ({ act: name, ...request }: ShelfAct) => api.shelfAct(name, { ...request, who }),
+    onSuccess,
+  });
+  const release = useMutation({ mutationFn: (id: number) => api.releaseHeld(id, who), onSuccess });
+  const scrapKept = useMutation({ mutationFn: (id: string) => api.scrapKept(id, who), onSuccess });
+  return { who, act, release, scrapKept, error: act.error ?? release.error ?? scrapKept.error };
+}
