@@ -4,6 +4,7 @@ import isokinon.core.counter.WearCount;
 import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Family;
 import isokinon.server.store.CounterMapper;
+import isokinon.server.store.DiaryMapper;
 import isokinon.server.store.ExposureRow;
 import isokinon.server.store.FindingMapper;
 import isokinon.server.store.GaugeRow;
@@ -23,8 +24,11 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.OffsetDateTime;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -56,6 +60,7 @@ public class SkerrowMill {
   private final WetEndMapper wetEnds;
   private final FindingMapper findings;
   private final CounterMapper counters;
+  private final DiaryMapper diary;
   private final Sheets sheets;
   private final Clock clock;
 
@@ -65,6 +70,7 @@ public class SkerrowMill {
       WetEndMapper wetEnds,
       FindingMapper findings,
       CounterMapper counters,
+      DiaryMapper diary,
       Sheets sheets,
       Clock clock) {
     this.pumps = pumps;
@@ -72,6 +78,7 @@ public class SkerrowMill {
     this.wetEnds = wetEnds;
     this.findings = findings;
     this.counters = counters;
+    this.diary = diary;
     this.sheets = sheets;
     this.clock = clock;
   }
@@ -117,6 +124,59 @@ public class SkerrowMill {
       add(row, truth.get(tag), exposures.getOrDefault(tag, List.of()), today);
     }
     rows("wet-ends").forEach(r -> wetEnds.add(wetEnd(r)));
+    diary(today);
+  }
+
+  private void diary(LocalDate today) {
+    rows("shifts")
+        .forEach(
+            r ->
+                diary.addShift(
+                    new DiaryMapper.ShiftRow(
+                        r.get("who"),
+                        Integer.parseInt(r.get("weekday")),
+                        minute(r.get("from")),
+                        minute(r.get("to")),
+                        r.get("overtime").equals("yes"))));
+    rows("fixtures")
+        .forEach(
+            r ->
+                diary.addFixture(
+                    new DiaryMapper.FixtureRow(
+                        r.get("fixture"),
+                        r.get("title"),
+                        Integer.parseInt(r.get("pieces")),
+                        r.get("families"))));
+    rows("line-stops")
+        .forEach(
+            r -> {
+              // The first such weekday from so many days on: a mill stops on its own weekdays.
+              LocalDate day =
+                  today
+                      .plusDays(Long.parseLong(r.get("from_days")))
+                      .with(
+                          TemporalAdjusters.nextOrSame(
+                              DayOfWeek.of(Integer.parseInt(r.get("weekday")))));
+              diary.addStop(
+                  new DiaryMapper.LineStopRow(
+                      r.get("line"),
+                      r.get("title"),
+                      moment(day, r.get("from")),
+                      moment(day, r.get("to"))));
+            });
+    rows("pump-rules")
+        .forEach(
+            r ->
+                diary.addRule(
+                    new DiaryMapper.PumpRuleRow(r.get("tag"), r.get("line"), r.get("pair"))));
+  }
+
+  private static int minute(String clock) {
+    return LocalTime.parse(clock).toSecondOfDay() / 60;
+  }
+
+  private OffsetDateTime moment(LocalDate day, String time) {
+    return day.atTime(LocalTime.parse(time)).atZone(clock.getZone()).toOffsetDateTime();
   }
 
   private void add(

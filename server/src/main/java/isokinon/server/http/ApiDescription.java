@@ -10,6 +10,7 @@ import isokinon.server.work.Clocks;
 import isokinon.server.work.Comparison;
 import isokinon.server.work.Counters;
 import isokinon.server.work.Crib;
+import isokinon.server.work.DiaryView;
 import isokinon.server.work.DutyForm;
 import isokinon.server.work.FindingView;
 import isokinon.server.work.Floor;
@@ -62,6 +63,7 @@ class ApiDescription {
           Keeping.class,
           Comparison.class,
           StoresView.class,
+          DiaryView.class,
           BackUp.class,
           DutyForm.class,
           Materials.class,

@@ -18,6 +18,7 @@ public interface HistoryMapper {
           + " (select sum(fitted_at_hours) from pump), (select sum(strokes) from pump),"
           + " (select max(hours_on) from pump), (select max(fitted_on) from pump),"
           + " (select string_agg(material, ',' order by tag) from pump),"
+          + " (select string_agg(plan_on, ',' order by tag) from pump),"
           + " (select max(changed_at) from wet_end), (select count(*) from own_row),"
           + " (select max(ended_at) from own_row), (select max(id) from failure_mode),"
           + " (select max(brought_at) from counter_reading),"

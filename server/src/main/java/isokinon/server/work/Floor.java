@@ -211,7 +211,7 @@ public class Floor {
     Forecast forecast = forecasts.of(life);
     double risk = forecast.risk(30);
     Optional<Stage> stage = rebuild.map(r -> jobs.job(r.id()).rebuild().stage());
-    Due due = due(standing, forecast, look, kept);
+    DueDay due = DueDay.of(standing, forecast, look, kept);
     return new Strip(
         pump.tag(),
         pump.family(),
@@ -282,35 +282,6 @@ public class Floor {
                   return due + (s.planDays().isPresent() ? "" : " and has no plan");
                 })
             .orElse("");
-  }
-
-  private record Due(double days, String because) {}
-
-  /** When it is due by the way it is kept, or sooner where something is watched. */
-  private static Due due(
-      ShopLives.Standing s,
-      Forecast forecast,
-      Optional<NextLookRow> look,
-      Optional<PolicyRow> kept) {
-    double perDay = Math.max(1e-9, s.usage().perDay());
-    String way = kept.map(PolicyRow::way).orElse(Policy.FIXED);
-    Due due =
-        switch (way) {
-          case Policy.UNTIL_IT_FAILS ->
-              new Due(
-                  forecast.expectedDays(),
-                  "It runs until it fails; half of such sets are done by then.");
-          case Policy.LOOK -> {
-            double every = kept.map(PolicyRow::everyHours).orElseThrow();
-            yield new Due(
-                (every - s.pump().age() % every) / perDay,
-                "A look is due every " + Words.plain(every) + " h.");
-          }
-          default -> new Due((s.pump().intervalHours() - s.pump().age()) / perDay, "");
-        };
-    return look.map(l -> new Due((l.atHours() - s.pump().runningHours()) / perDay, l.because()))
-        .filter(l -> l.days() < due.days())
-        .orElse(due);
   }
 
   private double daysFromToday(LocalDate day) {

@@ -1,0 +1,78 @@
+package isokinon.server.http;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.papers.CalendarFile;
+import isokinon.server.papers.Labels;
+import isokinon.server.papers.Labels.Label;
+import isokinon.server.work.Diary;
+import isokinon.server.work.DiaryView;
+import isokinon.server.work.LabelText;
+import isokinon.server.work.Refused;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The diary of the bench, and labels to hang on what is planned. */
+@RestController
+@RequestMapping("/api/v1")
+@Tag(name = "diary", description = "Six weeks of work, its calendar file, labels")
+class DiaryController {
+
+  private static final int MOST_LABELS = 200;
+
+  private final Diary diary;
+  private final CalendarFile calendar;
+  private final Labels labels;
+  private final LabelText labelText;
+
+  DiaryController(Diary diary, CalendarFile calendar, Labels labels, LabelText labelText) {
+    this.diary = diary;
+    this.calendar = calendar;
+    this.labels = labels;
+    this.labelText = labelText;
+  }
+
+  @GetMapping("/diary")
+  DiaryView view() {
+    return diary.view();
+  }
+
+  @PostMapping("/diary/plan")
+  @Operation(summary = "Places every job again, around those that people put somewhere")
+  DiaryView plan(@RequestParam String who) {
+    return diary.plan(who);
+  }
+
+  @PostMapping("/diary/pin")
+  @Operation(summary = "Puts a job somewhere, or lets it go, and places the others around it")
+  DiaryView pin(@RequestBody Diary.PinRequest request) {
+    return diary.pin(request);
+  }
+
+  @GetMapping(value = "/diary.ics", produces = "text/calendar")
+  @Operation(summary = "The diary as an iCalendar file")
+  String ics() {
+    return calendar.of(diary.planned());
+  }
+
+  @GetMapping(value = "/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  @Operation(summary = "Labels with QR codes for pumps and lots")
+  byte[] labels(
+      @RequestParam(defaultValue = "") List<String> pumps,
+      @RequestParam(defaultValue = "") List<String> lots) {
+    List<Label> all = new ArrayList<>();
+    pumps.forEach(p -> all.add(new Label(p, labelText.ofPump(p))));
+    lots.forEach(l -> all.add(new Label(l, labelText.ofLot(l))));
+    if (all.isEmpty() || all.size() > MOST_LABELS) {
+      throw Refused.of(400, "pumps", "Name 1 to " + MOST_LABELS + " pumps or lots.");
+    }
+    return labels.pdf(all);
+  }
+}

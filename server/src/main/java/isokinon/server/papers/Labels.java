@@ -1,0 +1,82 @@
+package isokinon.server.papers;
+
+import static isokinon.server.papers.Paper.text;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Base64;
+import java.util.List;
+import java.util.stream.Collectors;
+import javax.imageio.ImageIO;
+import org.springframework.stereotype.Component;
+
+/** Labels with a QR code to hang on pumps, lots and kept parts; a scanner reads the tag itself. */
+@Component
+public class Labels {
+
+  private static final int MODULE_PX = 8;
+  private static final int BLACK = 0x000000;
+  private static final int WHITE = 0xFFFFFF;
+
+  /**
+   * A label.
+   *
+   * @param code what the scanner reads
+   * @param lines what people read below it
+   */
+  public record Label(String code, List<String> lines) {}
+
+  private final Paper paper;
+
+  Labels(Paper paper) {
+    this.paper = paper;
+  }
+
+  /** Labels two in a row, as a PDF. */
+  public byte[] pdf(List<Label> labels) {
+    StringBuilder rows = new StringBuilder("<table>");
+    for (int i = 0; i < labels.size(); i += 2) {
+      rows.append("<tr>").append(cell(labels.get(i)));
+      rows.append(i + 1 < labels.size() ? cell(labels.get(i + 1)) : "<td></td>").append("</tr>");
+    }
+    return paper.pdf("Labels", rows.append("</table>").toString());
+  }
+
+  private static String cell(Label label) {
+    return "<td style='width:50%; padding:8pt'><table><tr><td style='width:80pt; border:0'>"
+        + "<img style='width:76pt; height:76pt' src='data:image/png;base64,"
+        + Base64.getEncoder().encodeToString(qr(label.code()))
+        + "'/></td><td style='border:0'><h1>"
+        + text(label.code())
+        + "</h1>"
+        + label.lines().stream().map(l -> "<p>" + text(l) + "</p>").collect(Collectors.joining())
+        + "</td></tr></table></td>";
+  }
+
+  /** A QR code (ISO/IEC 18004) as a PNG. */
+  static byte[] qr(String code) {
+    try {
+      BitMatrix bits = new QRCodeWriter().encode(code, BarcodeFormat.QR_CODE, 1, 1);
+      int side = bits.getWidth() * MODULE_PX;
+      BufferedImage image = new BufferedImage(side, side, BufferedImage.TYPE_INT_RGB);
+      for (int x = 0; x < side; x++) {
+        for (int y = 0; y < side; y++) {
+          image.setRGB(x, y, bits.get(x / MODULE_PX, y / MODULE_PX) ? BLACK : WHITE);
+        }
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      ImageIO.write(image, "png", out);
+      return out.toByteArray();
+    } catch (WriterException e) {
+      throw new IllegalArgumentException("No code can be made of \"" + code + "\".", e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,87 @@
+package isokinon.server.planning;
+
+import ai.timefold.solver.core.api.solver.SolverFactory;
+import ai.timefold.solver.core.config.solver.EnvironmentMode;
+import ai.timefold.solver.core.config.solver.SolverConfig;
+import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Places jobs: no rule broken, at least cost, around those that people have put somewhere. */
+@Component
+public class JobPlacer {
+
+  private static final Duration MOST = Duration.ofMillis(4000);
+  private static final Duration UNIMPROVED = Duration.ofMillis(1200);
+
+  private final SolverFactory<WorkPlan> factory =
+      SolverFactory.create(
+          new SolverConfig()
+              .withSolutionClass(WorkPlan.class)
+              .withEntityClasses(Job.class)
+              .withConstraintProviderClass(PlanRules.class)
+              .withEnvironmentMode(EnvironmentMode.REPRODUCIBLE)
+              .withTerminationConfig(
+                  new TerminationConfig()
+                      .withSpentLimit(MOST)
+                      .withUnimprovedSpentLimit(UNIMPROVED)));
+
+  /** What came out: the jobs with their openings, and whether every rule is kept. */
+  public record Planned(List<Job> jobs, boolean kept) {}
+
+  /** Places {@code jobs}. */
+  public Planned plan(List<Job> jobs, List<WorkPlan.Fixture> fixtures) {
+    if (jobs.isEmpty()) {
+      return new Planned(jobs, true);
+    }
+    WorkPlan best = factory.buildSolver().solve(new WorkPlan(jobs, fixtures));
+    Free free = new Free(best.jobs(), fixtures);
+    boolean better = true;
+    while (better) {
+      better = false;
+      for (Job j : best.jobs()) {
+        better |= !j.isPinned() && free.improve(j);
+      }
+    }
+    return new Planned(best.jobs(), best.score().hardScore() == 0);
+  }
+
+  /**
+   * The last step, which a search that is cut off by the clock may not have come to: no job stands
+   * where it could be moved to a cheaper free time of its own.
+   */
+  private record Free(List<Job> jobs, List<WorkPlan.Fixture> fixtures) {
+
+    private boolean improve(Job j) {
+      Optional<Opening> cheaper =
+          j.costs().entrySet().stream()
+              .filter(e -> j.opening() == null || e.getValue() < j.cost())
+              .sorted(Map.Entry.comparingByValue())
+              .map(Map.Entry::getKey)
+              .filter(o -> at(j, o))
+              .findFirst();
+      cheaper.ifPresent(j::put);
+      return cheaper.isPresent();
+    }
+
+    private boolean at(Job j, Opening o) {
+      Job moved = new Job(j.pump(), j.slots(), j.fixture(), j.pair(), 0, Map.of(), o);
+      return jobs.stream()
+          .filter(x -> x != j && x.opening() != null && x.shared(moved) > 0)
+          .noneMatch(x -> x.person().equals(o.person()) || sameFixture(x, j) || pair(x, j));
+    }
+
+    private boolean sameFixture(Job x, Job j) {
+      return !j.fixture().isEmpty()
+          && x.fixture().equals(j.fixture())
+          && fixtures.stream().anyMatch(f -> f.id().equals(j.fixture()) && f.pieces() < 2);
+    }
+
+    private static boolean pair(Job x, Job j) {
+      return x.pair().equals(j.pump()) || j.pair().equals(x.pump());
+    }
+  }
+}

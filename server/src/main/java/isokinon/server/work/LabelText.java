@@ -1,0 +1,50 @@
+package isokinon.server.work;
+
+import isokinon.server.store.LotRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.StoresMapper;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** What people read on a label. */
+@Component
+public class LabelText {
+
+  private final PumpMapper pumps;
+  private final StoresMapper stores;
+  private final ShelfLives shelf;
+
+  LabelText(PumpMapper pumps, StoresMapper stores, ShelfLives shelf) {
+    this.pumps = pumps;
+    this.stores = stores;
+    this.shelf = shelf;
+  }
+
+  /**
+   * A pump's label.
+   *
+   * @throws Refused where no pump has this tag
+   */
+  public List<String> ofPump(String tag) {
+    PumpRow pump =
+        pumps.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+    return List.of(
+        pump.series() + ", unit " + pump.serial(),
+        pump.dutyTitle(),
+        pump.role() + " " + pump.material() + " since " + Words.day(pump.fittedOn()));
+  }
+
+  /**
+   * A lot's label.
+   *
+   * @throws Refused where no lot is called so
+   */
+  public List<String> ofLot(String id) {
+    LotRow lot = stores.lot(id).orElseThrow(() -> Refused.missing("No lot is called " + id + "."));
+    return List.of(
+        lot.title() + ", " + lot.material(),
+        "Cured " + Words.day(lot.cured()),
+        shelf.of(lot).useBy().map(d -> "Use by " + Words.day(d)).orElse("No date by ISO 2230"));
+  }
+}

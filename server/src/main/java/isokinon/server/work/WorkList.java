@@ -1,0 +1,212 @@
+package isokinon.server.work;
+
+import isokinon.core.schedule.WaitingCost;
+import isokinon.core.shelf.ShelfLife;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.DiaryMapper;
+import isokinon.server.store.DiaryMapper.FixtureRow;
+import isokinon.server.store.DiaryMapper.PumpRuleRow;
+import isokinon.server.store.FindingMapper;
+import isokinon.server.store.HistoryMapper;
+import isokinon.server.store.LotRow;
+import isokinon.server.store.NextLookRow;
+import isokinon.server.store.PolicyRow;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RebuildRow;
+import isokinon.server.store.ReservationRow;
+import isokinon.server.store.ShelfMapper;
+import isokinon.server.work.ShopLives.Life;
+import isokinon.server.work.ShopLives.Standing;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** The jobs that are worth doing within the diary, with all that decides when. */
+@Component
+class WorkList {
+
+  /** Where a failure harms, it weighs so many times its cost (shop rule). */
+  private static final double HARM_WEIGHT = 4;
+
+  /**
+   * A job to be placed.
+   *
+   * @param minutes at the bench
+   * @param cost of every day it could be done on
+   * @param kitDay day its kit is here, from today
+   * @param kit what is said of that
+   * @param fixture it needs, or empty
+   * @param line that must stand still, or empty
+   * @param pair pump that must not be out as well, or empty
+   */
+  record Work(
+      PumpRow pump,
+      double minutes,
+      WaitingCost cost,
+      DueDay due,
+      int kitDay,
+      String kit,
+      Optional<FixtureRow> fixture,
+      String line,
+      String pair) {
+
+    /** The day on which it costs least, if nothing stood in the way. */
+    int bestDay(int days) {
+      int best = 0;
+      for (int d = 1; d < days; d++) {
+        best = cost.at(d) < cost.at(best) ? d : best;
+      }
+      return best;
+    }
+  }
+
+  private final Lives lives;
+  private final Forecasts forecasts;
+  private final Renewals renewals;
+  private final HistoryMapper history;
+  private final FindingMapper findings;
+  private final BenchMapper bench;
+  private final ShelfMapper shelf;
+  private final ShelfLives shelfLives;
+  private final DiaryMapper diary;
+  private final Clock clock;
+
+  WorkList(
+      Lives lives,
+      Forecasts forecasts,
+      Renewals renewals,
+      HistoryMapper history,
+      FindingMapper findings,
+      BenchMapper bench,
+      ShelfMapper shelf,
+      ShelfLives shelfLives,
+      DiaryMapper diary,
+      Clock clock) {
+    this.lives = lives;
+    this.forecasts = forecasts;
+    this.renewals = renewals;
+    this.history = history;
+    this.findings = findings;
+    this.bench = bench;
+    this.shelf = shelf;
+    this.shelfLives = shelfLives;
+    this.diary = diary;
+    this.clock = clock;
+  }
+
+  /** The jobs within {@code days}, the soonest due first, and those in {@code also}. */
+  List<Work> within(int days, Set<String> also) {
+    ShopLives shop = lives.now();
+    Map<String, PolicyRow> kept =
+        history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, p -> p));
+    Map<String, NextLookRow> looks =
+        findings.nextLooks().stream().collect(Collectors.toMap(NextLookRow::pump, l -> l));
+    Map<String, PumpRuleRow> rules =
+        diary.rules().stream().collect(Collectors.toMap(PumpRuleRow::pump, r -> r));
+    Set<String> onBench =
+        bench.running().stream().map(RebuildRow::pump).collect(Collectors.toSet());
+    List<FixtureRow> fixtures = diary.fixtures();
+    List<Work> list = new ArrayList<>();
+    for (Standing s : shop.all()) {
+      String tag = s.pump().tag();
+      Optional<PolicyRow> way = Optional.ofNullable(kept.get(tag));
+      boolean toFailure = way.filter(w -> w.way().equals(Policy.UNTIL_IT_FAILS)).isPresent();
+      Optional<Renewals.Renewal> renewal =
+          onBench.contains(tag) ? Optional.empty() : renewals.of(s.pump());
+      if (renewal.isEmpty() || (toFailure && !also.contains(tag))) {
+        continue;
+      }
+      Life life = shop.life(s);
+      DueDay due = DueDay.of(s, forecasts.of(life), Optional.ofNullable(looks.get(tag)), way);
+      Work work = work(life, renewal.get(), due, Optional.ofNullable(rules.get(tag)), fixtures);
+      if (also.contains(tag) || due.days() <= days || work.bestDay(days + 1) < days) {
+        list.add(work);
+      }
+    }
+    list.sort(Comparator.comparingDouble(w -> w.due().days()));
+    return withKits(list);
+  }
+
+  private Work work(
+      Life life,
+      Renewals.Renewal renewal,
+      DueDay due,
+      Optional<PumpRuleRow> rule,
+      List<FixtureRow> fixtures) {
+    PumpRow pump = life.standing().pump();
+    double planned = renewal.planned().orElse(renewal.minutes() / 60 * WetEnds.LABOUR_PER_HOUR);
+    double dueAge = life.age() + due.days() * life.perDay();
+    return new Work(
+        pump,
+        renewal.minutes(),
+        new WaitingCost(
+            life.estimate(),
+            life.age(),
+            life.perDay(),
+            Math.max(dueAge, life.age() * 0.01),
+            planned,
+            renewal.stop() * (pump.harms() ? HARM_WEIGHT : 1)),
+        due,
+        0,
+        "",
+        fixtures.stream()
+            .filter(f -> Arrays.asList(f.families().split(";")).contains(pump.family()))
+            .findFirst(),
+        rule.map(PumpRuleRow::line).orElse(""),
+        rule.map(PumpRuleRow::pair).orElse(""));
+  }
+
+  /** Each job takes a kit off the shelf, the soonest due first; the others wait for an order. */
+  private List<Work> withKits(List<Work> list) {
+    Map<String, Integer> free = new HashMap<>();
+    Set<String> held =
+        shelf.reservations().stream().map(ReservationRow::pump).collect(Collectors.toSet());
+    Map<String, Long> heldOf =
+        shelf.reservations().stream()
+            .collect(Collectors.groupingBy(ReservationRow::lot, Collectors.counting()));
+    LocalDate today = LocalDate.now(clock);
+    for (LotRow l : shelf.all()) {
+      if (shelfLives.of(l).on(today) != ShelfLife.Standing.OVER_AGE) {
+        free.merge(
+            l.sheetId() + "|" + l.kit() + "|" + l.material(),
+            (int) (l.quantity() - heldOf.getOrDefault(l.id(), 0L)),
+            Integer::sum);
+      }
+    }
+    List<Work> with = new ArrayList<>();
+    for (Work w : list) {
+      Optional<Renewals.Renewal> renewal = renewals.of(w.pump());
+      int day = 0;
+      String say = "The catalogue has no kit of it, so when its parts are here is not known.";
+      if (held.contains(w.pump().tag())) {
+        say = "A kit is held for it.";
+      } else if (renewal.flatMap(Renewals.Renewal::kit).isPresent()) {
+        var kit = renewal.flatMap(Renewals.Renewal::kit).get();
+        String key = w.pump().sheetId() + "|" + kit.kit() + "|" + kit.material();
+        if (free.getOrDefault(key, 0) > 0) {
+          free.merge(key, -1, Integer::sum);
+          say = "A kit is on the shelf.";
+        } else {
+          day = kit.leadDays();
+          say =
+              "Its kit is not on the shelf: ordered today it is here in "
+                  + Words.count(day, "day")
+                  + ".";
+        }
+      }
+      with.add(
+          new Work(
+              w.pump(), w.minutes(), w.cost(), w.due(), day, say, w.fixture(), w.line(), w.pair()));
+    }
+    return with;
+  }
+}
