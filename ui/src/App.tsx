@@ -20,6 +20,7 @@ const TypedDuty = lazy(() => import("./places/wetends/TypedDuty"));
 const Symptoms = lazy(() => import("./places/symptoms/Symptoms"));
 const SymptomsList = lazy(() => import("./places/symptoms/SymptomsList"));
 const Gauges = lazy(() => import("./places/library/Gauges"));
+const Diary = lazy(() => import("./places/diary/Diary"));
 const Stores = lazy(() => import("./places/stores/Stores"));
 const Life = lazy(() => import("./places/life/Life"));
 const History = lazy(() => import("./places/life/History"));
@@ -49,6 +50,7 @@ export function App() {
               <Route path="/wet-ends/:tag" element={<WetEnds />} />
               <Route path="/symptoms" element={<SymptomsList />} />
               <Route path="/symptoms/:tag" element={<Symptoms />} />
+              <Route path="/diary" element={<Diary />} />
               <Route path="/stores" element={<Stores />} />
               <Route path="/life" element={<Life />} />
               <Route path="/life/history" element={<History />} />

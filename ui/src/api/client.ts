@@ -1,6 +1,7 @@
 import type {
   ChoiceQuestion,
   CounterReport,
+  DiaryView,
   DutyForm,
   FindingRequest,
   FindingView,
@@ -152,6 +153,10 @@ export const api = {
   keepPart: (request: KeepRequest) => post<{ id: string }>("/stores/kept", request),
   scrapKept: (id: string, who: string) =>
     ask<StoresView>(`/stores/kept/${at(id)}?${new URLSearchParams({ who })}`, { method: "DELETE" }),
+  diary: () => ask<DiaryView>("/diary"),
+  planDiary: (who: string) => post<DiaryView>(`/diary/plan?${new URLSearchParams({ who })}`, {}),
+  pin: (pump: string, at: { day: number; minute: number; person: string } | null, who: string) =>
+    post<DiaryView>("/diary/pin", { pump, ...(at ?? {}), who }),
   bringHistory: (request: ImportRequest) => post<HistoryReport>("/history/import", request),
   symptoms: (tag: string, told: SymptomQuestion) => post<SymptomsView>(`/pumps/${at(tag)}/symptoms`, told),
   finding: (id: number, part: string, signs: string[]) => post<FindingView>(`/rebuilds/${id}/finding`, { part, signs }),

@@ -89,3 +89,5 @@ export type ShelfLot = Schemas["ShelfLot"];
 export type LotRequest = Schemas["LotRequest"];
 export type ReceivedRequest = Schemas["ReceivedRequest"];
 export type KeepRequest = Schemas["KeepRequest"];
+export type DiaryView = Schemas["DiaryView"];
+export type DiaryEntry = Schemas["Entry"];

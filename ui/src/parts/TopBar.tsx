@@ -92,6 +92,12 @@ function Find() {
   function submit(e: FormEvent) {
     e.preventDefault();
     const wanted = text.trim().toUpperCase();
+    // A scanner at the shelf reads the lot's number from its label.
+    if (/^(L|K)-[0-9]+$/.test(wanted)) {
+      setText("");
+      void go(`/stores?lot=${wanted}`);
+      return;
+    }
     const found =
       pumps.find((p) => p.tag === wanted) ??
       pumps.find((p) => `${p.dutyTitle} ${p.material}`.toUpperCase().includes(wanted));
@@ -114,7 +120,7 @@ function Find() {
       </svg>
       <input
         aria-label="Scan or find a tag or duty"
-        placeholder="Scan or find a tag or duty"
+        placeholder="Scan or find a tag"
         className="h-11 w-full bg-transparent text-[14px]"
         value={text}
         list="tags"

@@ -314,7 +314,7 @@ public class Diary {
     say.append(
         String.format(
             Locale.ROOT,
-            "%s %% chance of failing before then, £%d expected; £%d of the set wasted. ",
+            "%s %% chance of failing before it is done, £%d expected; £%d of the set wasted. ",
             percent(risk),
             Math.round(w.cost().ofFailing(days)),
             Math.round(w.cost().ofWaste(days))));
@@ -340,7 +340,7 @@ public class Diary {
   }
 
   private static String percent(double risk) {
-    return risk > 0 && risk < 0.01 ? "under 1" : String.valueOf(Math.round(100 * risk));
+    return risk > 0 && risk < 0.01 ? "Under 1" : String.valueOf(Math.round(100 * risk));
   }
 
   private static String taken(Work w, Job j, Opening there, List<Job> all) {
@@ -363,6 +363,9 @@ public class Diary {
 
   private static String due(Work w) {
     long days = Math.round(w.due().days());
+    if (days > DAYS) {
+      return "Not due for " + Words.count(days, "day") + ", but likely to fail before.";
+    }
     return days < 0
         ? "It is " + Words.count(-days, "day") + " past its due day."
         : "Due in " + Words.count(days, "day") + ".";

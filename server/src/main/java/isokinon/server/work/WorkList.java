@@ -34,6 +34,9 @@ import org.springframework.stereotype.Component;
 @Component
 class WorkList {
 
+  /** A set that is so likely to fail within the diary is worth a job though it is not due. */
+  private static final double LIKELY = 0.3;
+
   /** Where a failure harms, it weighs so many times its cost (shop rule). */
   private static final double HARM_WEIGHT = 4;
 
@@ -57,17 +60,7 @@ class WorkList {
       String kit,
       Optional<FixtureRow> fixture,
       String line,
-      String pair) {
-
-    /** The day on which it costs least, if nothing stood in the way. */
-    int bestDay(int days) {
-      int best = 0;
-      for (int d = 1; d < days; d++) {
-        best = cost.at(d) < cost.at(best) ? d : best;
-      }
-      return best;
-    }
-  }
+      String pair) {}
 
   private final Lives lives;
   private final Forecasts forecasts;
@@ -128,7 +121,8 @@ class WorkList {
       Life life = shop.life(s);
       DueDay due = DueDay.of(s, forecasts.of(life), Optional.ofNullable(looks.get(tag)), way);
       Work work = work(life, renewal.get(), due, Optional.ofNullable(rules.get(tag)), fixtures);
-      if (also.contains(tag) || due.days() <= days || work.bestDay(days + 1) < days) {
+      double risk = work.cost().life().risk(work.cost().age(), days * work.cost().perDay());
+      if (also.contains(tag) || due.days() <= days || risk >= LIKELY) {
         list.add(work);
       }
     }
