@@ -5,7 +5,6 @@ import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.diagnosis.DiagnosisReader;
 import isokinon.core.diagnosis.NextTest;
 import isokinon.core.life.Run;
-import isokinon.core.life.WeibullPosterior;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;

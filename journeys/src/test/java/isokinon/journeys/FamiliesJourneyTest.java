@@ -82,7 +82,6 @@ class FamiliesJourneyTest extends AtTheMill {
     rt.sees("Sleeve comes on Thursday");
     rt.button("Take it up again").click();
     stripsUpTo(rt, "Push the joint pins out");
-    Shop.picture(page, "bench-cavity");
     rt.stripsAll();
     rt.judgesTheRestSound();
     decides(rt);
@@ -113,7 +112,6 @@ class FamiliesJourneyTest extends AtTheMill {
     decides(ko);
     ko.buildsUpTo("Make up rear disc");
     assertThat(page.getByText("Put together beside the pump")).isVisible();
-    Shop.picture(page, "bench-press-up");
     Shop.accessible(page);
     ko.buildsTheRest();
     handsBack(ko);

@@ -176,7 +176,6 @@ class FindingsJourneyTest extends AtTheMill {
     rt.button("watch").last().click();
     rt.sees("Watch needs a reason: what was seen?");
     page.locator("#seen").fill("thin margin with peroxide");
-    Shop.picture(page, "inspect-magnet");
     Shop.accessible(page);
     rt.judges("watch");
     rt.judgesTheRestSound();

@@ -30,6 +30,9 @@ public record Policies(
 
   private static final int HALVINGS = 50;
 
+  /** Savings under this share are rounding. */
+  private static final double ROUNDING = 1e-9;
+
   /** A failure dearer than so many renewals is not looked for. */
   private static final double DEAREST = 1000;
 
@@ -132,7 +135,13 @@ public record Policies(
 
   private static Optional<Kept> fixed(Survival life, Terms terms) {
     RenewalCost best = RenewalCost.best(life, terms.planned(), terms.failed());
-    double age = Math.min(best.age(), terms.limit().orElse(Double.POSITIVE_INFINITY));
+    boolean pays =
+        terms.failed() > terms.planned()
+            && best.rate() < (1 - ROUNDING) * terms.failed() / life.meanLife();
+    double age =
+        Math.min(
+            pays ? best.age() : Double.POSITIVE_INFINITY,
+            terms.limit().orElse(Double.POSITIVE_INFINITY));
     if (Double.isInfinite(age)) {
       return Optional.empty();
     }
@@ -145,7 +154,7 @@ public record Policies(
             kept.failures(),
             kept.renewals(),
             Bar.NONE,
-            age < best.age()));
+            !pays || age < best.age()));
   }
 
   /** Renewing at {@code age}, or at failure. */

@@ -1,0 +1,156 @@
+package isokinon.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** From past records to a forecast, a policy, an order and a week's plan. */
+class HistoryJourneyTest extends AtTheMill {
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  private static Locator starting(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON,
+        new Page.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(name))));
+  }
+
+  private static void choose(Page page, String what, String option) {
+    starting(page, what + ":").click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
+        .click();
+  }
+
+  private static FilePayload table(String text) {
+    return new FilePayload("old-book.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void thePastComesInFromTheShopsOwnTableAndTellsWhatItCouldNotBefore() {
+    Page page = shop.device("RT");
+    page.navigate("/life?pump=EFF-07");
+    assertThat(page.locator("h1")).containsText("Not enough runs to tell");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Past runs in and out"))
+        .click();
+    StringBuilder book = new StringBuilder("Asset;Installed;Removed;Elastomer;Run hours;Outcome\n");
+    for (int i = 0; i < 7; i++) {
+      book.append(
+          "EFF-07;1.%d.2021;20.%d.2021;NR hose;%d;burst\n".formatted(i + 1, i + 1, 95 + 4 * i));
+    }
+    page.getByLabel("Past runs as CSV")
+        .setInputFiles(table(book + "EFF-99;1.1.2021;2.2.2021;NR hose;9;burst\n"));
+    assertThat(page.getByText("Which of these mean that it failed?")).isVisible();
+    button(page, "burst").click();
+    assertThat(page.getByText("1 fault: nothing is taken in until none is left.")).isVisible();
+    assertThat(page.getByText("No pump is called \"EFF-99\".")).isVisible();
+    assertThat(starting(page, "Take in")).isDisabled();
+    Shop.accessible(page);
+    page.getByLabel("Past runs as CSV").setInputFiles(table(book.toString()));
+    button(page, "burst").click();
+    assertThat(page.getByText("7 lines: 7 new runs of 1 pump, 7 of them failed")).isVisible();
+    button(page, "Take in 7 runs").click();
+    assertThat(page.getByText("Taken in: 7 runs.")).isVisible();
+    page.navigate("/life?pump=EFF-07");
+    assertThat(page.locator("h1")).not().containsText("Not enough runs to tell");
+    assertThat(page.getByText("7 failed")).isVisible();
+  }
+
+  @Test
+  void threePoliciesStandBesideEachOtherAndTheChosenOneMovesTheFloor() {
+    Page page = shop.device("MA");
+    page.navigate("/life?pump=EFF-02");
+    assertThat(page.locator("h1")).containsText(Pattern.compile("Renew at [\\d\\u2009]+ h"));
+    for (String way : new String[] {"Renew at a fixed age", "Run until it fails", "Look, renew"}) {
+      assertThat(starting(page, way)).isVisible();
+    }
+    assertThat(page.getByText("a year over the best")).isVisible();
+    choose(page, "Compare with", "CSM in sodium hypochlorite");
+    assertThat(page.getByText("Log-rank test:")).isVisible();
+    Shop.accessible(page);
+    Shop.picture(page, "life");
+    page.getByLabel("A failure, all in, £").fill("190");
+    page.keyboard().press("Enter");
+    assertThat(page.locator("h1")).not().containsText("hardly dearer");
+    page.getByLabel("A failure, all in, £").fill("2000");
+    page.keyboard().press("Enter");
+    assertThat(page.locator("h1")).containsText("hardly dearer");
+    Locator set = starting(page, "Set ");
+    String hours = set.innerText().replaceAll("Set (.*) h for.*", "$1");
+    set.click();
+    assertThat(page.getByText("Set for EFF-02. The floor counts to it.")).isVisible();
+    page.navigate("/?pump=EFF-02");
+    assertThat(page.getByText("Fixed interval " + hours + " h")).isVisible();
+  }
+
+  @Test
+  void aKitIsHeldHandedOutAndBookedAndTheOverAgeOneScrapped() {
+    Page page = shop.device("SB");
+    page.navigate("/stores");
+    assertThat(page.getByText("L-0120").first()).isVisible();
+    assertThat(page.getByText("over-age since").first()).isVisible();
+    Shop.accessible(page);
+    Shop.picture(page, "stores");
+    button(page, "Scrapped").first().click();
+    assertThat(page.getByText("Past their dates")).hasCount(0);
+    AtTheBench bench = new AtTheBench(shop.device("RT"));
+    bench.page().navigate("/pumps/BLE-06");
+    bench.press("Bring to the bench");
+    bench.stands("Take in");
+    page.navigate("/stores?lot=L-0417");
+    choose(page, "Hold a piece of L-0417", "EFF-05");
+    assertThat(page.getByText("Held for")).isVisible();
+    button(page, "Hand one out to BLE-06").click();
+    assertThat(page.getByText("Out at the bench")).isVisible();
+    assertThat(page.getByText("1 there")).isVisible();
+    button(page, "Back on the shelf").click();
+    assertThat(page.getByText("2 there")).isVisible();
+    button(page, "Let go").click();
+    assertThat(page.getByText("Held for")).hasCount(0);
+  }
+
+  @Test
+  void theWorkIsPlannedAJobIsTakenElsewhereAndStaysThere() {
+    Page page = shop.device("MA");
+    page.navigate("/diary");
+    assertThat(page.getByText("Plan the work to place them.")).isVisible();
+    button(page, "Plan the work").click();
+    Locator job = starting(page, "SCR-03, ");
+    assertThat(job).isVisible();
+    job.click();
+    assertThat(page.getByText("chance of failing before it is done")).isVisible();
+    Shop.accessible(page);
+    Shop.picture(page, "diary");
+    Locator lane =
+        page.locator("[data-day='7'][data-who='RT'], [data-day='8'][data-who='RT']").first();
+    String before = job.getAttribute("aria-label");
+    BoundingBox from = job.boundingBox();
+    BoundingBox to = lane.boundingBox();
+    page.mouse().move(from.x + 20, from.y + 10);
+    page.mouse().down();
+    page.mouse().move(from.x + 120, to.y + 12);
+    page.mouse().move(from.x + 200, to.y + 12);
+    page.mouse().up();
+    assertThat(starting(page, "SCR-03, ")).hasAttribute("aria-label", Pattern.compile("pinned$"));
+    org.junit.jupiter.api.Assertions.assertNotEquals(
+        before, starting(page, "SCR-03, ").getAttribute("aria-label"));
+    button(page, "Let it go").click();
+    assertThat(starting(page, "SCR-03, "))
+        .not()
+        .hasAttribute("aria-label", Pattern.compile("pinned$"));
+    page.getByLabel("Scan or find a tag or duty").fill("L-1101");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/stores?lot=L-1101");
+    page.getByLabel("Scan or find a tag or duty").fill("SCR-03");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/pumps/SCR-03");
+  }
+}

@@ -1,0 +1,190 @@
+package isokinon.server.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.CounterMapper;
+import isokinon.server.store.CounterRow;
+import isokinon.server.store.ExposureRow;
+import isokinon.server.store.FailureModeRow;
+import isokinon.server.store.FittedPartRow;
+import isokinon.server.store.HistoryMapper;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RebuildRow;
+import isokinon.server.store.RunRow;
+import isokinon.server.store.WetEndMapper;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Every run of the shop, finished or running, and what the library expects. */
+class LivesTest {
+
+  private static final Clock NOW =
+      Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC);
+  private static final PumpRow PUMP = SomePumps.aged("EFF-02", 1000);
+
+  private final PumpMapper pumps = mock(PumpMapper.class);
+  private final HistoryMapper history = mock(HistoryMapper.class);
+  private final CounterMapper counters = mock(CounterMapper.class);
+  private final BenchMapper bench = mock(BenchMapper.class);
+  private final WetEndMapper wetEnds = mock(WetEndMapper.class);
+  private final Lives lives =
+      new Lives(pumps, history, counters, bench, new ShopLibrary(wetEnds), NOW);
+
+  @BeforeEach
+  void aPumpStands() {
+    when(pumps.all()).thenReturn(List.of(PUMP));
+    when(pumps.byTag("EFF-02")).thenReturn(Optional.of(PUMP));
+    when(pumps.allExposures()).thenReturn(List.of(exposure("scour-liquor", 40)));
+    when(history.stamp()).thenReturn("1");
+  }
+
+  private static ExposureRow exposure(String fluid, double degC) {
+    return new ExposureRow("EFF-02", 1, fluid, 100, degC, 1, "", null, "process");
+  }
+
+  private static RunRow run(double hours, boolean failed, Double counts, double came) {
+    return new RunRow(
+        "EFF-02",
+        "diaphragm",
+        "NBR",
+        "scour-liquor",
+        LocalDate.of(2025, 1, 1),
+        LocalDate.of(2025, 6, 1),
+        hours,
+        failed,
+        "",
+        "1",
+        "",
+        "",
+        "aodd-bolted-plastic-25",
+        came,
+        "strokes",
+        0,
+        counts,
+        "");
+  }
+
+  private static CounterRow reading(int daysAgo, double hours) {
+    OffsetDateTime at = OffsetDateTime.now(NOW).minusDays(daysAgo);
+    return new CounterRow("EFF-02", "hours", at, hours, "RT", at);
+  }
+
+  private List<WearRun> runs() {
+    ShopLives shop = lives.now();
+    return shop.groups().at(Level.DUTY, shop.standing("EFF-02").of()).runs();
+  }
+
+  @Test
+  void theSetThatRunsIsARunWithoutAnEndCarriedOnFromItsReading() {
+    when(pumps.allRuns()).thenReturn(List.of(run(1800, true, 7.2e6, 0)));
+    when(counters.hoursSince(any())).thenReturn(List.of(reading(43, 5580), reading(3, 5980)));
+    assertThat(runs()).hasSize(2);
+    WearRun now = runs().get(1);
+    assertThat(now.running()).isTrue();
+    // 10 h a day by its counter, read three days ago
+    assertThat(now.hours().age()).isCloseTo(1030, within(1e-6));
+    assertThat(now.counts().orElseThrow().age()).isCloseTo(1030 * 4000.0, within(1e-3));
+    assertThat(lives.now().standing("EFF-02").usage().perDay()).isCloseTo(10, within(1e-9));
+    assertThat(lives.now().life(lives.now().standing("EFF-02")).counted())
+        .isEqualTo(WearCount.STROKES);
+  }
+
+  @Test
+  void aPumpOnTheBenchStandsStill() {
+    when(bench.running())
+        .thenReturn(
+            List.of(
+                new RebuildRow(
+                    1,
+                    "EFF-02",
+                    "x",
+                    1,
+                    OffsetDateTime.now(NOW).minusDays(2),
+                    "RT",
+                    "",
+                    "NBR",
+                    0,
+                    null)));
+    // 20 h a day as stated, read on the 14th, at the bench since the 15th
+    assertThat(lives.now().standing("EFF-02").pump().age()).isCloseTo(1020, within(1e-9));
+  }
+
+  @Test
+  void aPartThatCameWithHoursCountsFromThem() {
+    when(pumps.allRuns()).thenReturn(List.of(run(500, true, null, 300)));
+    WearRun moved = runs().get(0);
+    assertThat(moved.hours().from()).isEqualTo(300);
+    assertThat(moved.hours().age()).isEqualTo(800);
+    assertThat(moved.counts()).isEmpty();
+    // One run was not counted, so the group goes by hours.
+    assertThat(lives.now().life(lives.now().standing("EFF-02")).counted())
+        .isEqualTo(WearCount.HOURS);
+  }
+
+  @Test
+  void otherWearPartsRunAsWell() {
+    when(history.allFitted())
+        .thenReturn(
+            List.of(
+                new FittedPartRow(
+                    "EFF-02", "ball", "", "", "NBR", LocalDate.of(2025, 1, 1), 4000, 100)));
+    ShopLives shop = lives.now();
+    assertThat(
+            shop.groups()
+                .at(
+                    Level.DUTY,
+                    new isokinon.core.life.LifeGroups.Of("", "", "ball", "NBR", "scour-liquor"))
+                .runs())
+        .singleElement()
+        .satisfies(r -> assertThat(r.hours().age()).isCloseTo(100 + 2060, within(1e-6)));
+  }
+
+  @Test
+  void theLibraryExpectsItsBaseLifeLessWhatTheDutyTakes() {
+    assertThat(lives.now().standing("EFF-02").prior().fromLibrary()).isTrue();
+    double cool = lives.now().standing("EFF-02").prior().hours();
+    when(pumps.allExposures()).thenReturn(List.of(exposure("scour-liquor", 75)));
+    when(history.stamp()).thenReturn("2");
+    assertThat(lives.now().standing("EFF-02").prior().hours()).isLessThan(cool);
+    when(pumps.allExposures()).thenReturn(List.of(exposure("acetic-acid", 40)));
+    when(history.stamp()).thenReturn("3");
+    ShopLives.Prior unsuited = lives.now().standing("EFF-02").prior();
+    assertThat(unsuited.fromLibrary()).isFalse();
+    assertThat(unsuited.hours()).isCloseTo(1.5 * SomePumps.INTERVAL, within(1e-9));
+  }
+
+  @Test
+  void aFailureModeThatSomebodyChoseCounts() {
+    when(history.failureModes())
+        .thenReturn(List.of(new FailureModeRow("diaphragm", "NBR", "scour-liquor", 1.5)));
+    assertThat(lives.now().standing("EFF-02").prior().shape()).isEqualTo(1.5);
+  }
+
+  @Test
+  void theyAreReadAgainOnlyWhenSomethingChanged() {
+    lives.now();
+    lives.now();
+    verify(pumps, times(1)).allRuns();
+    when(history.stamp()).thenReturn("2");
+    lives.now();
+    verify(pumps, times(2)).allRuns();
+  }
+}

@@ -1,0 +1,47 @@
+package isokinon.server.work;
+
+import isokinon.server.store.PumpRow;
+import java.time.LocalDate;
+
+/** Pumps for the tests. */
+final class SomePumps {
+
+  static final double INTERVAL = 2300;
+  static final double STROKES_PER_HOUR = 4000;
+  private static final double FITTED_AT = 5000;
+
+  private SomePumps() {}
+
+  /** A double-diaphragm pump whose set has run so many hours. */
+  static PumpRow aged(String tag, double age) {
+    return new PumpRow(
+        tag,
+        "Effluent",
+        3,
+        "air-diaphragm",
+        "DP25",
+        "1",
+        "aodd-bolted-plastic-25",
+        "Sludge",
+        "",
+        "diaphragm",
+        "NBR",
+        "PP",
+        FITTED_AT + age,
+        (FITTED_AT + age) * STROKES_PER_HOUR,
+        20,
+        INTERVAL,
+        "light",
+        2,
+        "normal",
+        LocalDate.of(2026, 1, 1),
+        FITTED_AT,
+        null,
+        STROKES_PER_HOUR,
+        LocalDate.of(2026, 3, 14),
+        "",
+        0,
+        0,
+        FITTED_AT * STROKES_PER_HOUR);
+  }
+}
