@@ -89,7 +89,9 @@ public final class SimulatedGauge implements Gauge {
       throw new Silent("The gauge's battery is flat: charge it, or read another and type it.");
     }
     samples++;
-    double settled = truth * (1 - Math.pow(SETTLES, samples));
+    // A counter stands where it stands; what measures comes to its value.
+    boolean counts = kind.uncertainty() == 0;
+    double settled = counts ? truth : truth * (1 - Math.pow(SETTLES, samples));
     double drift = condition == Condition.DRIFTED ? DRIFT * kind.uncertainty() : 0;
     double read = settled + drift + kind.uncertainty() * gaussian();
     double shown = Math.rint(read / kind.resolution()) * kind.resolution();
