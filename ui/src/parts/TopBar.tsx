@@ -111,7 +111,7 @@ function Find() {
   return (
     <form
       onSubmit={submit}
-      className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[1160px]:hidden"
+      className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[760px]:hidden"
     >
       <svg width="22" height="18" viewBox="0 0 22 18" fill="none" stroke="var(--ink)" strokeWidth="1.5" aria-hidden>
         <path d="M1,5V1H5M17,1H21V5M21,13V17H17M5,17H1V13" />

@@ -23,8 +23,8 @@ export const COLUMNS = {
   tag: 42,
   kind: 108,
   duty: 150,
-  wetEnd: 312,
-  hours: 404,
+  wetEnd: 308,
+  hours: 408,
   strip: 416,
 };
 export const RIGHT = 64;
