@@ -20,8 +20,7 @@ class HistoryJourneyTest extends AtTheMill {
 
   private static Locator starting(Page page, String name) {
     return page.getByRole(
-        AriaRole.BUTTON,
-        new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
   }
 
   private static void choose(Page page, String what, String option) {
