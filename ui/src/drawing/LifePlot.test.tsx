@@ -21,7 +21,7 @@ const policy = (way: string, every: number | null, per1000h: number, chosen: boo
 
 const life = (of: Partial<LifeView> = {}): LifeView =>
   ({
-    estimate: { runs: 6, failures: 3, sound: 1, running: 2 },
+    estimate: { tells: true, runs: 6, failures: 3, sound: 1, running: 2 },
     steps: [
       { age: 1200, survival: 0.8, low: 0.5, high: 0.95 },
       { age: 2000, survival: 0.5, low: 0.2, high: 0.75 },
@@ -64,7 +64,7 @@ test("today stands on the curve with what it costs over the best", () => {
 });
 
 test("with few failures the curve is the library's, and dotted", () => {
-  const few = drawn({ estimate: { runs: 6, failures: 1, sound: 3, running: 2 } as LifeView["estimate"] });
+  const few = drawn({ estimate: { tells: false, runs: 6, failures: 1, sound: 3, running: 2 } as LifeView["estimate"] });
   expect(few).toContain("what the library expects");
   expect(few).toContain('stroke-dasharray="2 4"');
   expect(drawn()).toContain("fitted curve");

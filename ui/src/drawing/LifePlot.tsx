@@ -100,7 +100,7 @@ export function LifePlot({ life, width, other }: Props) {
   );
 }
 
-const unsure = (life: LifeView) => (life.estimate?.failures ?? 0) < 2;
+const unsure = (life: LifeView) => !life.estimate?.tells;
 
 function spoken(life: LifeView): string {
   const e = life.estimate;

@@ -63,7 +63,7 @@ function Shown({ life, set, error }: Props) {
       </Empty>
     );
   }
-  const unsure = (life.estimate?.failures ?? 0) < 2;
+  const unsure = !life.estimate?.tells;
   return (
     <main>
       <Asked life={life} set={set} error={error} />

@@ -194,7 +194,7 @@ function SetIt({ life, way }: { life: LifeView; way: PolicyView }) {
     onSuccess: () => cache.invalidateQueries(),
   });
   if (pumps.length === 0) return null;
-  const sure = (life.estimate?.failures ?? 0) > 1;
+  const sure = life.estimate?.tells ?? false;
   const these = pumps.length === 1 ? pumps[0] : `these ${pumps.length}`;
   const label =
     way.way === "fixed"

@@ -14,9 +14,6 @@ import java.util.Optional;
 public record Interval(
     Optional<Double> bestAge, Optional<Double> bestRate, double runToFailureRate, Advice advice) {
 
-  /** A saving under this share hardly matters. */
-  private static final double MATTERS = 0.03;
-
   /** What to do. */
   public enum Advice {
     FIXED_INTERVAL,
@@ -45,7 +42,7 @@ public record Interval(
             ? Advice.FIXED_INTERVAL
             : !pays
                 ? Advice.RUN_TO_FAILURE
-                : saved < MATTERS ? Advice.HARDLY_MATTERS : Advice.FIXED_INTERVAL;
+                : saved < Policies.MATTERS ? Advice.HARDLY_MATTERS : Advice.FIXED_INTERVAL;
     return new Interval(
         pays ? Optional.of(best.age()) : Optional.empty(),
         pays ? Optional.of(best.rate()) : Optional.empty(),

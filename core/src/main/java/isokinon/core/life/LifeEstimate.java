@@ -22,6 +22,9 @@ public record LifeEstimate(
   /** Failures from which on the likelihood may stand alone. */
   public static final int ENOUGH_FAILURES = 5;
 
+  /** Under so many failures the library's word carries the estimate. */
+  private static final int FEWEST_FAILURES = 2;
+
   /** Which of the two is believed. */
   public enum Shown {
     POSTERIOR,
@@ -83,6 +86,11 @@ public record LifeEstimate(
   /** The same from runs. */
   public static LifeEstimate of(double shape, double priorMean, List<Run> runs) {
     return of(priorMean, Evidence.of(shape, runs));
+  }
+
+  /** Whether the runs tell enough to be gone by; else it is the library that speaks. */
+  public boolean tells() {
+    return failures >= FEWEST_FAILURES;
   }
 
   /** The life that is believed. */

@@ -32,9 +32,14 @@ public record WaitingCost(
     Range.check("beyond", beyond, 0, 1e12);
   }
 
+  /** Chance of failing before {@code days} from now. */
+  public double risk(double days) {
+    return life.risk(age, days * perDay);
+  }
+
   /** Expected cost of failing before {@code days} from now. */
   public double ofFailing(double days) {
-    return beyond * life.risk(age, days * perDay);
+    return beyond * risk(days);
   }
 
   /** What is wasted of the set when it is renewed after {@code days}. */

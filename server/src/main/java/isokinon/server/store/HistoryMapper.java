@@ -66,10 +66,4 @@ public interface HistoryMapper {
       "insert into policy (pump, way, every_hours, because, chosen_by, chosen_at) values"
           + " (#{pump}, #{way}, #{everyHours}, #{because}, #{chosenBy}, #{chosenAt})")
   void choose(PolicyRow row);
-
-  @Select("select * from wet_end")
-  List<WetEndRow> wetEnds();
-
-  @Select("select * from wet_end where pump = #{pump}")
-  Optional<WetEndRow> wetEnd(String pump);
 }

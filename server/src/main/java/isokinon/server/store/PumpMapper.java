@@ -2,7 +2,9 @@ package isokinon.server.store;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -34,6 +36,13 @@ public interface PumpMapper {
 
   @Select("select * from exposure order by pump, position")
   List<ExposureRow> allExposures();
+
+  /** The fluid that each pump pumps most of the time; those that move air have none. */
+  default Map<String, String> mainFluids() {
+    return allExposures().stream()
+        .filter(e -> e.position() == 1)
+        .collect(Collectors.toMap(ExposureRow::pump, ExposureRow::fluid));
+  }
 
   @Select(PumpMapper.RUN + " from run where pump = #{tag} order by fitted_on")
   List<RunRow> runs(String tag);

@@ -28,11 +28,6 @@ public interface ShelfMapper {
           + " #{kind}, #{rebuild}, #{who}, #{at}, #{note})")
   void move(MovementRow row);
 
-  @Select(
-      "select lot, change, kind, rebuild, who, at, note from movement where lot = #{lot}"
-          + " order by id desc limit 20")
-  List<MovementRow> movements(String lot);
-
   /** Pieces of a lot that went to a rebuild and did not come back. */
   @Select(
       "select coalesce(-sum(change), 0) from movement where lot = #{lot} and rebuild = #{rebuild}"

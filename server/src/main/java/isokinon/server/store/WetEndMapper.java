@@ -15,6 +15,9 @@ public interface WetEndMapper {
   @Select("select * from wet_end where pump = #{pump}")
   Optional<WetEndRow> wetEnd(String pump);
 
+  @Select("select * from wet_end")
+  List<WetEndRow> wetEnds();
+
   @Delete("delete from wet_end where pump = #{pump}")
   void clear(String pump);
 

@@ -115,7 +115,7 @@ public class Diary {
         minute(e.startsAt()) + (int) Duration.between(e.startsAt(), e.endsAt()).toMinutes(),
         e.pinned(),
         w.due().days(),
-        w.cost().life().risk(w.cost().age(), done * w.cost().perDay()),
+        w.cost().risk(done),
         w.cost().ofFailing(done),
         w.cost().ofWaste(done),
         w.fixture().map(FixtureRow::title).orElse(""),
@@ -295,7 +295,7 @@ public class Diary {
                           x -> slot(x.startsAt()) <= from && from + slots <= slot(x.endsAt()));
           if (still) {
             double days = (double) start / DAY_SLOTS;
-            double over = s.overtime() ? w.minutes() / 60 * WetEnds.LABOUR_PER_HOUR * OVERTIME : 0;
+            double over = s.overtime() ? Renewals.labour(w.minutes()) * OVERTIME : 0;
             openings.put(new Opening(start, s.who()), Math.round(100 * (w.cost().at(days) + over)));
           }
         }
@@ -308,14 +308,13 @@ public class Diary {
 
   private String because(Work w, Job j, List<Job> all) {
     double days = (double) j.opening().start() / DAY_SLOTS;
-    double risk = w.cost().life().risk(w.cost().age(), days * w.cost().perDay());
     StringBuilder say = new StringBuilder();
     say.append(due(w)).append(' ');
     say.append(
         String.format(
             Locale.ROOT,
             "%s %% chance of failing before it is done, £%d expected; £%d of the set wasted. ",
-            percent(risk),
+            percent(w.cost().risk(days)),
             Math.round(w.cost().ofFailing(days)),
             Math.round(w.cost().ofWaste(days))));
     say.append(w.kit()).append(' ');

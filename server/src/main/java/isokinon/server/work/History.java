@@ -4,7 +4,6 @@ import isokinon.core.life.Stints;
 import isokinon.core.life.Stints.Stint;
 import isokinon.core.material.LibraryReader;
 import isokinon.server.access.People;
-import isokinon.server.store.ExposureRow;
 import isokinon.server.store.FittedPartRow;
 import isokinon.server.store.HistoryMapper;
 import isokinon.server.store.PumpMapper;
@@ -185,12 +184,7 @@ public class History {
 
   private HistoryLines.Against against(Map<String, PumpRow> byTag) {
     return new HistoryLines.Against(
-        byTag,
-        pumps.allExposures().stream()
-            .filter(e -> e.position() == 1)
-            .collect(Collectors.toMap(ExposureRow::pump, ExposureRow::fluid)),
-        library.materials(),
-        LocalDate.now(clock));
+        byTag, pumps.mainFluids(), library.materials(), LocalDate.now(clock));
   }
 
   private static Map<HistoryField, String> columns(ImportRequest q, List<String> headings) {

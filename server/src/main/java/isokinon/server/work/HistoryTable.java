@@ -9,6 +9,7 @@ import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RunRow;
 import java.io.IOException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -62,10 +63,7 @@ public class HistoryTable {
   public List<Map<String, Object>> all() {
     List<Map<String, Object>> all = new ArrayList<>();
     pumps.allRuns().forEach(r -> all.add(record(r)));
-    Map<String, String> duties = new HashMap<>();
-    pumps.allExposures().stream()
-        .filter(e -> e.position() == 1)
-        .forEach(e -> duties.put(e.pump(), e.fluid()));
+    Map<String, String> duties = pumps.mainFluids();
     Map<String, PumpRow> byTag = new HashMap<>();
     for (PumpRow p : pumps.all()) {
       byTag.put(p.tag(), p);
@@ -78,13 +76,8 @@ public class HistoryTable {
   }
 
   private static Map<String, Object> record(RunRow r) {
-    Map<String, Object> m = new LinkedHashMap<>();
-    put(m, HistoryField.TAG, r.pump());
-    put(m, HistoryField.UNIT, r.unit());
-    put(m, HistoryField.PART_SERIAL, r.partSerial());
-    put(m, HistoryField.PLACE, r.place());
-    put(m, HistoryField.ROLE, r.role());
-    put(m, HistoryField.MATERIAL, r.material());
+    Map<String, Object> m =
+        part(r.pump(), r.unit(), r.partSerial(), r.place(), r.role(), r.material());
     put(m, HistoryField.DUTY, r.dutyGroup());
     put(m, HistoryField.CONSTRUCTION, r.construction());
     put(m, HistoryField.FITTED_ON, r.fittedOn().toString());
@@ -101,17 +94,8 @@ public class HistoryTable {
   }
 
   private static Map<String, Object> running(PumpRow p, String duty) {
-    Map<String, Object> m = new LinkedHashMap<>();
-    put(m, HistoryField.TAG, p.tag());
-    put(m, HistoryField.UNIT, p.serial());
-    put(m, HistoryField.PART_SERIAL, p.partSerial());
-    put(m, HistoryField.ROLE, p.role());
-    put(m, HistoryField.MATERIAL, p.material());
-    put(m, HistoryField.DUTY, duty);
-    put(m, HistoryField.CONSTRUCTION, p.sheet().orElse(""));
-    put(m, HistoryField.FITTED_ON, p.fittedOn().toString());
-    put(m, HistoryField.HOURS, p.hoursHere());
-    put(m, HistoryField.CAME_HOURS, p.cameHours());
+    Map<String, Object> m = part(p.tag(), p.serial(), p.partSerial(), "", p.role(), p.material());
+    running(m, p, duty, p.fittedOn(), p.hoursHere(), p.cameHours());
     put(m, HistoryField.COUNTED, counted(p).code());
     put(m, HistoryField.COUNTS, p.countsPerHour() > 0 ? p.countsHere() : null);
     put(m, HistoryField.CAME_COUNT, p.cameCount());
@@ -120,21 +104,35 @@ public class HistoryTable {
   }
 
   private static Map<String, Object> running(FittedPartRow f, PumpRow p, String duty) {
-    Map<String, Object> m = new LinkedHashMap<>();
-    put(m, HistoryField.TAG, f.pump());
-    put(m, HistoryField.UNIT, p.serial());
-    put(m, HistoryField.PART_SERIAL, f.partSerial());
-    put(m, HistoryField.PLACE, f.place());
-    put(m, HistoryField.ROLE, f.role());
-    put(m, HistoryField.MATERIAL, f.material());
-    put(m, HistoryField.DUTY, duty);
-    put(m, HistoryField.CONSTRUCTION, p.sheet().orElse(""));
-    put(m, HistoryField.FITTED_ON, f.fittedOn().toString());
-    put(m, HistoryField.HOURS, Math.max(0, p.runningHours() - f.fittedAtHours()));
-    put(m, HistoryField.CAME_HOURS, f.cameHours());
+    Map<String, Object> m =
+        part(f.pump(), p.serial(), f.partSerial(), f.place(), f.role(), f.material());
+    double hours = Math.max(0, p.runningHours() - f.fittedAtHours());
+    running(m, p, duty, f.fittedOn(), hours, f.cameHours());
     put(m, HistoryField.COUNTED, WearCount.HOURS.code());
     put(m, HistoryField.ENDED, RUNNING);
     return m;
+  }
+
+  private static Map<String, Object> part(
+      String tag, String unit, String serial, String place, String role, String material) {
+    Map<String, Object> m = new LinkedHashMap<>();
+    put(m, HistoryField.TAG, tag);
+    put(m, HistoryField.UNIT, unit);
+    put(m, HistoryField.PART_SERIAL, serial);
+    put(m, HistoryField.PLACE, place);
+    put(m, HistoryField.ROLE, role);
+    put(m, HistoryField.MATERIAL, material);
+    return m;
+  }
+
+  /** What stands around a part that runs, and how long it has run. */
+  private static void running(
+      Map<String, Object> m, PumpRow p, String duty, LocalDate fitted, double hours, double came) {
+    put(m, HistoryField.DUTY, duty);
+    put(m, HistoryField.CONSTRUCTION, p.sheet().orElse(""));
+    put(m, HistoryField.FITTED_ON, fitted.toString());
+    put(m, HistoryField.HOURS, hours);
+    put(m, HistoryField.CAME_HOURS, came);
   }
 
   private static void put(Map<String, Object> m, HistoryField field, Object value) {

@@ -56,7 +56,6 @@ public class LifePlace {
 
   private static final int TODAY_DAYS = 730;
   private static final double PER = 1000;
-  private static final int FEWEST_FAILURES = 2;
 
   /**
    * What is asked.
@@ -466,6 +465,7 @@ public class LifePlace {
     int running = (int) taken.group().runs().stream().filter(WearRun::running).count();
     return new EstimateView(
         e.shown() == Shown.LIKELIHOOD ? "likelihood" : "posterior",
+        e.tells(),
         e.shape(),
         e.posterior().shape(),
         fit.map(WeibullFit::shapeLow),
@@ -484,7 +484,7 @@ public class LifePlace {
 
   private static String sure(
       Optional<Policies> policies, Optional<Terms> terms, LifeEstimate estimate, double perHour) {
-    if (estimate.failures() < FEWEST_FAILURES) {
+    if (!estimate.tells()) {
       return "With "
           + Words.count(estimate.failures(), "failure")
           + " the library's word carries it: one failure more may move it far.";

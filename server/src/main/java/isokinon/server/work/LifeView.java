@@ -77,6 +77,7 @@ public record LifeView(
    * The estimate.
    *
    * @param shown posterior or likelihood
+   * @param tells whether the runs tell enough to be gone by
    * @param shape Weibull shape believed
    * @param mode shape of the failure mode that the posterior stands on
    * @param shapeLow of the likelihood, 90 %
@@ -89,6 +90,7 @@ public record LifeView(
    */
   public record EstimateView(
       String shown,
+      boolean tells,
       double shape,
       double mode,
       Optional<Double> shapeLow,

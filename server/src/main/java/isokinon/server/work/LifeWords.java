@@ -19,7 +19,6 @@ import java.util.Optional;
 /** The sentences of the Life place. */
 final class LifeWords {
 
-  private static final int FEWEST_FAILURES = 2;
   private static final double FEW_HOURS = 200;
 
   private LifeWords() {}
@@ -37,7 +36,7 @@ final class LifeWords {
       return List.of(new HeadPiece("Say what a renewal and a failure cost.", false));
     }
     Policies p = policies.get();
-    if (estimate.failures() < FEWEST_FAILURES) {
+    if (!estimate.tells()) {
       return List.of(new HeadPiece("Not enough runs to tell.", false));
     }
     Optional<Kept> chosen = p.chosen();

@@ -19,6 +19,7 @@ import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
 import isokinon.server.store.RunRow;
+import isokinon.server.store.WetEndMapper;
 import isokinon.server.store.WetEndRow;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
@@ -54,6 +55,7 @@ class Lives {
   private final HistoryMapper history;
   private final CounterMapper counters;
   private final BenchMapper bench;
+  private final WetEndMapper wetEnds;
   private final ShopLibrary library;
   private final Clock clock;
   private volatile Optional<AsRead> read = Optional.empty();
@@ -67,12 +69,14 @@ class Lives {
       HistoryMapper history,
       CounterMapper counters,
       BenchMapper bench,
+      WetEndMapper wetEnds,
       ShopLibrary library,
       Clock clock) {
     this.pumps = pumps;
     this.history = history;
     this.counters = counters;
     this.bench = bench;
+    this.wetEnds = wetEnds;
     this.library = library;
     this.clock = clock;
   }
@@ -101,8 +105,8 @@ class Lives {
   private Map<String, Standing> standing() {
     Map<String, List<ExposureRow>> exposures =
         pumps.allExposures().stream().collect(Collectors.groupingBy(ExposureRow::pump));
-    Map<String, WetEndRow> wetEnds =
-        history.wetEnds().stream().collect(Collectors.toMap(WetEndRow::pump, w -> w));
+    Map<String, WetEndRow> known =
+        wetEnds.wetEnds().stream().collect(Collectors.toMap(WetEndRow::pump, w -> w));
     Map<ModeKey, Double> modes =
         history.failureModes().stream()
             .collect(
@@ -119,7 +123,7 @@ class Lives {
       List<ExposureRow> fluids = exposures.getOrDefault(pump.tag(), List.of());
       String duty = fluids.isEmpty() ? "" : fluids.get(0).fluid();
       Prior prior =
-          prior(pump, fluids, wetEnds.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())));
+          prior(pump, fluids, known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())));
       double shape =
           modes.getOrDefault(new ModeKey(pump.role(), pump.material(), duty), prior.shape());
       Usage usage =
@@ -179,7 +183,7 @@ class Lives {
   Optional<Double> factor(PumpRow pump, double hotterK) {
     List<ExposureRow> fluids =
         pumps.exposures(pump.tag()).stream().map(e -> e.hotter(hotterK)).toList();
-    WetEndRow wetEnd = history.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()));
+    WetEndRow wetEnd = wetEnds.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()));
     return factor(pump, fluids, wetEnd);
   }
 

@@ -78,16 +78,17 @@ class Renewals {
         kit,
         minutes,
         lookMinutes,
-        kit.map(k -> k.price() + money(minutes)),
+        kit.map(k -> k.price() + labour(minutes)),
         wetEnd.stopCost(),
-        Math.max(1, money(lookMinutes)),
+        Math.max(1, labour(lookMinutes)),
         sheet.parts().stream()
             .filter(p -> wearing.contains(p.id()))
             .flatMap(p -> p.mostHours().stream())
             .min(Comparator.naturalOrder()));
   }
 
-  private static double money(double minutes) {
+  /** What so many minutes of a technician cost, pounds. */
+  static double labour(double minutes) {
     return minutes / 60 * WetEnds.LABOUR_PER_HOUR;
   }
 }

@@ -232,12 +232,13 @@ public class Stores {
 
   /** Whether a kit holds the part whose life is forecast. */
   private boolean leading(Sheet sheet, Kind kind) {
+    List<String> leading = wetEnds.leadingRoles(sheet.id());
     return sheet.kits().stream()
         .filter(k -> k.id().equals(kind.kit()))
         .flatMap(k -> k.parts().keySet().stream())
         .flatMap(p -> sheet.part(p).stream())
         .flatMap(p -> p.role().stream())
-        .anyMatch(r -> wetEnds.leadingRoles(sheet.id()).contains(r));
+        .anyMatch(leading::contains);
   }
 
   private static String title(Sheet sheet, Kind kind) {

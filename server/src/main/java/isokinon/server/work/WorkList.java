@@ -15,6 +15,7 @@ import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
 import isokinon.server.store.ReservationRow;
 import isokinon.server.store.ShelfMapper;
+import isokinon.server.store.WetKitRow;
 import isokinon.server.work.ShopLives.Life;
 import isokinon.server.work.ShopLives.Standing;
 import java.time.Clock;
@@ -109,6 +110,7 @@ class WorkList {
         bench.running().stream().map(RebuildRow::pump).collect(Collectors.toSet());
     List<FixtureRow> fixtures = diary.fixtures();
     List<Work> list = new ArrayList<>();
+    Map<String, WetKitRow> kits = new HashMap<>();
     for (Standing s : shop.all()) {
       String tag = s.pump().tag();
       Optional<PolicyRow> way = Optional.ofNullable(kept.get(tag));
@@ -121,13 +123,13 @@ class WorkList {
       Life life = shop.life(s);
       DueDay due = DueDay.of(s, forecasts.of(life), Optional.ofNullable(looks.get(tag)), way);
       Work work = work(life, renewal.get(), due, Optional.ofNullable(rules.get(tag)), fixtures);
-      double risk = work.cost().life().risk(work.cost().age(), days * work.cost().perDay());
-      if (also.contains(tag) || due.days() <= days || risk >= LIKELY) {
+      if (also.contains(tag) || due.days() <= days || work.cost().risk(days) >= LIKELY) {
         list.add(work);
+        renewal.get().kit().ifPresent(k -> kits.put(tag, k));
       }
     }
     list.sort(Comparator.comparingDouble(w -> w.due().days()));
-    return withKits(list);
+    return withKits(list, kits);
   }
 
   private Work work(
@@ -137,7 +139,7 @@ class WorkList {
       Optional<PumpRuleRow> rule,
       List<FixtureRow> fixtures) {
     PumpRow pump = life.standing().pump();
-    double planned = renewal.planned().orElse(renewal.minutes() / 60 * WetEnds.LABOUR_PER_HOUR);
+    double planned = renewal.planned().orElse(Renewals.labour(renewal.minutes()));
     double dueAge = life.age() + due.days() * life.perDay();
     return new Work(
         pump,
@@ -160,12 +162,12 @@ class WorkList {
   }
 
   /** Each job takes a kit off the shelf, the soonest due first; the others wait for an order. */
-  private List<Work> withKits(List<Work> list) {
+  private List<Work> withKits(List<Work> list, Map<String, WetKitRow> kits) {
     Map<String, Integer> free = new HashMap<>();
-    Set<String> held =
-        shelf.reservations().stream().map(ReservationRow::pump).collect(Collectors.toSet());
+    List<ReservationRow> reservations = shelf.reservations();
+    Set<String> held = reservations.stream().map(ReservationRow::pump).collect(Collectors.toSet());
     Map<String, Long> heldOf =
-        shelf.reservations().stream()
+        reservations.stream()
             .collect(Collectors.groupingBy(ReservationRow::lot, Collectors.counting()));
     LocalDate today = LocalDate.now(clock);
     for (LotRow l : shelf.all()) {
@@ -178,13 +180,12 @@ class WorkList {
     }
     List<Work> with = new ArrayList<>();
     for (Work w : list) {
-      Optional<Renewals.Renewal> renewal = renewals.of(w.pump());
+      WetKitRow kit = kits.get(w.pump().tag());
       int day = 0;
       String say = "The catalogue has no kit of it, so when its parts are here is not known.";
       if (held.contains(w.pump().tag())) {
         say = "A kit is held for it.";
-      } else if (renewal.flatMap(Renewals.Renewal::kit).isPresent()) {
-        var kit = renewal.flatMap(Renewals.Renewal::kit).get();
+      } else if (kit != null) {
         String key = w.pump().sheetId() + "|" + kit.kit() + "|" + kit.material();
         if (free.getOrDefault(key, 0) > 0) {
           free.merge(key, -1, Integer::sum);

@@ -22,6 +22,7 @@ import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
 import isokinon.server.store.StoresMapper;
+import isokinon.server.store.WetEndMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -73,6 +74,7 @@ class BenchRecordingTest {
               mock(HistoryMapper.class),
               mock(CounterMapper.class),
               store,
+              mock(WetEndMapper.class),
               mock(ShopLibrary.class),
               NOW),
           shelves,

@@ -46,7 +46,7 @@ class LivesTest {
   private final BenchMapper bench = mock(BenchMapper.class);
   private final WetEndMapper wetEnds = mock(WetEndMapper.class);
   private final Lives lives =
-      new Lives(pumps, history, counters, bench, new ShopLibrary(wetEnds), NOW);
+      new Lives(pumps, history, counters, bench, wetEnds, new ShopLibrary(wetEnds), NOW);
 
   @BeforeEach
   void aPumpStands() {
