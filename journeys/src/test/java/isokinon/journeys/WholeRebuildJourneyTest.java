@@ -101,7 +101,7 @@ class WholeRebuildJourneyTest {
     rt.sees("The reading says watch; to judge it better than that, give a reason.");
     page.locator("#seen").fill("edge worn bright");
     Shop.accessible(page);
-    rt.button("watch").last().click();
+    rt.judges("watch");
     rt.judgesTheRestSound();
   }
 
