@@ -106,6 +106,8 @@ export const api = {
     });
     return response.blob();
   },
+  exchange: (tag: string, other: string, because: string, who: string) =>
+    post<PumpView>(`/pumps/${at(tag)}/exchange`, { with: other, because, who }),
   changeDuty: (tag: string, duty: DutyForm, who: string) =>
     ask<ChooserView>(`/pumps/${at(tag)}/duty`, {
       method: "PUT",

@@ -8,6 +8,7 @@ import { asState, Mark } from "../../parts/Mark";
 import { day, millions, percent, rounded, sentence } from "../../parts/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
+import { ChangedPlaces } from "./ChangedPlaces";
 import { CounterReading } from "./CounterReading";
 import { HistoryLine } from "./HistoryLine";
 import { Trends } from "./Trends";
@@ -87,6 +88,7 @@ function Now({ pump: p }: { pump: PumpView }) {
       <Link className="press mt-2 flex items-center justify-center" to={`/wet-ends/${s.tag}`}>
         Wet ends for this duty
       </Link>
+      <ChangedPlaces key={s.tag} tag={s.tag} unit={p.serial} alike={p.alike} />
     </>
   );
 }

@@ -14,14 +14,25 @@ export function KeepAPart() {
   const [condition, setCondition] = useState("sound");
   const [serial, setSerial] = useState("");
   const [note, setNote] = useState("");
+  const [hours, setHours] = useState("");
   const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor });
   const page = useQuery({ queryKey: ["pump", pump], queryFn: () => api.pump(pump), enabled: pump !== "" });
   const keep = useMutation({
-    mutationFn: () => api.keepPart({ pump, part, condition, serial, note, who }),
+    mutationFn: () =>
+      api.keepPart({
+        pump,
+        part,
+        condition,
+        serial,
+        note,
+        who,
+        ...(hours.trim() ? { hours: Number(hours.replace(",", ".")) } : {}),
+      }),
     onSuccess: () => {
       setPart("");
       setSerial("");
       setNote("");
+      setHours("");
       return cache.invalidateQueries({ queryKey: ["stores"] });
     },
   });
@@ -76,7 +87,19 @@ export function KeepAPart() {
       >
         Keep it with its hours
       </button>
-      {keep.error && <Sentence>{keep.error.message}</Sentence>}
+      {keep.error && (
+        <>
+          <Sentence>{keep.error.message}</Sentence>
+          <input
+            className="m field mt-1 w-full"
+            aria-label="Hours it has run"
+            placeholder="Hours it has run"
+            inputMode="decimal"
+            value={hours}
+            onChange={(e) => setHours(e.target.value)}
+          />
+        </>
+      )}
       {keep.data && (
         <p role="status" className="pt-2 text-[15px]">
           Write <b className="m">{keep.data.id}</b> on its tag.

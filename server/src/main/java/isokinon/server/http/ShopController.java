@@ -7,6 +7,7 @@ import isokinon.server.papers.ChoiceSheet;
 import isokinon.server.work.ChooserView;
 import isokinon.server.work.Counters;
 import isokinon.server.work.DutyForm;
+import isokinon.server.work.Exchange;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Pumps;
 import isokinon.server.work.Refused;
@@ -40,6 +41,7 @@ class ShopController {
 
   private final Floor floor;
   private final Pumps pumps;
+  private final Exchange exchange;
   private final Symptoms symptoms;
   private final WetEnds wetEnds;
   private final Sheets sheets;
@@ -51,6 +53,7 @@ class ShopController {
   ShopController(
       Floor floor,
       Pumps pumps,
+      Exchange exchange,
       Symptoms symptoms,
       WetEnds wetEnds,
       Sheets sheets,
@@ -60,6 +63,7 @@ class ShopController {
       Clock clock) {
     this.floor = floor;
     this.pumps = pumps;
+    this.exchange = exchange;
     this.symptoms = symptoms;
     this.wetEnds = wetEnds;
     this.sheets = sheets;
@@ -105,6 +109,13 @@ class ShopController {
       throw Refused.of(400, "duty", "Give the duty, and who changes it.");
     }
     return wetEnds.change(tag, changed.duty(), changed.who());
+  }
+
+  @PostMapping("/pumps/{tag}/exchange")
+  @Operation(summary = "The units of two positions change places, with what stands in them")
+  Pumps.PumpView exchange(@PathVariable String tag, @RequestBody Exchange.ExchangeRequest request) {
+    exchange.exchange(tag, request);
+    return pumps.view(tag);
   }
 
   @PostMapping("/wet-ends/choose")

@@ -47,6 +47,10 @@ public interface FindingMapper {
       "update reading set last_of_part = true where rebuild = #{rebuild} and subject = #{subject}")
   void endLife(@Param("rebuild") long rebuild, @Param("subject") String subject);
 
+  /** Another unit stands here now: none of its parts goes on with a life measured so far. */
+  @Update("update reading set last_of_part = true where pump = #{pump}")
+  void endLives(String pump);
+
   @Insert(
       "insert into cause_found (pump, family, part, cause, counters, note, material, hours,"
           + " found_at, rebuild) values (#{pump}, #{family}, #{part}, #{cause}, #{counters},"

@@ -22,6 +22,7 @@ public interface HistoryMapper {
           + " (select max(changed_at) from wet_end), (select count(*) from own_row),"
           + " (select max(ended_at) from own_row), (select max(id) from failure_mode),"
           + " (select max(brought_at) from counter_reading),"
+          + " (select concat(count(*), max(fitted_on), sum(fitted_at_hours)) from fitted_part),"
           + " (select count(*) from rebuild where closed_at is null),"
           + " (select sum(interval_hours) from pump))")
   String stamp();
@@ -34,7 +35,7 @@ public interface HistoryMapper {
 
   @Insert(
       "insert into fitted_part values (#{pump}, #{role}, #{place}, #{partSerial}, #{material},"
-          + " #{fittedOn}, #{fittedAtHours}, #{cameHours})")
+          + " #{fittedOn}, #{fittedAtHours}, #{cameHours}, #{fittedAtCount}, #{cameCount})")
   void addFitted(FittedPartRow row);
 
   @Delete("delete from fitted_part where pump = #{pump} and role = #{role} and place = #{place}")

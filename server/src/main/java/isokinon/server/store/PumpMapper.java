@@ -104,6 +104,16 @@ public interface PumpMapper {
       @Param("cameHours") double cameHours,
       @Param("cameCount") double cameCount);
 
+  /** Another unit stands here now. */
+  @Update(
+      "update pump set serial = #{serial}, series = #{series}, body_material = #{body} where tag ="
+          + " #{tag}")
+  void stands(
+      @Param("tag") String tag,
+      @Param("serial") String serial,
+      @Param("series") String series,
+      @Param("body") String body);
+
   @Update("update pump set interval_hours = #{hours} where tag = #{tag}")
   void interval(@Param("tag") String tag, @Param("hours") double hours);
 }

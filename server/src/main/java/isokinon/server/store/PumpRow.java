@@ -6,7 +6,8 @@ import java.util.Optional;
 /**
  * A pump position with the unit standing in it, its duty in words and what is fitted.
  *
- * @param runningHours of the unit; in the table as last read, carried on where it was asked so
+ * @param runningHours of the position's counter; in the table as last read, carried on where it was
+ *     asked so
  * @param strokes counts of what drives its wear, likewise
  * @param fittedAtHours running hours when the wearing set went in
  * @param countsPerHour what it counts in a running hour; 0 where hours drive its wear

@@ -64,4 +64,9 @@ public record RunRow(
   public double age() {
     return cameHours + hours;
   }
+
+  /** Counts on it then; 0 where nobody counted. */
+  public double countAge() {
+    return counts == null ? 0 : cameCount + counts;
+  }
 }

@@ -28,9 +28,14 @@ public interface WetEndMapper {
           + " #{changedAt})")
   void add(WetEndRow row);
 
-  @Update("update wet_end set hardware = #{hardware}, parts = #{parts} where pump = #{pump}")
+  @Update(
+      "update wet_end set hardware = #{hardware}, rotor_class_mm = #{rotorClassMm}, parts ="
+          + " #{parts} where pump = #{pump}")
   int fitted(
-      @Param("pump") String pump, @Param("hardware") String hardware, @Param("parts") String parts);
+      @Param("pump") String pump,
+      @Param("hardware") String hardware,
+      @Param("rotorClassMm") double rotorClassMm,
+      @Param("parts") String parts);
 
   @Delete("delete from exposure where pump = #{pump}")
   void clearExposures(String pump);

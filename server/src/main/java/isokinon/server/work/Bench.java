@@ -1,6 +1,5 @@
 package isokinon.server.work;
 
-import isokinon.core.counter.WearCount;
 import isokinon.core.diaphragm.ShuttleGaps;
 import isokinon.core.plan.LearnedMinutes;
 import isokinon.core.rebuild.Act;
@@ -15,14 +14,10 @@ import isokinon.core.shelf.ShelfLife;
 import isokinon.server.access.People;
 import isokinon.server.store.BenchMapper;
 import isokinon.server.store.EventRow;
-import isokinon.server.store.ExposureRow;
-import isokinon.server.store.KeptPartRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
-import isokinon.server.store.RunRow;
 import isokinon.server.store.StepMedianRow;
-import isokinon.server.store.StepTimeRow;
 import isokinon.server.store.StoresMapper;
 import isokinon.server.work.BenchView.WaysView;
 import java.time.Clock;
@@ -49,8 +44,6 @@ public class Bench {
   /** Parts the two readings of a pair. */
   private static final String PAIR = "|";
 
-  private static final int MOST_CAUSE = 200;
-
   private final BenchMapper store;
   private final PumpMapper pumps;
   private final StoresMapper stores;
@@ -58,11 +51,11 @@ public class Bench {
   private final People people;
   private final BenchViewer viewer;
   private final ShelfLives shelf;
-  private final FittedWetEnds wetEnds;
   private final FindingLog findingLog;
   private final Findings findings;
   private final Lives lives;
   private final Shelf shelves;
+  private final HandBack handBack;
   private final Clock clock;
   private final Map<Long, Sheet> learned = new ConcurrentHashMap<>();
 
@@ -74,11 +67,11 @@ public class Bench {
       People people,
       BenchViewer viewer,
       ShelfLives shelf,
-      FittedWetEnds wetEnds,
       FindingLog findingLog,
       Findings findings,
       Lives lives,
       Shelf shelves,
+      HandBack handBack,
       Clock clock) {
     this.store = store;
     this.pumps = pumps;
@@ -87,11 +80,11 @@ public class Bench {
     this.people = people;
     this.viewer = viewer;
     this.shelf = shelf;
-    this.wetEnds = wetEnds;
     this.findingLog = findingLog;
     this.findings = findings;
     this.lives = lives;
     this.shelves = shelves;
+    this.handBack = handBack;
     this.clock = clock;
   }
 
@@ -267,7 +260,7 @@ public class Bench {
     store.append(recorded);
     findingLog.record(job, recorded, act);
     if (act.kind() == Act.Kind.HANDED_BACK) {
-      close(job, now);
+      handBack.close(job, now, request.who());
       return view(id);
     }
     return viewer.view(row, job.pump(), rebuild.and(event(recorded)));
@@ -428,88 +421,6 @@ public class Bench {
               return Optional.<Refusal>empty();
             })
         .orElse(Optional.of(new Refusal("lot", "No lot is called " + act.subject() + ".")));
-  }
-
-  private void close(Job job, OffsetDateTime now) {
-    store.close(job.row().id(), now);
-    findingLog.close(job, now);
-    Rebuild rebuild = job.rebuild();
-    rebuild
-        .stepTimes()
-        .forEach(
-            t ->
-                store.addStepTime(
-                    new StepTimeRow(
-                        job.row().id(),
-                        job.row().sheetId(),
-                        t.step(),
-                        t.building(),
-                        t.minutes(),
-                        now)));
-    List<String> used =
-        rebuild.renewedInAll().stream().flatMap(p -> rebuild.lot(p).stream()).distinct().toList();
-    Optional<KeptPartRow> kept =
-        rebuild.sheet().parts().stream()
-            .filter(p -> p.role().equals(Optional.of(job.pump().role())))
-            .flatMap(p -> rebuild.lot(p.id()).stream())
-            .flatMap(l -> shelves.kept(l).stream())
-            .findFirst();
-    shelves.use(used, job.row(), rebuild.events().get(rebuild.events().size() - 1).who());
-    Optional<String> material = rebuild.material(job.pump().role());
-    if (material.isPresent()) {
-      pumps.addRun(finishedRun(job, now.toLocalDate()));
-      pumps.refit(
-          job.pump().tag(),
-          material.get(),
-          now.toLocalDate(),
-          job.pump().runningHours(),
-          job.pump().strokes(),
-          kept.map(KeptPartRow::serial).orElse(""),
-          kept.map(KeptPartRow::hours).orElse(0.0),
-          kept.map(KeptPartRow::counts).orElse(0.0));
-      wetEnds.refit(job.pump(), used.stream().flatMap(l -> stores.lot(l).stream()).toList());
-    }
-  }
-
-  /**
-   * The run of the set that came out. It counts as failed only where a part of it was judged so at
-   * the bench; a set changed because it was due came out sound.
-   */
-  private RunRow finishedRun(Job job, LocalDate day) {
-    PumpRow pump = job.pump();
-    Rebuild rebuild = job.rebuild();
-    Optional<BenchEvent> found =
-        rebuild.sheet().parts().stream()
-            .filter(p -> p.role().equals(Optional.of(pump.role())))
-            .flatMap(p -> rebuild.condemned(p.id()).stream())
-            .findFirst();
-    return new RunRow(
-        pump.tag(),
-        pump.role(),
-        rebuild.fitted().material(),
-        pumps.exposures(pump.tag()).stream().map(ExposureRow::fluid).findFirst().orElse(""),
-        pump.fittedOn(),
-        day,
-        pump.hoursHere(),
-        found.isPresent(),
-        Words.clipped(found.map(e -> why(rebuild, e)).orElse("changed sound"), MOST_CAUSE),
-        pump.serial(),
-        pump.partSerial(),
-        "",
-        pump.sheet().orElse(""),
-        pump.cameHours(),
-        WearCount.of(rebuild.sheet().family()).code(),
-        pump.cameCount(),
-        pump.countsPerHour() > 0 ? pump.countsHere() : null,
-        "");
-  }
-
-  /** Why a set came out failed: the cause where it was said, and what was seen. */
-  private String why(Rebuild rebuild, BenchEvent judged) {
-    return rebuild
-        .cause(judged.act().subject())
-        .map(e -> findings.causeWords(e, judged.act().text()))
-        .orElse(judged.act().text());
   }
 
   private static EventRow row(

@@ -60,15 +60,21 @@ class FittedWetEnds {
       kit(lot).ifPresent(k -> parts.putAll(parts(k.parts(), pump.bodyMaterial())));
       hardware = lot.hardware().isEmpty() ? hardware : lot.hardware();
     }
-    if (store.wetEnd(pump.tag()).isEmpty()) {
-      store.add(WetEndRow.unknown(pump.tag()));
-    }
-    store.fitted(
+    stands(
         pump.tag(),
         hardware,
+        before.rotorClassMm(),
         parts.entrySet().stream()
             .map(e -> e.getKey() + "=" + e.getValue())
             .collect(Collectors.joining(";")));
+  }
+
+  /** Writes down what stands in a position: its plates and shaft, its rotor, its materials. */
+  void stands(String tag, String hardware, double rotorClassMm, String parts) {
+    if (store.wetEnd(tag).isEmpty()) {
+      store.add(WetEndRow.unknown(tag));
+    }
+    store.fitted(tag, hardware, rotorClassMm, parts);
   }
 
   private Optional<WetKitRow> kit(LotRow lot) {

@@ -359,7 +359,9 @@ public class History {
               r.material(),
               r.fittedOn(),
               pump.runningHours() - r.hours(),
-              r.cameHours()));
+              r.cameHours(),
+              pump.strokes() - r.hours() * pump.countsPerHour(),
+              r.cameCount()));
     }
   }
 

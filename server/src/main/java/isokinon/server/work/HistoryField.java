@@ -1,6 +1,5 @@
 package isokinon.server.work;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -52,10 +51,6 @@ enum HistoryField {
         .filter(h -> plain(h).equals(plain(code())))
         .findFirst()
         .or(() -> headings.stream().filter(h -> names.contains(plain(h))).findFirst());
-  }
-
-  static Optional<HistoryField> of(String code) {
-    return Arrays.stream(values()).filter(f -> f.code().equals(code)).findFirst();
   }
 
   private static String plain(String heading) {

@@ -96,20 +96,15 @@ public class HistoryTable {
   private static Map<String, Object> running(PumpRow p, String duty) {
     Map<String, Object> m = part(p.tag(), p.serial(), p.partSerial(), "", p.role(), p.material());
     running(m, p, duty, p.fittedOn(), p.hoursHere(), p.cameHours());
-    put(m, HistoryField.COUNTED, counted(p).code());
-    put(m, HistoryField.COUNTS, p.countsPerHour() > 0 ? p.countsHere() : null);
-    put(m, HistoryField.CAME_COUNT, p.cameCount());
-    put(m, HistoryField.ENDED, RUNNING);
+    counted(m, p, p.countsHere(), p.cameCount());
     return m;
   }
 
   private static Map<String, Object> running(FittedPartRow f, PumpRow p, String duty) {
     Map<String, Object> m =
         part(f.pump(), p.serial(), f.partSerial(), f.place(), f.role(), f.material());
-    double hours = Math.max(0, p.runningHours() - f.fittedAtHours());
-    running(m, p, duty, f.fittedOn(), hours, f.cameHours());
-    put(m, HistoryField.COUNTED, WearCount.HOURS.code());
-    put(m, HistoryField.ENDED, RUNNING);
+    running(m, p, duty, f.fittedOn(), f.hoursHere(p), f.cameHours());
+    counted(m, p, f.countsHere(p), f.cameCount());
     return m;
   }
 
@@ -133,6 +128,14 @@ public class HistoryTable {
     put(m, HistoryField.FITTED_ON, fitted.toString());
     put(m, HistoryField.HOURS, hours);
     put(m, HistoryField.CAME_HOURS, came);
+  }
+
+  /** How long the same is in the count that drives its wear, where anybody counts. */
+  private static void counted(Map<String, Object> m, PumpRow p, double counts, double came) {
+    put(m, HistoryField.COUNTED, counted(p).code());
+    put(m, HistoryField.COUNTS, p.countsPerHour() > 0 ? counts : null);
+    put(m, HistoryField.CAME_COUNT, came);
+    put(m, HistoryField.ENDED, RUNNING);
   }
 
   private static void put(Map<String, Object> m, HistoryField field, Object value) {

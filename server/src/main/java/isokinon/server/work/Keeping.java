@@ -91,6 +91,19 @@ public class Keeping {
         .toList();
   }
 
+  /** Renews a pump's set at a fixed age from now on, as it was decided at the bench. */
+  void shorten(PumpRow pump, double hours, String because, String who) {
+    history.choose(
+        new PolicyRow(
+            pump.tag(),
+            Policy.FIXED,
+            hours,
+            Words.clipped(because, MOST_BECAUSE),
+            who,
+            OffsetDateTime.now(clock)));
+    pumps.interval(pump.tag(), hours);
+  }
+
   private Optional<String> barred(PumpRow pump, String way, Double every) {
     if (way.equals(Policy.UNTIL_IT_FAILS) && pump.harms()) {
       return Optional.of(

@@ -38,6 +38,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -418,8 +419,7 @@ public class LifePlace {
                   taken.hours(run.from()),
                   taken.hours(run.age()),
                   run.failed(),
-                  r.ended().orElseThrow().toString(),
-                  "");
+                  r.ended().orElseThrow().toString());
             })
         .sorted(Comparator.comparingDouble(EndedRun::age))
         .toList();
@@ -430,33 +430,43 @@ public class LifePlace {
     Optional<Kept> fixed = policies.flatMap(Policies::fixed);
     Optional<Double> to =
         fixed.map(f -> Policies.hardlyDearerTo(f, taken.estimate().life(), terms.orElseThrow()));
-    return taken.running().stream()
-        .map(
-            s -> {
-              double age = inCounts(taken) ? s.pump().countAge() : s.pump().age();
-              double hours = taken.hours(age);
-              if (fixed.isEmpty()) {
-                return new RunningSet(s.pump().tag(), hours, "sound", "");
-              }
-              double best = fixed.get().every();
-              if (age > to.orElseThrow()) {
-                return new RunningSet(
-                    s.pump().tag(), hours, "renew", LifeWords.h(taken.hours(age - best)) + " past");
-              }
-              return age > best
-                  ? new RunningSet(
-                      s.pump().tag(),
-                      hours,
-                      "watch",
-                      "inside the band, " + LifeWords.h(taken.hours(to.get() - age)) + " left")
-                  : new RunningSet(
-                      s.pump().tag(),
-                      hours,
-                      "sound",
-                      LifeWords.h(taken.hours(best - age)) + " to go");
-            })
-        .sorted(Comparator.comparingDouble(RunningSet::age))
-        .toList();
+    Stream<RunningSet> sets =
+        taken.running().isEmpty()
+            ? taken.group().runs().stream()
+                .filter(WearRun::running)
+                .map(r -> runningSet(r.pump(), r.hours().age(), taken, fixed, to))
+            : taken.running().stream()
+                .map(
+                    s ->
+                        runningSet(
+                            s.pump().tag(),
+                            inCounts(taken) ? s.pump().countAge() : s.pump().age(),
+                            taken,
+                            fixed,
+                            to));
+    return sets.sorted(Comparator.comparingDouble(RunningSet::age)).toList();
+  }
+
+  /**
+   * A set by its age: short of the best age, inside the band that costs hardly more, or past it.
+   */
+  private static RunningSet runningSet(
+      String tag, double age, Taken taken, Optional<Kept> fixed, Optional<Double> to) {
+    double hours = taken.hours(age);
+    if (fixed.isEmpty()) {
+      return new RunningSet(tag, hours, "sound", "");
+    }
+    double best = fixed.get().every();
+    if (age > to.orElseThrow()) {
+      return new RunningSet(tag, hours, "renew", LifeWords.h(taken.hours(age - best)) + " past");
+    }
+    return age > best
+        ? new RunningSet(
+            tag,
+            hours,
+            "watch",
+            "inside the band, " + LifeWords.h(taken.hours(to.get() - age)) + " left")
+        : new RunningSet(tag, hours, "sound", LifeWords.h(taken.hours(best - age)) + " to go");
   }
 
   private static EstimateView estimateView(Taken taken) {

@@ -114,8 +114,7 @@ public record LifeView(
   public record PointView(double age, double value) {}
 
   /** A run that came out. */
-  public record EndedRun(
-      String pump, double from, double age, boolean failed, String on, String cause) {}
+  public record EndedRun(String pump, double from, double age, boolean failed, String on) {}
 
   /**
    * A set that runs now.

@@ -237,28 +237,33 @@ class Lives {
     }
     standing.values().stream()
         .filter(s -> s.pump().hoursHere() > 0)
-        .map(this::running)
+        .map(Lives::running)
         .forEach(runs::add);
     for (FittedPartRow f : history.allFitted()) {
       Standing s = standing.get(f.pump());
-      double age = f.cameHours() + s.pump().runningHours() - f.fittedAtHours();
-      if (age > f.cameHours()) {
-        runs.add(
-            new WearRun(
-                f.pump(),
-                s.of().construction(),
-                f.role(),
-                f.material(),
-                s.duty(),
-                new Run(f.cameHours(), age, false),
-                Optional.empty(),
-                Optional.empty()));
+      if (f.hoursHere(s.pump()) > 0) {
+        runs.add(running(f, s));
       }
     }
     return runs;
   }
 
-  private WearRun running(Standing s) {
+  private static WearRun running(FittedPartRow f, Standing s) {
+    PumpRow pump = s.pump();
+    return new WearRun(
+        pump.tag(),
+        s.of().construction(),
+        f.role(),
+        f.material(),
+        s.duty(),
+        new Run(f.cameHours(), f.age(pump), false),
+        pump.countsPerHour() > 0 && f.countsHere(pump) > 0
+            ? Optional.of(new Run(f.cameCount(), f.countAge(pump), false))
+            : Optional.empty(),
+        Optional.empty());
+  }
+
+  private static WearRun running(Standing s) {
     PumpRow pump = s.pump();
     return new WearRun(
         pump.tag(),

@@ -1,6 +1,7 @@
 package isokinon.server.work;
 
 import isokinon.core.inspect.NextLook;
+import isokinon.core.inspect.ShorterInterval;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
@@ -8,6 +9,8 @@ import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.wear.WearRate;
 import isokinon.server.store.FindingMapper;
 import isokinon.server.store.GaugeRow;
+import isokinon.server.store.HistoryMapper;
+import isokinon.server.store.PumpRow;
 import isokinon.server.store.ReadingRow;
 import isokinon.server.work.FindingView.NextView;
 import java.util.ArrayList;
@@ -25,10 +28,15 @@ public class NextLooks {
    */
   private static final double TYPED_SHARE = 0.02;
 
-  private final FindingMapper store;
+  /** The counter-measure that changes a part earlier. */
+  private static final String SHORTER = Causes.COUNTER + "shorter-interval";
 
-  NextLooks(FindingMapper store) {
+  private final FindingMapper store;
+  private final HistoryMapper history;
+
+  NextLooks(FindingMapper store, HistoryMapper history) {
     this.store = store;
+    this.history = history;
   }
 
   /** The last reading of the same part in the same life, from an earlier rebuild. */
@@ -55,7 +63,45 @@ public class NextLooks {
     }
     double planned = job.pump().intervalHours();
     NextLook next = NextLook.of(planned, watched);
-    return new NextView(planned, next.hours(), next.because());
+    return shorter(job)
+        .filter(s -> s.hours() <= next.hours())
+        .map(s -> new NextView(planned, s.hours(), s.because()))
+        .orElseGet(() -> new NextView(planned, next.hours(), next.because()));
+  }
+
+  /** The interval from now on, where a part gave out and is to be changed earlier. */
+  Optional<NextLook> shorter(Bench.Job job) {
+    return job.rebuild().causes().entrySet().stream()
+        .filter(c -> c.getValue().act().items().contains(SHORTER))
+        .flatMap(c -> job.rebuild().sheet().part(c.getKey()).stream())
+        .flatMap(p -> shorter(job, p).stream())
+        .min(Comparator.comparingDouble(NextLook::hours));
+  }
+
+  private Optional<NextLook> shorter(Bench.Job job, Part part) {
+    return age(job.pump(), part)
+        .flatMap(
+            age ->
+                ShorterInterval.of(job.pump().intervalHours(), age)
+                    .map(
+                        hours ->
+                            new NextLook(
+                                hours,
+                                part.name()
+                                    + " gave out at "
+                                    + Words.plain(Math.rint(age))
+                                    + " h: from now on it is changed at four fifths of that.")));
+  }
+
+  /** Hours on a part that came out; empty where nobody wrote down when it went in. */
+  private Optional<Double> age(PumpRow pump, Part part) {
+    return part.role().equals(Optional.of(pump.role()))
+        ? Optional.of(pump.age())
+        : history.fitted(pump.tag()).stream()
+            .filter(f -> part.role().equals(Optional.of(f.role())))
+            .filter(f -> f.place().equals(ChangedParts.place(part)) || f.place().isEmpty())
+            .map(f -> f.age(pump))
+            .findFirst();
   }
 
   /** How fast a part wears, by the limit that it reaches first. */

@@ -18,7 +18,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Pumps {
 
-  /** A pump with everything its page shows. */
+  /**
+   * A pump with everything its page shows.
+   *
+   * @param alike other pumps of its construction, whose unit could stand here
+   */
   public record PumpView(
       Floor.Strip strip,
       String area,
@@ -33,7 +37,8 @@ public class Pumps {
       List<BenchView.Rail> rails,
       List<PastRebuild> rebuilds,
       List<Trends.TrendView> trends,
-      List<FoundCause> causes) {}
+      List<FoundCause> causes,
+      List<String> alike) {}
 
   /** Why a part of this pump wore, as it was found. */
   public record FoundCause(
@@ -121,7 +126,16 @@ public class Pumps {
                         r.closedAt() != null))
             .toList(),
         sheet.map(s -> trends.of(pump, s)).orElse(List.of()),
-        causes.found(tag, sheet));
+        causes.found(tag, sheet),
+        sheet.map(s -> alike(s, pump)).orElse(List.of()));
+  }
+
+  private List<String> alike(Sheet sheet, PumpRow pump) {
+    return store.all().stream()
+        .filter(p -> p.sheet().equals(Optional.of(sheet.id())) && !p.tag().equals(pump.tag()))
+        .map(PumpRow::tag)
+        .sorted()
+        .toList();
   }
 
   /** The pump drawn whole; empty where it has no sheet. */

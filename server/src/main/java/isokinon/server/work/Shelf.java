@@ -5,6 +5,7 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.shelf.ShelfLife;
 import isokinon.server.access.People;
 import isokinon.server.store.BenchMapper;
+import isokinon.server.store.HistoryMapper;
 import isokinon.server.store.KeptPartRow;
 import isokinon.server.store.LotRow;
 import isokinon.server.store.MovementRow;
@@ -63,6 +64,7 @@ public class Shelf {
 
   private final StoresMapper stores;
   private final ShelfMapper shelf;
+  private final HistoryMapper history;
   private final BenchMapper bench;
   private final PumpMapper pumps;
   private final Lives pumpLives;
@@ -75,6 +77,7 @@ public class Shelf {
   Shelf(
       StoresMapper stores,
       ShelfMapper shelf,
+      HistoryMapper history,
       BenchMapper bench,
       PumpMapper pumps,
       Lives pumpLives,
@@ -85,6 +88,7 @@ public class Shelf {
       Clock clock) {
     this.stores = stores;
     this.shelf = shelf;
+    this.history = history;
     this.bench = bench;
     this.pumps = pumps;
     this.pumpLives = pumpLives;
@@ -253,19 +257,29 @@ public class Shelf {
     if (q.hours() != null && !(q.hours() >= 0)) {
       throw Refused.of(400, "hours", "Hours on it are 0 or more.");
     }
-    String role = part.role().orElse("");
-    boolean lead = role.equals(pump.role());
+    Known known = known(pump, part);
+    double hours =
+        Optional.ofNullable(q.hours())
+            .or(known::hours)
+            .orElseThrow(
+                () ->
+                    Refused.of(
+                        422,
+                        "hours",
+                        "Nobody wrote down when the "
+                            + Words.inSentence(part.name())
+                            + " went in: say how many hours it has run."));
     String id = KEPT + String.format("%03d", shelf.keptEver() + 1);
     shelf.keep(
         new KeptPartRow(
             id,
-            text(q.serial()),
+            text(q.serial()).isEmpty() ? known.serial() : text(q.serial()),
             sheet.id(),
-            role,
+            part.role().orElse(""),
             part.name(),
-            lead ? pump.material() : "",
-            q.hours() != null ? q.hours() : lead ? pump.age() : pump.runningHours(),
-            lead ? pump.countAge() : 0,
+            known.material(),
+            hours,
+            known.counts(),
             q.condition(),
             text(q.note()),
             pump.tag(),
@@ -275,6 +289,38 @@ public class Shelf {
             null,
             null));
     return id;
+  }
+
+  /** What is known of a part that came out of a pump. */
+  private record Known(String serial, String material, Optional<Double> hours, double counts) {
+    static final Known NOTHING = new Known("", "", Optional.empty(), 0);
+  }
+
+  /** Of a pump on the bench it is what stood in it, else what came out of it last. */
+  private Known known(PumpRow pump, Part part) {
+    String role = part.role().orElse("");
+    boolean lead = role.equals(pump.role());
+    String place = lead ? "" : ChangedParts.place(part);
+    boolean onBench = bench.runningOn(pump.tag()).isPresent();
+    if (onBench && lead) {
+      return new Known(
+          pump.partSerial(), pump.material(), Optional.of(pump.age()), pump.countAge());
+    }
+    if (onBench) {
+      return history.fitted(pump.tag()).stream()
+          .filter(f -> f.role().equals(role) && (f.place().equals(place) || f.place().isEmpty()))
+          .findFirst()
+          .map(
+              f ->
+                  new Known(
+                      f.partSerial(), f.material(), Optional.of(f.age(pump)), f.countAge(pump)))
+          .orElse(Known.NOTHING);
+    }
+    return pumps.runs(pump.tag()).stream()
+        .filter(r -> r.role().equals(role) && (r.place().equals(place) || r.place().isEmpty()))
+        .reduce((earlier, later) -> later)
+        .map(r -> new Known(r.partSerial(), r.material(), Optional.of(r.age()), r.countAge()))
+        .orElse(Known.NOTHING);
   }
 
   /** Writes off a kept part. */

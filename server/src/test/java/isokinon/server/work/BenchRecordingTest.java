@@ -66,7 +66,6 @@ class BenchRecordingTest {
           people,
           viewer,
           mock(ShelfLives.class),
-          mock(FittedWetEnds.class),
           mock(FindingLog.class),
           mock(Findings.class),
           new Lives(
@@ -78,6 +77,7 @@ class BenchRecordingTest {
               mock(ShopLibrary.class),
               NOW),
           shelves,
+          mock(HandBack.class),
           NOW);
 
   @BeforeEach

@@ -156,7 +156,5 @@ class HistoryLinesTest {
     assertThat(HistoryField.HOURS.among(List.of("Life"))).contains("Life");
     assertThat(HistoryField.FITTED_ON.among(List.of("Fitted-On"))).contains("Fitted-On");
     assertThat(HistoryField.HOURS.among(List.of("weather"))).isEmpty();
-    assertThat(HistoryField.of("ended_on")).contains(HistoryField.ENDED_ON);
-    assertThat(HistoryField.of("colour")).isEmpty();
   }
 }

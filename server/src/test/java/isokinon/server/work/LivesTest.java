@@ -145,7 +145,16 @@ class LivesTest {
         .thenReturn(
             List.of(
                 new FittedPartRow(
-                    "EFF-02", "ball", "", "", "NBR", LocalDate.of(2025, 1, 1), 4000, 100)));
+                    "EFF-02",
+                    "ball",
+                    "",
+                    "",
+                    "NBR",
+                    LocalDate.of(2025, 1, 1),
+                    4000,
+                    100,
+                    4000 * SomePumps.STROKES_PER_HOUR,
+                    9e5)));
     ShopLives shop = lives.now();
     assertThat(
             shop.groups()
@@ -154,7 +163,12 @@ class LivesTest {
                     new isokinon.core.life.LifeGroups.Of("", "", "ball", "NBR", "scour-liquor"))
                 .runs())
         .singleElement()
-        .satisfies(r -> assertThat(r.hours().age()).isCloseTo(100 + 2060, within(1e-6)));
+        .satisfies(
+            r -> {
+              assertThat(r.hours().age()).isCloseTo(100 + 2060, within(1e-6));
+              assertThat(r.counts().orElseThrow().age())
+                  .isCloseTo(9e5 + 2060 * SomePumps.STROKES_PER_HOUR, within(1.0));
+            });
   }
 
   @Test

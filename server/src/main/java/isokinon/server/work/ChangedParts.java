@@ -1,0 +1,250 @@
+package isokinon.server.work;
+
+import isokinon.core.counter.WearCount;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Part;
+import isokinon.core.wetend.Roles;
+import isokinon.server.store.FittedPartRow;
+import isokinon.server.store.HistoryMapper;
+import isokinon.server.store.KeptPartRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RunRow;
+import isokinon.server.store.StoresMapper;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/**
+ * Ends the runs of the parts that a rebuild took out of a pump and begins those of the parts that
+ * went in. A part of which nobody knows when it went in ends no run: an age is never guessed.
+ */
+@Component
+class ChangedParts {
+
+  private static final int MOST_CAUSE = 200;
+  private static final int MOST_PLACE = 40;
+
+  private final PumpMapper pumps;
+  private final HistoryMapper history;
+  private final StoresMapper stores;
+  private final FittedWetEnds wetEnds;
+  private final Findings findings;
+  private final Shelf shelf;
+
+  ChangedParts(
+      PumpMapper pumps,
+      HistoryMapper history,
+      StoresMapper stores,
+      FittedWetEnds wetEnds,
+      Findings findings,
+      Shelf shelf) {
+    this.pumps = pumps;
+    this.history = history;
+    this.stores = stores;
+    this.wetEnds = wetEnds;
+    this.findings = findings;
+    this.shelf = shelf;
+  }
+
+  /** Writes down what a rebuild changed, and takes what it used off the shelf. */
+  void handedBack(Bench.Job job, LocalDate day, String who) {
+    Rebuild rebuild = job.rebuild();
+    PumpRow pump = job.pump();
+    List<String> used =
+        rebuild.renewedInAll().stream().flatMap(p -> rebuild.lot(p).stream()).distinct().toList();
+    others(job, day);
+    Optional<String> material = rebuild.material(pump.role());
+    if (material.isPresent()) {
+      Optional<KeptPartRow> kept =
+          partsOf(rebuild, pump.role()).stream()
+              .flatMap(p -> kept(rebuild, p).stream())
+              .findFirst();
+      pumps.addRun(finishedSet(job, day));
+      pumps.refit(
+          pump.tag(),
+          material.get(),
+          day,
+          pump.runningHours(),
+          pump.strokes(),
+          kept.map(KeptPartRow::serial).orElse(""),
+          kept.map(KeptPartRow::hours).orElse(0.0),
+          kept.map(KeptPartRow::counts).orElse(0.0));
+      wetEnds.refit(pump, used.stream().flatMap(l -> stores.lot(l).stream()).toList());
+    }
+    shelf.use(used, job.row(), who);
+  }
+
+  // ---- the wearing set --------------------------------------------------------------------------
+
+  /**
+   * The run of the set that came out. It counts as failed only where a part of it was judged so at
+   * the bench; a set changed because it was due came out sound.
+   */
+  private RunRow finishedSet(Bench.Job job, LocalDate day) {
+    PumpRow pump = job.pump();
+    Optional<BenchEvent> found =
+        partsOf(job.rebuild(), pump.role()).stream()
+            .flatMap(p -> job.rebuild().condemned(p.id()).stream())
+            .findFirst();
+    return new RunRow(
+        pump.tag(),
+        pump.role(),
+        job.rebuild().fitted().material(),
+        duty(pump),
+        pump.fittedOn(),
+        day,
+        pump.hoursHere(),
+        found.isPresent(),
+        cause(job.rebuild(), found),
+        pump.serial(),
+        pump.partSerial(),
+        "",
+        pump.sheet().orElse(""),
+        pump.cameHours(),
+        counted(job).code(),
+        pump.cameCount(),
+        pump.countsPerHour() > 0 ? pump.countsHere() : null,
+        "");
+  }
+
+  private static List<Part> partsOf(Rebuild rebuild, String role) {
+    return rebuild.sheet().parts().stream()
+        .filter(p -> p.role().equals(Optional.of(role)))
+        .toList();
+  }
+
+  // ---- parts of other roles ---------------------------------------------------------------------
+
+  private void others(Bench.Job job, LocalDate day) {
+    Rebuild rebuild = job.rebuild();
+    List<Part> renewed =
+        rebuild.renewedInAll().stream()
+            .flatMap(p -> rebuild.sheet().part(p).stream())
+            .filter(p -> wears(p) && !p.role().equals(Optional.of(job.pump().role())))
+            .toList();
+    List<FittedPartRow> fitted = new ArrayList<>(history.fitted(job.pump().tag()));
+    for (Part part : renewed) {
+      String role = part.role().orElseThrow();
+      boolean all = renewed.containsAll(partsOf(rebuild, role));
+      List<FittedPartRow> out =
+          fitted.stream()
+              .filter(f -> f.role().equals(role))
+              .filter(f -> f.place().equals(place(part)) || (all && f.place().isEmpty()))
+              .toList();
+      out.forEach(f -> takeOut(f, part, job, day));
+      fitted.removeAll(out);
+    }
+    // After all came out, or a part that went in would be taken out again as one of its role.
+    renewed.forEach(p -> putIn(p, job, day));
+  }
+
+  /** Whether a part wears and is looked at; what is changed with every opening has no life. */
+  private static boolean wears(Part part) {
+    return part.renew() == Part.Renew.INSPECT
+        && part.role().filter(r -> !r.equals(Roles.BODY)).isPresent();
+  }
+
+  /** What a part is called as a place in its pump. */
+  static String place(Part part) {
+    return Words.clipped(Words.words(part.id()), MOST_PLACE);
+  }
+
+  private void takeOut(FittedPartRow f, Part part, Bench.Job job, LocalDate day) {
+    PumpRow pump = job.pump();
+    Optional<BenchEvent> found = job.rebuild().condemned(part.id());
+    history.takeOut(pump.tag(), f.role(), f.place());
+    pumps.addRun(
+        ended(
+            f,
+            pump,
+            duty(pump),
+            counted(job),
+            day,
+            found.isPresent(),
+            cause(job.rebuild(), found)));
+  }
+
+  /** The run of a part of another role that ends today. */
+  static RunRow ended(
+      FittedPartRow f,
+      PumpRow pump,
+      String duty,
+      WearCount counted,
+      LocalDate day,
+      boolean failed,
+      String cause) {
+    return new RunRow(
+        pump.tag(),
+        f.role(),
+        f.material(),
+        duty,
+        f.fittedOn(),
+        day,
+        f.hoursHere(pump),
+        failed,
+        cause,
+        pump.serial(),
+        f.partSerial(),
+        f.place(),
+        pump.sheet().orElse(""),
+        f.cameHours(),
+        counted.code(),
+        f.cameCount(),
+        pump.countsPerHour() > 0 ? f.countsHere(pump) : null,
+        "");
+  }
+
+  private void putIn(Part part, Bench.Job job, LocalDate day) {
+    PumpRow pump = job.pump();
+    String role = part.role().orElseThrow();
+    Optional<KeptPartRow> kept = kept(job.rebuild(), part);
+    job.rebuild()
+        .material(role)
+        .ifPresent(
+            material ->
+                history.addFitted(
+                    new FittedPartRow(
+                        pump.tag(),
+                        role,
+                        place(part),
+                        kept.map(KeptPartRow::serial).orElse(""),
+                        material,
+                        day,
+                        pump.runningHours(),
+                        kept.map(KeptPartRow::hours).orElse(0.0),
+                        pump.strokes(),
+                        kept.map(KeptPartRow::counts).orElse(0.0))));
+  }
+
+  // ---- what both take ---------------------------------------------------------------------------
+
+  private Optional<KeptPartRow> kept(Rebuild rebuild, Part part) {
+    return rebuild.lot(part.id()).flatMap(shelf::kept);
+  }
+
+  private String duty(PumpRow pump) {
+    return pumps.mainFluids().getOrDefault(pump.tag(), "");
+  }
+
+  private static WearCount counted(Bench.Job job) {
+    return WearCount.of(job.rebuild().sheet().family());
+  }
+
+  /** Why a part came out: the cause where it was said, and what was seen. */
+  private String cause(Rebuild rebuild, Optional<BenchEvent> judged) {
+    return Words.clipped(
+        judged
+            .map(
+                j ->
+                    rebuild
+                        .cause(j.act().subject())
+                        .map(e -> findings.causeWords(e, j.act().text()))
+                        .orElse(j.act().text()))
+            .orElse("changed sound"),
+        MOST_CAUSE);
+  }
+}

@@ -1,0 +1,237 @@
+package isokinon.server.work;
+
+import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.Rating;
+import isokinon.core.wetend.Roles;
+import isokinon.server.access.People;
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.FindingMapper;
+import isokinon.server.store.FittedPartRow;
+import isokinon.server.store.HistoryMapper;
+import isokinon.server.store.NextLookRow;
+import isokinon.server.store.PumpMapper;
+import isokinon.server.store.PumpRow;
+import isokinon.server.store.RunRow;
+import isokinon.server.store.WetEndRow;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Two units change places. What stands in them goes along with its age; counters, duty, interval
+ * and costs stay with the position. The runs so far end sound where they were, and go on in the
+ * other duty as runs of parts that came with an age.
+ */
+@Service
+public class Exchange {
+
+  private final PumpMapper pumps;
+  private final HistoryMapper history;
+  private final FittedWetEnds wetEnds;
+  private final FindingMapper findings;
+  private final BenchMapper bench;
+  private final Lives lives;
+  private final ShopLibrary library;
+  private final People people;
+  private final Clock clock;
+
+  Exchange(
+      PumpMapper pumps,
+      HistoryMapper history,
+      FittedWetEnds wetEnds,
+      FindingMapper findings,
+      BenchMapper bench,
+      Lives lives,
+      ShopLibrary library,
+      People people,
+      Clock clock) {
+    this.pumps = pumps;
+    this.history = history;
+    this.wetEnds = wetEnds;
+    this.findings = findings;
+    this.bench = bench;
+    this.lives = lives;
+    this.library = library;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /**
+   * What changes places, and who did it.
+   *
+   * @param because why it may, where a wet end is unsuited in the duty it goes to
+   */
+  public record ExchangeRequest(String with, String because, String who) {}
+
+  /** A unit as it stands in a position: everything that goes along when it is moved. */
+  private record Unit(
+      PumpRow pump, WetEndRow wetEnd, List<FittedPartRow> parts, Optional<NextLookRow> look) {}
+
+  /**
+   * Exchanges the units of two positions.
+   *
+   * @throws Refused where a position is unknown, one is on the bench, or the units are of different
+   *     constructions
+   */
+  @Transactional
+  public void exchange(String tag, ExchangeRequest q) {
+    people.known(q.who() == null ? "" : q.who());
+    String other = q.with() == null ? "" : q.with().strip();
+    if (other.equals(tag)) {
+      throw Refused.of(400, "with", "A unit cannot change places with itself.");
+    }
+    // Always in the same order, so that two who exchange at once do not wait for each other.
+    boolean first = tag.compareTo(other) < 0;
+    PumpRow low = locked(first ? tag : other);
+    PumpRow high = locked(first ? other : tag);
+    if (low.sheet().isEmpty() || !low.sheet().equals(high.sheet())) {
+      throw Refused.of(
+          422, "with", tag + " and " + other + " are not pumps of one construction with a sheet.");
+    }
+    Unit here = unit(low);
+    Unit there = unit(high);
+    String because = q.because() == null ? "" : q.because().strip();
+    List<Refused.Fault> unsuited =
+        Stream.concat(unsuited(here, high), unsuited(there, low))
+            .map(sentence -> new Refused.Fault("because", sentence))
+            .toList();
+    if (!unsuited.isEmpty() && because.isEmpty()) {
+      throw new Refused(422, unsuited);
+    }
+    LocalDate today = LocalDate.now(clock);
+    endRuns(here, high.tag(), because, today);
+    endRuns(there, low.tag(), because, today);
+    goesTo(here, high, today);
+    goesTo(there, low, today);
+  }
+
+  private PumpRow locked(String tag) {
+    PumpRow pump =
+        pumps
+            .lock(tag)
+            .orElseThrow(() -> Refused.of(404, "with", "No pump is called " + tag + "."));
+    if (bench.runningOn(tag).isPresent()) {
+      throw Refused.of(422, "with", tag + " is on the bench: hand it back first.");
+    }
+    return lives.carriedOn(pump);
+  }
+
+  private Unit unit(PumpRow pump) {
+    return new Unit(
+        pump, wetEnds.of(pump.tag()), history.fitted(pump.tag()), findings.nextLook(pump.tag()));
+  }
+
+  /** Materials of a unit that the duty of another position attacks, a sentence each. */
+  private Stream<String> unsuited(Unit unit, PumpRow place) {
+    Duty duty;
+    try {
+      duty =
+          DutyForm.of(place, pumps.exposures(place.tag()), wetEnds.of(place.tag()), library)
+              .duty(library);
+    } catch (Refused e) {
+      return Stream.empty(); // a duty that was never written down right tells nothing
+    }
+    return wetEnds.materials(unit.pump()).entrySet().stream()
+        .filter(m -> Roles.wetted(m.getKey()))
+        .filter(
+            m ->
+                library
+                    .materials()
+                    .material(m.getValue())
+                    .filter(
+                        of ->
+                            library.rater().rate(duty, of, m.getKey()).verdict()
+                                == Rating.Verdict.UNSUITED)
+                    .isPresent())
+        .map(
+            m ->
+                "The "
+                    + Words.words(m.getKey())
+                    + " of "
+                    + m.getValue()
+                    + " from "
+                    + unit.pump().tag()
+                    + " is unsuited in the duty of "
+                    + place.tag()
+                    + ". Rebuild it for that duty first, or say why it goes there.");
+  }
+
+  private void endRuns(Unit unit, String to, String because, LocalDate today) {
+    PumpRow p = unit.pump();
+    String duty = pumps.mainFluids().getOrDefault(p.tag(), "");
+    String cause = "unit moved to " + to;
+    if (p.hoursHere() > 0) {
+      pumps.addRun(
+          new RunRow(
+              p.tag(),
+              p.role(),
+              p.material(),
+              duty,
+              p.fittedOn(),
+              today,
+              p.hoursHere(),
+              false,
+              cause,
+              p.serial(),
+              p.partSerial(),
+              "",
+              p.sheet().orElse(""),
+              p.cameHours(),
+              HistoryTable.counted(p).code(),
+              p.cameCount(),
+              p.countsPerHour() > 0 ? p.countsHere() : null,
+              because));
+    }
+    for (FittedPartRow f : unit.parts()) {
+      history.takeOut(p.tag(), f.role(), f.place());
+      if (f.hoursHere(p) > 0) {
+        pumps.addRun(ChangedParts.ended(f, p, duty, HistoryTable.counted(p), today, false, cause));
+      }
+    }
+  }
+
+  private void goesTo(Unit unit, PumpRow place, LocalDate today) {
+    PumpRow from = unit.pump();
+    pumps.stands(place.tag(), from.serial(), from.series(), from.bodyMaterial());
+    pumps.refit(
+        place.tag(),
+        from.material(),
+        today,
+        place.runningHours(),
+        place.strokes(),
+        from.partSerial(),
+        from.age(),
+        from.countAge());
+    wetEnds.stands(
+        place.tag(), unit.wetEnd().hardware(), unit.wetEnd().rotorClassMm(), unit.wetEnd().parts());
+    for (FittedPartRow f : unit.parts()) {
+      history.addFitted(
+          new FittedPartRow(
+              place.tag(),
+              f.role(),
+              f.place(),
+              f.partSerial(),
+              f.material(),
+              today,
+              place.runningHours(),
+              f.age(from),
+              place.strokes(),
+              f.countAge(from)));
+    }
+    // What is read of this unit from now on is no part of the lines drawn of the one before.
+    findings.endLives(place.tag());
+    findings.clearNextLook(place.tag());
+    unit.look()
+        .ifPresent(
+            l ->
+                findings.addNextLook(
+                    new NextLookRow(
+                        place.tag(),
+                        place.runningHours() + Math.max(0, l.atHours() - from.runningHours()),
+                        l.because())));
+  }
+}

@@ -1,0 +1,50 @@
+package isokinon.server.work;
+
+import isokinon.server.store.BenchMapper;
+import isokinon.server.store.StepTimeRow;
+import java.time.OffsetDateTime;
+import org.springframework.stereotype.Component;
+
+/** What is written down when a rebuild is handed back. */
+@Component
+class HandBack {
+
+  private final BenchMapper store;
+  private final FindingLog findingLog;
+  private final NextLooks nextLooks;
+  private final Keeping keeping;
+  private final ChangedParts changed;
+
+  HandBack(
+      BenchMapper store,
+      FindingLog findingLog,
+      NextLooks nextLooks,
+      Keeping keeping,
+      ChangedParts changed) {
+    this.store = store;
+    this.findingLog = findingLog;
+    this.nextLooks = nextLooks;
+    this.keeping = keeping;
+    this.changed = changed;
+  }
+
+  /** Closes a rebuild: findings, a shorter interval, minutes of the steps, runs, the shelf. */
+  void close(Bench.Job job, OffsetDateTime now, String who) {
+    store.close(job.row().id(), now);
+    findingLog.close(job, now);
+    nextLooks.shorter(job).ifPresent(s -> keeping.shorten(job.pump(), s.hours(), s.because(), who));
+    job.rebuild()
+        .stepTimes()
+        .forEach(
+            t ->
+                store.addStepTime(
+                    new StepTimeRow(
+                        job.row().id(),
+                        job.row().sheetId(),
+                        t.step(),
+                        t.building(),
+                        t.minutes(),
+                        now)));
+    changed.handedBack(job, now.toLocalDate(), who);
+  }
+}

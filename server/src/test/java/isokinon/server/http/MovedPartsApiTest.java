@@ -1,0 +1,166 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.server.Desk;
+import isokinon.server.MillTest;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+/** Parts and units that come out, go in and change places: their age goes with them. */
+@MillTest
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:moved;DB_CLOSE_DELAY=-1")
+class MovedPartsApiTest {
+
+  @Autowired private Desk desk;
+
+  private List<JsonNode> runs(String tag) {
+    return StreamSupport.stream(desk.get("/api/v1/history.json").body().spliterator(), false)
+        .filter(r -> r.path("tag").asText().equals(tag))
+        .toList();
+  }
+
+  private JsonNode running(String tag, String role) {
+    return runs(tag).stream()
+        .filter(r -> r.path("role").asText().equals(role))
+        .filter(r -> r.path("ended").asText().equals("running"))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private void handsBack(Desk.Job job, String material) {
+    job.decides("single", material).builds().proves().does("HANDED_BACK", Map.of());
+  }
+
+  @Test
+  void aBallThatWentInHasALifeOfItsOwn() {
+    Desk.Job first = desk.job("EFF-05").takesIn("renew:inlet-balls").makesSafe();
+    handsBack(first.strips().inspects(), "PTFE");
+    JsonNode ball = running("EFF-05", "ball");
+    assertThat(ball.path("material").asText()).isEqualTo("PTFE");
+    assertThat(ball.path("place").asText()).isEqualTo("inlet balls");
+    assertThat(ball.path("hours").asDouble()).isZero();
+    assertThat(ball.path("counted").asText()).isEqualTo("strokes");
+    assertThat(runs("EFF-05")).noneMatch(r -> r.path("role").asText().equals("body"));
+
+    desk.post(
+        "/api/v1/counters?who=RT",
+        "tag,counter,at,reading\nEFF-05,hours,2026-03-17T07:00:00Z,"
+            + (desk.get("/api/v1/pumps/EFF-05").body().path("runningHours").asDouble() + 6)
+            + "\n",
+        "text/csv");
+    Desk.Job second = desk.job("EFF-05").takesIn("inspect:inlet-balls").makesSafe().strips();
+    second.does(
+        "JUDGED", Map.of("subject", "inlet-balls", "items", List.of("renew"), "text", "grooved"));
+    second.does(
+        "CAUSE_FOUND", Map.of("subject", "inlet-balls", "items", List.of("age", "counter:none")));
+    handsBack(second.inspects(), "SS316");
+    JsonNode ended =
+        runs("EFF-05").stream()
+            .filter(r -> r.path("role").asText().equals("ball") && r.has("ended_on"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(ended.path("ended").asText()).isEqualTo("failed");
+    assertThat(ended.path("cause").asText()).contains("grooved");
+    assertThat(running("EFF-05", "ball").path("material").asText()).isEqualTo("SS316");
+  }
+
+  @Test
+  void twoUnitsChangePlacesAndTheirPartsKeepTheirAge() {
+    JsonNode here = running("EFF-04", "stator");
+    JsonNode there = running("SCR-01", "stator");
+    double aged = hours("EFF-04");
+    Desk.Reply reply =
+        desk.post(
+            "/api/v1/pumps/EFF-04/exchange",
+            "{\"with\": \"SCR-01\", \"who\": \"RT\", \"because\": \"bearing noise\"}");
+    assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
+    JsonNode moved = running("SCR-01", "stator");
+    assertThat(moved.path("unit")).isEqualTo(here.path("unit"));
+    assertThat(moved.path("material")).isEqualTo(here.path("material"));
+    assertThat(moved.path("hours").asDouble()).isZero();
+    assertThat(moved.path("came_hours").asDouble()).isCloseTo(aged, within(1e-6));
+    assertThat(moved.path("came_count").asDouble())
+        .isGreaterThanOrEqualTo(here.path("counts").asDouble());
+    assertThat(running("EFF-04", "stator").path("unit")).isEqualTo(there.path("unit"));
+    JsonNode before =
+        runs("EFF-04").stream()
+            .filter(r -> r.path("cause").asText().equals("unit moved to SCR-01"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(before.path("ended").asText()).isEqualTo("sound");
+    assertThat(before.path("note").asText()).isEqualTo("bearing noise");
+    assertThat(desk.get("/api/v1/pumps/SCR-01").body().path("serial")).isEqualTo(here.path("unit"));
+  }
+
+  /** Hours on the set of a pump, carried on to now. */
+  private double hours(String tag) {
+    return desk.get("/api/v1/pumps/" + tag).body().at("/strip/hours").asDouble();
+  }
+
+  @Test
+  void aUnitDoesNotGoWhereItIsAttackedOrDoesNotFit() {
+    Desk.Reply attacked = exchange("SCR-07", "EFF-02");
+    assertThat(attacked.status()).isEqualTo(422);
+    assertThat(attacked.fault("because")).contains("unsuited in the duty of");
+    assertThat(running("SCR-07", "diaphragm").path("came_hours").asDouble()).isZero();
+    assertThat(exchange("SCR-07", "SCR-01").fault("with")).contains("one construction");
+    assertThat(exchange("SCR-07", "NO-01").status()).isEqualTo(404);
+    assertThat(exchange("SCR-07", "SCR-07").status()).isEqualTo(400);
+    desk.job("BLE-06");
+    assertThat(exchange("SCR-07", "BLE-06").fault("with")).contains("on the bench");
+  }
+
+  private Desk.Reply exchange(String tag, String with) {
+    return desk.post(
+        "/api/v1/pumps/" + tag + "/exchange", "{\"with\": \"" + with + "\", \"who\": \"RT\"}");
+  }
+
+  @Test
+  void aShorterIntervalIsKeptFromTheHandBackOn() {
+    double before = desk.get("/api/v1/pumps/EFF-02").body().at("/strip/intervalHours").asDouble();
+    Desk.Job job = desk.job("EFF-02").takesIn("inspect:diaphragm-a").makesSafe().strips();
+    double age = hours("EFF-02");
+    job.does(
+        "JUDGED", Map.of("subject", "diaphragm-a", "items", List.of("renew"), "text", "cracked"));
+    job.does(
+        "CAUSE_FOUND",
+        Map.of("subject", "diaphragm-a", "items", List.of("age", "counter:shorter-interval")));
+    handsBack(job.inspects(), "CSM");
+    JsonNode strip = desk.get("/api/v1/pumps/EFF-02").body().path("strip");
+    double shorter = Math.floor(0.8 * age);
+    assertThat(shorter).isLessThan(before);
+    assertThat(strip.path("intervalHours").asDouble()).isEqualTo(shorter);
+    assertThat(strip.path("way").asText()).isEqualTo("fixed");
+    assertThat(job.view().at("/handBack/nextDue").asText()).contains("changed at four fifths");
+  }
+
+  @Test
+  void aPartKeptAfterTheHandBackHasTheHoursItRan() {
+    double age = hours("SCR-03");
+    Desk.Job job = desk.job("SCR-03").takesIn("renew:diaphragm-a").makesSafe();
+    handsBack(job.strips().inspects(), "EPDM");
+    String keep =
+        "{\"pump\": \"SCR-03\", \"part\": \"diaphragm-a\", \"condition\": \"sound\", \"who\":"
+            + " \"RT\"}";
+    assertThat(desk.post("/api/v1/stores/kept", keep).status()).isEqualTo(200);
+    assertThat(
+            desk.get("/api/v1/stores")
+                .body()
+                .findParents("fromPump")
+                .get(0)
+                .path("hours")
+                .asDouble())
+        .isCloseTo(age, within(0.5));
+    assertThat(
+            desk.post("/api/v1/stores/kept", keep.replace("diaphragm-a", "inlet-seats"))
+                .fault("hours"))
+        .contains("how many hours");
+  }
+}
