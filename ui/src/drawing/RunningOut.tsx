@@ -49,9 +49,9 @@ function wedge(x0: number, x1: number, y: number, h0: number, h1: number): strin
 
 function PastSets({ pump, x, y }: Drawn) {
   const [first = 0] = x.domain();
-  return pump.stops.map((stop, i) => {
-    const from = pump.stops[i - 1]?.days ?? first * 3;
+  return pump.stops.map((stop) => {
     if (stop.days < first) return null;
+    const from = stop.fittedDays;
     const end = stop.failed ? 0.02 : WORN_AT_CHANGE;
     const start = Math.max(first, from);
     const gone = (start - from) / Math.max(1, stop.days - from);

@@ -11,6 +11,7 @@ import { Kits } from "../wetends/Kits";
 import type { StageProps } from "./Bench";
 import { Cover } from "./Cover";
 import { faultAt, Foot } from "./Foot";
+import { OutHere } from "./OutHere";
 import { useFitKit } from "./useFitKit";
 
 /** What goes back in: a material for each role, a lot for each part. */
@@ -45,6 +46,7 @@ export function Decide({ view, link }: StageProps) {
           </div>
           {fault && <Sentence>{fault}</Sentence>}
           <Booked view={view} />
+          <OutHere view={view} />
           {others.map((l) => (
             <OtherLot key={l.id} lot={l} view={view} link={link} onFit={fitLot} />
           ))}

@@ -6,6 +6,7 @@ import type { StageProps } from "./Bench";
 import { Choice } from "../../parts/Choice";
 import { countdown, useLeft } from "../../parts/Clock";
 import { faultAt, Foot } from "./Foot";
+import { OutHere } from "./OutHere";
 import { Sandglass, Waits } from "./Waits";
 
 /** What goes back with the pump. */
@@ -15,6 +16,7 @@ export function HandBack({ view, link }: StageProps) {
       <section className="flex-1 px-5 pt-2.5" aria-label="Hand back">
         <h2 className="text-[31px] leading-9 font-[680]">Proved. Hand it back with its record</h2>
         <WhatItWas view={view} link={link} />
+        <OutHere view={view} />
         <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
         <Summary view={view} />
       </section>

@@ -1,7 +1,14 @@
 import { describe, expect, it } from "vitest";
 import { changes } from "./HistoryLine";
 
-const stop = (days: number, material: string) => ({ days, material, failed: false, hours: 0, cause: "" });
+const stop = (days: number, material: string) => ({
+  fittedDays: days - 100,
+  days,
+  material,
+  failed: false,
+  hours: 0,
+  cause: "",
+});
 
 describe("where the material changed", () => {
   it("is told once for each stretch", () => {

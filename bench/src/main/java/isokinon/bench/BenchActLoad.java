@@ -25,17 +25,19 @@ import java.util.stream.Stream;
 
 /**
  * How soon is a bench action acknowledged, and the floor shown, in a shop of 1 000 pumps with 100
- * 000 events stored? Starts the packaged application on a loopback port over a filled data folder,
- * acts a bounded number of times, prints the percentiles, and stops.
+ * 000 events and 100 000 runs stored? Starts the packaged application on a loopback port over a
+ * filled data folder, acts a bounded number of times, prints the percentiles, and stops.
  */
 public final class BenchActLoad {
 
   private static final int PUMPS = 1_000;
   private static final int EVENTS = 100_000;
+  private static final int RUNS = 100_000;
   private static final int EVENTS_PER_REBUILD = 150;
   private static final int WARM_UP = 100;
   private static final int ACTS = 400;
   private static final int FLOORS = 30;
+  private static final int PLANS = 5;
   private static final Pattern SEQ = Pattern.compile("\"seq\":(\\d+),\"stage\"");
 
   private final HttpClient client = HttpClient.newHttpClient();
@@ -58,6 +60,15 @@ public final class BenchActLoad {
 
   private void run() throws Exception {
     Process first = start();
+    double[] plans = new double[PLANS];
+    for (int i = -1; i < PLANS; i++) {
+      long before = System.nanoTime();
+      post("/api/v1/diary/plan?who=RT", "{}");
+      if (i >= 0) {
+        plans[i] = (System.nanoTime() - before) / 1e6;
+      }
+    }
+    print("work of the demo mill planned", plans);
     first.destroy();
     first.waitFor();
     fill();
@@ -82,7 +93,19 @@ public final class BenchActLoad {
           floors[i] = (System.nanoTime() - before) / 1e6;
         }
       }
-      print("floor of " + PUMPS + " pumps", floors);
+      print("floor of " + PUMPS + " pumps and " + RUNS + " runs", floors);
+      double[] anew = new double[FLOORS / 3];
+      for (int i = 0; i < anew.length; i++) {
+        post(
+            "/api/v1/life/mode",
+            "{\"role\": \"diaphragm\", \"material\": \"CSM\", \"duty\": \"\", \"shape\": 2."
+                + i
+                + ", \"who\": \"RT\"}");
+        long before = System.nanoTime();
+        get("/api/v1/floor");
+        anew[i] = (System.nanoTime() - before) / 1e6;
+      }
+      print("the same with every life fitted again", anew);
     } finally {
       application.destroy();
       application.waitFor();
@@ -136,7 +159,10 @@ public final class BenchActLoad {
                 + " cause) select '"
                 + tag
                 + "', role, material, duty_group, fitted_on, ended_on,"
-                + " hours, failed, cause from run where pump = 'EFF-02'");
+                + " hours + n, failed, cause from run cross join system_range(1, "
+                + RUNS / PUMPS
+                + ") as t(n) where pump = 'EFF-02' limit "
+                + RUNS / PUMPS);
       }
       statement.executeBatch();
       int rebuilds = EVENTS / EVENTS_PER_REBUILD;

@@ -1,5 +1,6 @@
 package isokinon.bench;
 
+import isokinon.core.life.KaplanMeier;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
@@ -108,13 +109,15 @@ public final class LifeBench {
   private static void beside() throws IOException, InterruptedException {
     SplittableRandom random = new SplittableRandom(2);
     List<List<Run>> groups = new ArrayList<>();
-    StringBuilder csv = new StringBuilder("group,age,failed\n");
+    StringBuilder csv = new StringBuilder("group,from,age,failed\n");
     for (int g = 0; g < FITS; g++) {
       List<Run> runs = new ArrayList<>();
       for (int i = 0; i < RUNS_A_FIT; i++) {
         Run r = drawn(random, 0.8 + g % 10 * 0.4, 500 + 20.0 * g);
         runs.add(r);
         csv.append(g)
+            .append(',')
+            .append(came(r, i))
             .append(',')
             .append(r.age())
             .append(',')
@@ -123,6 +126,7 @@ public final class LifeBench {
       }
       groups.add(runs);
     }
+    List<List<KaplanMeier.Step>> steps = groups.stream().map(LifeBench::joinedLater).toList();
     double best = Double.MAX_VALUE;
     List<WeibullFit> fits = List.of();
     for (int t = 0; t < TIMES; t++) {
@@ -162,10 +166,23 @@ public final class LifeBench {
     double scale = 0;
     double likelihood = 0;
     double interval = 0;
+    double survival = 0;
+    double band = 0;
+    int compared = 0;
     for (String line : Files.readAllLines(folder.resolve("out.txt"))) {
       String[] f = line.split(",");
       if (f[0].equals("ms")) {
         rMs = Double.parseDouble(f[1]);
+        continue;
+      }
+      if (f[0].equals("km")) {
+        KaplanMeier.Step step = steps.get(Integer.parseInt(f[1])).get(Integer.parseInt(f[2]) - 1);
+        survival = Math.max(survival, Math.abs(step.survival() - Double.parseDouble(f[3])));
+        if (step.low().isPresent()) {
+          band = Math.max(band, Math.abs(step.low().get() - Double.parseDouble(f[4])));
+          band = Math.max(band, Math.abs(step.high().orElseThrow() - Double.parseDouble(f[5])));
+        }
+        compared++;
         continue;
       }
       WeibullFit fit = fits.get(Integer.parseInt(f[0]));
@@ -179,14 +196,33 @@ public final class LifeBench {
         "the same in R, survreg of the survival package, its own time only: %.0f ms, %.2f ms each;"
             + " ratio %.0f%n"
             + "largest relative difference: shape %.1e, scale %.1e, log-likelihood %.1e,"
-            + " upper end of the shape's 90 %% %.1e%n",
+            + " upper end of the shape's 90 %% %.1e%n"
+            + "survival without a model beside survfit, every third run joining with an age,"
+            + " %d steps: largest difference %.1e, of the 90 %% band %.1e%n",
         rMs,
         rMs / FITS,
         rMs / best,
         shape,
         scale,
         likelihood,
-        interval);
+        interval,
+        compared,
+        survival,
+        band);
+  }
+
+  /** Every third run came with half its age on it: it is seen from then on only. */
+  private static double came(Run r, int i) {
+    return i % 3 == 0 ? r.age() / 2 : 0;
+  }
+
+  private static List<KaplanMeier.Step> joinedLater(List<Run> runs) {
+    List<Run> later = new ArrayList<>();
+    for (int i = 0; i < runs.size(); i++) {
+      Run r = runs.get(i);
+      later.add(new Run(came(r, i), r.age(), r.failed()));
+    }
+    return KaplanMeier.of(later);
   }
 
   private static double off(double ours, String theirs) {
@@ -213,6 +249,16 @@ public final class LifeBench {
           sprintf("%.15g", f$loglik[2]),
           sprintf("%.15g", 1 / f$scale * exp(1.6448536269514722 * se)), sep = ",")
         cat("\\n")
+      }
+      for (i in seq_along(groups)) {
+        k <- survfit(Surv(from, age, failed) ~ 1, groups[[i]], conf.int = 0.9,
+          conf.type = "log-log")
+        at <- which(k$n.event > 0)
+        for (j in seq_along(at)) {
+          cat("km", names(groups)[i], j, sprintf("%.15g", k$surv[at[j]]),
+            sprintf("%.15g", k$lower[at[j]]), sprintf("%.15g", k$upper[at[j]]), sep = ",")
+          cat("\\n")
+        }
       }
       """;
 }

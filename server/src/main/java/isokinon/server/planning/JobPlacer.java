@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class JobPlacer {
 
-  private static final Duration MOST = Duration.ofMillis(4000);
+  private static final Duration MOST = Duration.ofMillis(3500);
   private static final Duration UNIMPROVED = Duration.ofMillis(1200);
 
   private final SolverFactory<WorkPlan> factory =

@@ -34,11 +34,25 @@ public interface ShelfMapper {
           + " and kind in ('issued', 'returned')")
   int out(@Param("lot") String lot, @Param("rebuild") long rebuild);
 
+  /** Pieces that are out: to jobs in hand, and those a job neither used nor brought back. */
   @Select(
       "select lot, sum(change) as change, 'issued' as kind, rebuild, max(who) as who, max(at) as at,"
-          + " '' as note from movement where kind in ('issued', 'returned') and rebuild in (select id"
-          + " from rebuild where closed_at is null) group by lot, rebuild having sum(change) < 0")
+          + " '' as note from movement m where kind in ('issued', 'returned') and (rebuild in"
+          + " (select id from rebuild where closed_at is null) or not exists (select 1 from"
+          + " movement b where b.lot = m.lot and b.rebuild = m.rebuild and b.kind = 'booked'))"
+          + " group by lot, rebuild having sum(change) < 0")
   List<MovementRow> outNow();
+
+  @Select(
+      "select lot as id from movement where rebuild = #{rebuild} and kind in ('issued', 'returned')"
+          + " group by lot having sum(change) < 0 order by lot")
+  List<OutRow> outTo(long rebuild);
+
+  /** Pieces of a lot that are held for other pumps than this. */
+  @Select(
+      "select count(*) from reservation where lot = #{lot} and pump <> #{pump}"
+          + " and released_at is null")
+  int heldForOthers(@Param("lot") String lot, @Param("pump") String pump);
 
   @Select("select id, lot, pump, who, at from reservation where released_at is null order by id")
   List<ReservationRow> reservations();

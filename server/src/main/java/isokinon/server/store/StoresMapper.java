@@ -3,13 +3,19 @@ package isokinon.server.store;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 /** Lots on the shelf, torque wrenches in the crib, people of the shop. */
 public interface StoresMapper {
 
-  @Select("select * from lot where sheet_id = #{sheetId} order by kit, cured desc")
-  List<LotRow> lots(String sheetId);
+  /** Lots of a sheet; what is out to the open job of a pump counts as at hand for it. */
+  @Select(
+      "select id, sheet_id, kit, title, material, cured, quantity - coalesce((select sum(m.change)"
+          + " from movement m join rebuild r on r.id = m.rebuild where m.lot = lot.id and m.kind in"
+          + " ('issued', 'returned') and r.pump = #{pump} and r.closed_at is null), 0) as quantity,"
+          + " price, place, hardware from lot where sheet_id = #{sheetId} order by kit, cured desc")
+  List<LotRow> lots(@Param("sheetId") String sheetId, @Param("pump") String pump);
 
   @Select("select * from lot where id = #{id}")
   Optional<LotRow> lot(String id);

@@ -263,7 +263,11 @@ public class Bench {
       handBack.close(job, now, request.who());
       return view(id);
     }
-    return viewer.view(row, job.pump(), rebuild.and(event(recorded)));
+    Rebuild after = rebuild.and(event(recorded));
+    if (act.kind() == Act.Kind.LOT_FITTED) {
+      shelves.handOut(act.subject(), new Job(row, job.pump(), after), request.who());
+    }
+    return viewer.view(row, job.pump(), after);
   }
 
   private static String staleSentence(Rebuild rebuild, long seen) {
@@ -401,8 +405,14 @@ public class Bench {
         .lot(act.subject())
         .map(
             lot -> {
-              if (lot.quantity() < 1 && !shelves.isOut(lot.id(), job.row().id())) {
-                return Optional.of(new Refusal("lot", "Lot " + lot.id() + " is used up."));
+              Rebuild booked =
+                  job.rebuild()
+                      .and(
+                          new BenchEvent(job.rebuild().seq() + 1, clock.instant(), "", false, act));
+              Optional<String> shortOf =
+                  shelves.shortOf(lot, new Job(job.row(), job.pump(), booked));
+              if (shortOf.isPresent()) {
+                return Optional.of(new Refusal("lot", shortOf.get()));
               }
               ShelfLife.Standing standing = shelf.of(lot).on(LocalDate.now(clock));
               if (standing == ShelfLife.Standing.OVER_AGE) {

@@ -226,7 +226,8 @@ public record BenchView(
       List<RoleChoice> roles,
       List<RenewItem> parts,
       List<LotView> lots,
-      Optional<CoverView> cover) {}
+      Optional<CoverView> cover,
+      List<OutView> out) {}
 
   /**
    * The cheapest way to have what is renewed.
@@ -266,6 +267,9 @@ public record BenchView(
       Optional<String> role,
       String because,
       Optional<String> lot) {}
+
+  /** A piece of a lot that is out to this job, and whether it is booked to go in. */
+  public record OutView(String lot, String title, String material, String place, boolean fitted) {}
 
   /** A lot on the shelf. */
   public record LotView(

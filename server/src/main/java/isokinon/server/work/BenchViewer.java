@@ -32,6 +32,7 @@ import isokinon.server.work.BenchView.LimitView;
 import isokinon.server.work.BenchView.LogLine;
 import isokinon.server.work.BenchView.LotView;
 import isokinon.server.work.BenchView.NextStep;
+import isokinon.server.work.BenchView.OutView;
 import isokinon.server.work.BenchView.PauseView;
 import isokinon.server.work.BenchView.PlanView;
 import isokinon.server.work.BenchView.PumpHead;
@@ -54,6 +55,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -143,7 +145,7 @@ public class BenchViewer {
         gates(rebuild),
         exposures.stream().flatMap(e -> fluid(e).stream()).toList(),
         inspect(rebuild),
-        decide(pump, rebuild),
+        decide(row.id(), pump, rebuild),
         proofs.of(row.id(), pump, rebuild),
         handBack(row, pump, rebuild),
         plan.map(p -> plan(p, sheet)).orElse(NO_PLAN),
@@ -438,7 +440,7 @@ public class BenchViewer {
     return readings + (readings.isEmpty() || said.isEmpty() ? "" : ", ") + said;
   }
 
-  private DecideView decide(PumpRow pump, Rebuild rebuild) {
+  private DecideView decide(long id, PumpRow pump, Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
     List<RoleChoice> roles =
         rebuild.rolesToChoose().stream()
@@ -460,13 +462,29 @@ public class BenchViewer {
                 .toList();
     List<LotView> lots =
         Stream.concat(
-                stores.lots(sheet.id()).stream().map(l -> lot(sheet, l, pump)),
+                stores.lots(sheet.id(), pump.tag()).stream().map(l -> lot(sheet, l, pump)),
                 shelves.kept().stream()
                     .filter(k -> k.sheetId().equals(sheet.id()) && !k.role().isEmpty())
                     .map(k -> keptPart(sheet, k)))
             .toList();
     return new DecideView(
-        roles, parts, lots, deciding ? Optional.of(covers.of(rebuild)) : Optional.empty());
+        roles,
+        parts,
+        lots,
+        deciding ? Optional.of(covers.of(pump.tag(), rebuild)) : Optional.empty(),
+        out(id, rebuild));
+  }
+
+  /** Pieces that were handed out to this job, and whether they went in. */
+  private List<OutView> out(long id, Rebuild rebuild) {
+    Set<String> fitted =
+        rebuild.renewedInAll().stream()
+            .flatMap(p -> rebuild.lot(p).stream())
+            .collect(Collectors.toSet());
+    return shelves.outTo(id).stream()
+        .flatMap(o -> stores.lot(o.id()).stream())
+        .map(l -> new OutView(l.id(), l.title(), l.material(), l.place(), fitted.contains(l.id())))
+        .toList();
   }
 
   /** The material a role has in the pump now; empty where nobody wrote it down. */

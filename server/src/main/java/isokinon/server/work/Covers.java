@@ -38,14 +38,14 @@ class Covers {
     this.clock = clock;
   }
 
-  /** The cheapest cover of what {@code rebuild} renews. */
-  CoverView of(Rebuild rebuild) {
+  /** The cheapest cover of what {@code rebuild} renews in a pump. */
+  CoverView of(String pump, Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
     Map<String, Integer> need = new LinkedHashMap<>();
     for (Plan.Renewal r : rebuild.renewals()) {
       need.put(r.part(), r.count());
     }
-    List<LotRow> lots = stores.lots(sheet.id());
+    List<LotRow> lots = stores.lots(sheet.id(), pump);
     Map<String, Integer> onHand = onHand(sheet, lots, rebuild);
     List<OfferRow> offers = stores.offers(sheet.id());
     List<String> missing =

@@ -31,9 +31,6 @@ public class Floor {
 
   static final int DAYS_BACK = 365;
 
-  /** Sets that ended longer ago lie off every strip. */
-  private static final int DAYS_OF_HISTORY = 1095;
-
   static final int DAYS_AHEAD = 184;
   private static final int LENS_POINTS = 92;
   private static final int MOST_MARKS = 12;
@@ -103,8 +100,14 @@ public class Floor {
       Optional<Long> rebuild,
       Optional<String> rebuildStage) {}
 
-  /** The end of an earlier set. */
-  public record Stop(double days, boolean failed, double hours, String material, String cause) {}
+  /** An earlier set: when it went in and how it ended, days from today. */
+  public record Stop(
+      double fittedDays,
+      double days,
+      boolean failed,
+      double hours,
+      String material,
+      String cause) {}
 
   private final PumpMapper pumps;
   private final BenchMapper bench;
@@ -141,7 +144,7 @@ public class Floor {
   @Transactional(readOnly = true)
   public FloorView view() {
     Map<String, List<RunRow>> runsByPump =
-        pumps.runsSince(LocalDate.now(clock).minusDays(DAYS_OF_HISTORY)).stream()
+        pumps.runsSince(LocalDate.now(clock).minusDays(DAYS_BACK)).stream()
             .collect(Collectors.groupingBy(RunRow::pump));
     ShopLives shop = lives.now();
     Map<String, RebuildRow> open =
@@ -235,10 +238,16 @@ public class Floor {
                 ? "unknown"
                 : risk >= HIGH ? "renew" : risk >= RAISED ? "watch" : "sound",
         own.stream()
+            .filter(r -> r.role().equals(pump.role()))
             .map(
                 r ->
                     new Stop(
-                        daysFromToday(r.endedOn()), r.failed(), r.age(), r.material(), r.cause()))
+                        daysFromToday(r.fittedOn()),
+                        daysFromToday(r.endedOn()),
+                        r.failed(),
+                        r.age(),
+                        r.material(),
+                        r.cause()))
             .toList(),
         daysFromToday(pump.fittedOn()),
         due.days(),

@@ -1,5 +1,8 @@
 package isokinon.server.work;
 
+import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.shelf.ShelfLife;
@@ -332,23 +335,67 @@ public class Shelf {
     }
   }
 
-  /** What a rebuild used goes out of the shelf; a piece that was handed out has gone already. */
+  /**
+   * What a rebuild used is gone for good; a piece that was handed out has left the shelf already.
+   */
   void use(Collection<String> lots, RebuildRow rebuild, String who) {
     for (String lot : lots) {
       if (lot.startsWith(KEPT)) {
         shelf.gone(lot, rebuild.pump(), OffsetDateTime.now(clock));
-      } else if (stores.lot(lot).isPresent() && shelf.out(lot, rebuild.id()) < 1) {
-        if (shelf.change(lot, -1) > 0) {
-          moved(lot, -1, "booked", rebuild.id(), who, "");
-        }
-        shelf.used(lot, rebuild.pump(), OffsetDateTime.now(clock));
+      } else if (stores.lot(lot).isPresent()) {
+        int taken = shelf.out(lot, rebuild.id()) > 0 ? 0 : shelf.change(lot, -1);
+        moved(lot, -taken, "booked", rebuild.id(), who, "");
       }
     }
   }
 
-  /** Whether a piece of a lot is out to a rebuild. */
-  boolean isOut(String lot, long rebuild) {
-    return shelf.out(lot, rebuild) > 0;
+  /** Pieces of a lot that a rebuild takes: one each time it came by and booked the lot. */
+  private static int pieces(Rebuild rebuild, String lot) {
+    int pieces = 0;
+    boolean booked = false;
+    for (BenchEvent e : rebuild.events()) {
+      if (e.act().kind() == Act.Kind.SENT_BACK) {
+        booked = false;
+      } else if (e.act().kind() == Act.Kind.LOT_FITTED && e.act().subject().equals(lot)) {
+        pieces += booked ? 0 : 1;
+        booked = true;
+      }
+    }
+    return pieces;
+  }
+
+  /** Hands out the piece that was just booked at the bench, unless it is out already. */
+  void handOut(String lot, Bench.Job job, String who) {
+    if (stores.lot(lot).isPresent() && !isOut(lot, job)) {
+      if (shelf.change(lot, -1) == 0) {
+        throw Refused.of(422, "lot", "Lot " + lot + " is used up.");
+      }
+      moved(lot, -1, "issued", job.row().id(), who, "booked at the bench");
+      shelf.used(lot, job.row().pump(), OffsetDateTime.now(clock));
+    }
+  }
+
+  /** Whether every piece of a lot that a job takes is out to it. */
+  private boolean isOut(String lot, Bench.Job job) {
+    return shelf.out(lot, job.row().id()) >= pieces(job.rebuild(), lot);
+  }
+
+  /**
+   * Why a piece of a lot cannot go to a job, as far as the count goes; empty where it can.
+   *
+   * @param job with the booking in it
+   */
+  Optional<String> shortOf(LotRow lot, Bench.Job job) {
+    if (isOut(lot.id(), job)) {
+      return Optional.empty();
+    }
+    if (lot.quantity() < 1) {
+      return Optional.of("Lot " + lot.id() + " is used up.");
+    }
+    return lot.quantity() <= shelf.heldForOthers(lot.id(), job.row().pump())
+        ? Optional.of(
+            "Every piece of " + lot.id() + " is held for another pump: release it in Stores first.")
+        : Optional.empty();
   }
 
   /** A part that is kept under this tag. */

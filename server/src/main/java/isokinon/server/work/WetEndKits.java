@@ -83,7 +83,7 @@ class WetEndKits {
 
   private List<Offered> offered(ChoiceSetting s, Sheet sheet) {
     List<OfferRow> singles = stores.offers(sheet.id());
-    List<LotRow> lots = stores.lots(sheet.id());
+    List<LotRow> lots = stores.lots(sheet.id(), s.tag());
     // A kit of a material the library does not know cannot be judged at all; of two kits of the
     // same
     // make-up the first stands for both.

@@ -95,12 +95,42 @@ class StoresApiTest {
     assertThat(act("issue", "\"lot\": \"L-1110\", \"pump\": \"BLE-04\"").status()).isEqualTo(200);
     assertThat(quantity("L-1110")).isEqualTo(before - 1);
     assertThat(line(stores(), "tube-push-in-8", "EPDM tube").path("reserved").asInt()).isZero();
-    assertThat(stores().at("/out/0/pump").asText()).isEqualTo("BLE-04");
+    assertThat(stores().path("out").findValuesAsText("pump")).contains("BLE-04");
     assertThat(act("return", "\"lot\": \"L-1110\", \"rebuild\": " + rebuild).status())
         .isEqualTo(200);
     assertThat(quantity("L-1110")).isEqualTo(before);
     assertThat(act("return", "\"lot\": \"L-1110\", \"rebuild\": " + rebuild).status())
         .isEqualTo(422);
+  }
+
+  @Test
+  void whatIsBookedAtTheBenchIsOutUntilItIsUsedOrBroughtBack() {
+    int first = quantity("L-1007");
+    Desk.Job job = desk.job("SCR-01").takesIn("renew:stator").makesSafe().strips().inspects();
+    Map<String, ?> booked = Map.of("subject", "L-1007", "items", new String[] {"stator"});
+    job.does("LOT_FITTED", booked);
+    assertThat(quantity("L-1007")).isEqualTo(first - 1);
+    assertThat(job.view().at("/decide/out/0/fitted").asBoolean()).isTrue();
+    assertThat(job.view().at("/decide/lots"))
+        .as("the job still has it at hand")
+        .anySatisfy(
+            l -> {
+              assertThat(l.path("id").asText()).isEqualTo("L-1007");
+              assertThat(l.path("quantity").asInt()).isEqualTo(first);
+            });
+    job.does("LOT_FITTED", booked);
+    assertThat(quantity("L-1007")).as("booked again, not taken again").isEqualTo(first - 1);
+    act("count", "\"lot\": \"L-1007\", \"count\": 1");
+    assertThat(act("reserve", "\"lot\": \"L-1007\", \"pump\": \"EFF-04\"").status()).isEqualTo(200);
+    job.does(
+        "LOT_FITTED",
+        Map.of("subject", "single", "items", new String[] {"stator"}, "text", "bag 9"));
+    assertThat(job.view().at("/decide/out/0/fitted").asBoolean()).isFalse();
+    act("return", "\"lot\": \"L-1007\", \"rebuild\": " + job.id());
+    act("count", "\"lot\": \"L-1007\", \"count\": 1");
+    assertThat(job.tries("LOT_FITTED", booked).fault("lot")).contains("held for another pump");
+    act("scrap", "\"lot\": \"L-1007\"");
+    assertThat(job.tries("LOT_FITTED", booked).fault("lot")).contains("used up");
   }
 
   @Test
