@@ -5,6 +5,7 @@ import type {
   DutyForm,
   FindingRequest,
   FindingView,
+  FindView,
   FluidSheet,
   GaugeView,
   ImportReport,
@@ -22,6 +23,7 @@ import type {
   SymptomQuestion,
   ComparisonView,
   HistoryReport,
+  KnownField,
   ImportRequest,
   LifeQuestion,
   LifeView,
@@ -134,6 +136,7 @@ export const api = {
       headers: { "content-type": "text/csv" },
       body: csv,
     }),
+  finds: () => ask<FindView[]>("/life/finds"),
   life: (question: LifeQuestion) => post<LifeView>("/life", question),
   keep: (pumps: string[], way: string, everyHours: number | null, because: string, who: string) =>
     post<unknown>("/life/policy", { pumps, way, everyHours, because, who }),
@@ -159,6 +162,14 @@ export const api = {
   planDiary: (who: string) => post<DiaryView>(`/diary/plan?${new URLSearchParams({ who })}`, {}),
   pin: (pump: string, at: { day: number; minute: number; person: string } | null, who: string) =>
     post<DiaryView>("/diary/pin", { pump, ...(at ?? {}), who }),
+  historyFields: () => ask<KnownField[]>("/history/fields"),
+  restore: async (everything: string): Promise<void> => {
+    await answered("/everything.json", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: everything,
+    });
+  },
   bringHistory: (request: ImportRequest) => post<HistoryReport>("/history/import", request),
   symptoms: (tag: string, told: SymptomQuestion) => post<SymptomsView>(`/pumps/${at(tag)}/symptoms`, told),
   finding: (id: number, part: string, signs: string[]) => post<FindingView>(`/rebuilds/${id}/finding`, { part, signs }),

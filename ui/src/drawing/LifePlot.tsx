@@ -56,6 +56,9 @@ export function LifePlot({ life, width, other }: Props) {
           fill="var(--wash)"
         />
       )}
+      {best !== null && (
+        <path d={`M${x(best)},${TOP - 6}V${costTop + COSTS}`} stroke="var(--accent)" strokeWidth={1.8} />
+      )}
       <Band life={life} x={x} y={y} />
       {other && <Steps steps={other.steps} x={x} y={y} stroke="var(--muted)" dash="7 3 2 3" />}
       <Steps steps={life.steps} x={x} y={y} stroke="var(--ink)" />
@@ -67,7 +70,6 @@ export function LifePlot({ life, width, other }: Props) {
       {life.costs.length > 0 && <Costs life={life} x={x} top={costTop} />}
       {best !== null && (
         <g>
-          <path d={`M${x(best)},${TOP - 6}V${costTop + COSTS}`} stroke="var(--accent)" strokeWidth={1.8} />
           <rect x={x(best) - 46} y={axisY + 4} width={44} height={20} fill="var(--go)" />
           <text
             className="m"

@@ -53,5 +53,9 @@ export function roleWord(role: string): string {
 /** A count in millions. */
 export const millions = (count: number): string => (count / 1e6).toFixed(1);
 
+/** Numbers whose thousands do not part at the end of a line. */
+export const unbroken = (text: string): string =>
+  text.replaceAll("\u2009", "\u2060\u2009\u2060").replace(/ (h|mm|d)\b/g, "\u00a0$1");
+
 /** The first letter raised. */
 export const sentence = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);

@@ -37,7 +37,7 @@ function Shown({ diary }: { diary: DiaryView }) {
   return (
     <main className="grid grid-cols-[minmax(0,1fr)_356px] max-[1080px]:grid-cols-1">
       <div className="min-w-0 pb-8">
-        <div className="flex min-h-14 flex-wrap items-center gap-x-4 border-b border-ink px-5 text-[15px]">
+        <div className="flex min-h-14 flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink px-5 py-1 text-[15px]">
           <h1 className="sr-only">Diary</h1>
           <span>
             <b className="font-[700]">{diary.entries.length} jobs</b> in six weeks

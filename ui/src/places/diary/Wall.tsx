@@ -11,6 +11,8 @@ const WHO = 30;
 const STEP = 30;
 /** A block of so many minutes has room for its tag alone. */
 const SHORT = 30;
+/** A block of fewer pixels has its tag in two lines, area over number. */
+const NARROW = 46;
 const HIGH = 0.2;
 
 interface Props {
@@ -190,7 +192,17 @@ function DayRow({ day: d, x, hours, chosen, drag, take, move, drop, choose }: Ro
                   <circle cx="4" cy="4" r="3.4" fill="var(--accent)" />
                 </svg>
               )}
-              <b className="font-[720]">{e.pump}</b>
+              {x(e.to) - x(e.from) < NARROW ? (
+                <b className="text-center text-[11px] leading-[11px] font-[720]">
+                  {e.pump.split("-").map((part) => (
+                    <span key={part} className="block">
+                      {part}
+                    </span>
+                  ))}
+                </b>
+              ) : (
+                <b className="font-[720]">{e.pump}</b>
+              )}
               {e.to - e.from > SHORT && (
                 <span className={e.risk >= HIGH ? "font-[640] text-renew" : "text-muted"}>{risk(e)}</span>
               )}

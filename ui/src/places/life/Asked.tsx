@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { LifeView } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { roleWord } from "../../parts/numbers";
@@ -7,6 +8,8 @@ interface Props {
   life: LifeView;
   set: (change: Record<string, string>) => void;
   error: Error | null;
+  /** On the way in: nothing is chosen yet. */
+  unasked?: boolean;
 }
 
 const PLURALS: Record<string, string> = { bushing: "bushings", hose: "hoses", tube: "tubes" };
@@ -24,7 +27,7 @@ const MODES: Record<string, string> = {
 };
 
 /** Whose life is shown, as a sentence whose words can be chosen. */
-export function Asked({ life, set, error }: Props) {
+export function Asked({ life, set, error, unasked = false }: Props) {
   const of = life.of;
   const inRole = life.groups.filter((g) => g.role === of.role);
   const inMaterial = inRole.filter((g) => g.material === of.material);
@@ -33,7 +36,8 @@ export function Asked({ life, set, error }: Props) {
   const mode = String(life.estimate?.mode ?? 2);
   return (
     <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-[15px]">
-      <span>{of.pump ? `Life of the ${roleWord(of.role)} in` : "Life of"}</span>
+      {unasked && <span className="text-muted">Or look at the</span>}
+      <span className={unasked ? "lowercase" : ""}>{of.pump ? `Life of the ${roleWord(of.role)} in` : "Life of"}</span>
       {of.pump ? (
         <b className="px-1 font-[700]">{of.pump}</b>
       ) : (
@@ -97,6 +101,11 @@ export function Asked({ life, set, error }: Props) {
         of={Object.keys(MODES)}
         say={(v) => MODES[v] ?? v}
       />
+      {!unasked && (
+        <Link className="under ml-auto" to="/life">
+          All that was found
+        </Link>
+      )}
       {error && (
         <div className="w-full pb-2">
           <Sentence>{error.message}</Sentence>

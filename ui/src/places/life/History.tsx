@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
@@ -90,6 +90,12 @@ export default function History() {
           as JSON
         </a>
       </div>
+      {!held && (
+        <>
+          <PutBack />
+          <Fields />
+        </>
+      )}
       {look.error && <Sentence>{look.error.message}</Sentence>}
       {held && report && (
         <Read held={held} report={report} change={change} busy={look.isPending || bring.isPending}>
@@ -112,6 +118,78 @@ export default function History() {
         </Read>
       )}
     </main>
+  );
+}
+
+/** What a table may have in it, so that nobody has to guess before bringing one. */
+function Fields() {
+  const fields = useQuery({ queryKey: ["history-fields"], queryFn: api.historyFields, staleTime: Infinity });
+  return (
+    <section aria-label="Columns a table may have" className="pt-6">
+      <h2 className="head border-b-[1.5px] border-ink pb-1">Columns a table may have</h2>
+      <ul className="columns-2 gap-10 max-[860px]:columns-1">
+        {fields.data?.map((f) => (
+          <li
+            key={f.field}
+            className="flex min-h-9 break-inside-avoid items-baseline gap-4 border-b border-line2 py-1.5"
+          >
+            <span className="m w-28 shrink-0 text-[13.5px] font-semibold">{f.field}</span>
+            <span className="text-[14.5px] leading-[18px]">
+              {f.say}
+              {f.alsoCalled.length > 0 && (
+                <span className="block text-[13px] text-muted">also: {f.alsoCalled.join(", ")}</span>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Puts everything a shop gave out back, into one that has no pumps yet. */
+function PutBack() {
+  const cache = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor });
+  const restore = useMutation({
+    mutationFn: async (f: File) => api.restore(await f.text()),
+    onSuccess: () => cache.invalidateQueries(),
+  });
+  if (restore.isSuccess) {
+    return (
+      <p role="status" className="pt-4 text-[17px] font-[660]">
+        Everything is back. <Link to="/">To the floor</Link>
+      </p>
+    );
+  }
+  if (!floor.data || floor.data.areas.length > 0) return null;
+  return (
+    <div className="flex flex-wrap items-center gap-4 pt-4">
+      <button
+        type="button"
+        className="press call px-6"
+        disabled={restore.isPending}
+        onClick={() => file.current?.click()}
+      >
+        Put everything back
+      </button>
+      <span className="text-[15px] text-soft">from a file that was taken out with "Everything, as JSON"</span>
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Everything as JSON"
+        onChange={(e) => {
+          const chosen = e.target.files?.[0];
+          e.target.value = "";
+          if (chosen) restore.mutate(chosen);
+        }}
+      />
+      {restore.error && <Sentence>{restore.error.message}</Sentence>}
+    </div>
   );
 }
 

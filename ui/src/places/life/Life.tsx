@@ -10,6 +10,7 @@ import { useWidth } from "../../parts/useWidth";
 import { Compare } from "./Compare";
 import { Policies } from "./Policies";
 import { Asked } from "./Asked";
+import { Found } from "./Found";
 import { Runs } from "./Runs";
 
 const NUMBERS = ["years", "mode", "planned", "failed", "look", "warning"] as const;
@@ -37,6 +38,14 @@ export default function Life() {
       },
       { replace: true },
     );
+  if (life.data && life.data.groups.length > 0 && params.size === 0) {
+    return (
+      <main>
+        <Asked life={life.data} set={set} error={life.error} unasked />
+        <Found />
+      </main>
+    );
+  }
   if (life.data) return <Shown life={life.data} set={set} error={life.error} />;
   if (life.error) return <Failed error={life.error} what="the history" />;
   return <Loading what="the history" />;

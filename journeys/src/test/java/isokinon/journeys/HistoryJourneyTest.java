@@ -64,6 +64,22 @@ class HistoryJourneyTest extends AtTheMill {
   }
 
   @Test
+  void theRecordsSayWhatToChangeAndLeadThere() {
+    Page page = shop.device("MA");
+    page.navigate("/life");
+    assertThat(page.locator("h1")).containsText(Pattern.compile("things to change, worth £"));
+    assertThat(page.getByText("EFF-04 fails at any age")).isVisible();
+    Shop.accessible(page);
+    page.getByText("EPDM diaphragms in recovered wool grease give out sooner").click();
+    assertThat(page.getByText("11 failed").or(page.getByText("failed,")).first()).isVisible();
+    choose(page, "Compare with", "FKM in recovered wool grease");
+    assertThat(page.getByText("lasts longer than")).isVisible();
+    page.getByText("All that was found").click();
+    page.getByText("L-0120").click();
+    assertThat(page.getByText("cut it up and scrap it")).isVisible();
+  }
+
+  @Test
   void threePoliciesStandBesideEachOtherAndTheChosenOneMovesTheFloor() {
     Page page = shop.device("MA");
     page.navigate("/life?pump=EFF-02");

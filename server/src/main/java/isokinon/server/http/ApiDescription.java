@@ -13,6 +13,7 @@ import isokinon.server.work.Crib;
 import isokinon.server.work.DiaryView;
 import isokinon.server.work.DutyForm;
 import isokinon.server.work.FindingView;
+import isokinon.server.work.Finds;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Gauges;
 import isokinon.server.work.History;
@@ -58,6 +59,7 @@ class ApiDescription {
           WetEnds.class,
           ChooserView.class,
           Counters.class,
+          Finds.class,
           History.class,
           LifeView.class,
           Keeping.class,

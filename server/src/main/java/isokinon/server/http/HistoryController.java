@@ -37,6 +37,12 @@ class HistoryController {
     return history.bring(request);
   }
 
+  @GetMapping("/history/fields")
+  @Operation(summary = "The columns that a table of past runs may have")
+  List<History.KnownField> fields() {
+    return History.fields();
+  }
+
   @GetMapping(value = "/history.csv", produces = "text/csv")
   @Operation(summary = "Every run of a wear part as CSV, those that still run at the end")
   String csv() {

@@ -3,11 +3,13 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.work.Comparison;
+import isokinon.server.work.Finds;
 import isokinon.server.work.Keeping;
 import isokinon.server.work.LifePlace;
 import isokinon.server.work.LifeView;
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -23,11 +25,19 @@ class LifePlaceController {
   private final LifePlace place;
   private final Keeping keeping;
   private final Comparison comparison;
+  private final Finds finds;
 
-  LifePlaceController(LifePlace place, Keeping keeping, Comparison comparison) {
+  LifePlaceController(LifePlace place, Keeping keeping, Comparison comparison, Finds finds) {
     this.place = place;
     this.keeping = keeping;
     this.comparison = comparison;
+    this.finds = finds;
+  }
+
+  @GetMapping("/finds")
+  @Operation(summary = "What the shop's records say without being asked")
+  List<Finds.FindView> finds() {
+    return finds.all();
   }
 
   @PostMapping

@@ -56,6 +56,16 @@ public class History {
   /** A column that can be filled, and the heading that fills it; empty where none does. */
   public record FieldView(String field, String say, String column) {}
 
+  /** A column that a table may have, and what it may be called besides. */
+  public record KnownField(String field, String say, List<String> alsoCalled) {}
+
+  /** The columns that a table of past runs may have. */
+  public static List<KnownField> fields() {
+    return Arrays.stream(HistoryField.values())
+        .map(f -> new KnownField(f.code(), f.say(), f.names()))
+        .toList();
+  }
+
   /** A heading of the table with what stands first under it. */
   public record ColumnView(String name, List<String> examples, boolean taken) {}
 

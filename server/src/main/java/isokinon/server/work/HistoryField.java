@@ -40,6 +40,11 @@ enum HistoryField {
     return say;
   }
 
+  /** What people call it in their own tables. */
+  List<String> names() {
+    return names;
+  }
+
   /** The heading of its column in our own tables. */
   String code() {
     return name().toLowerCase(Locale.ROOT);

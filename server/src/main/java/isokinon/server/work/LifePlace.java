@@ -126,6 +126,50 @@ public class LifePlace {
     return Compute.answered(() -> view(q, of, taken, terms, shop));
   }
 
+  /**
+   * What is done today with the sets of a group that run now, against the best.
+   *
+   * @param best the cheapest way that may be chosen
+   * @param today age at renewal today, h
+   * @param over what that costs a year beyond the best, pounds
+   * @param failuresToday failures a year as it is kept today
+   * @param failuresBest failures a year at the best
+   */
+  record Habit(
+      Kept best,
+      double bestHours,
+      double today,
+      double over,
+      double failuresToday,
+      double failuresBest) {}
+
+  /** What a group's habit costs; empty where its runs do not tell, or a cost is not known. */
+  Optional<Habit> habit(Group group, ShopLives shop) {
+    LifeQuestion plain =
+        new LifeQuestion(null, null, null, null, null, null, null, null, null, null, null);
+    Taken taken = taken(plain, group, shop);
+    TermsView terms = terms(plain, taken);
+    Optional<Terms> known = core(terms, taken.perHour());
+    if (taken.running().isEmpty() || known.isEmpty() || !taken.estimate().tells()) {
+      return Optional.empty();
+    }
+    Policies p = Policies.of(taken.estimate().life(), terms.warning(), known.get(), today(taken));
+    double year = taken.perHour() * terms.hoursPerYear();
+    return todayView(p, taken, terms)
+        .flatMap(
+            t ->
+                p.chosen()
+                    .map(
+                        c ->
+                            new Habit(
+                                c,
+                                taken.hours(c.every()),
+                                t.age(),
+                                t.overPerYear(),
+                                p.now().orElseThrow().failures() * year,
+                                c.failures() * year)));
+  }
+
   private LifeView view(
       LifeQuestion q, LifeGroups.Of of, Taken taken, TermsView termsView, ShopLives shop) {
     LifeEstimate estimate = taken.estimate();

@@ -302,6 +302,11 @@ public class Stores {
             line.because()));
   }
 
+  /** Lots past a date, with what to do. */
+  List<OverAge> overAge() {
+    return overAge(shelf.all());
+  }
+
   private List<OverAge> overAge(List<LotRow> lots) {
     LocalDate today = LocalDate.now(clock);
     List<OverAge> list = new ArrayList<>();
@@ -335,8 +340,6 @@ public class Stores {
   private List<OutPiece> out(List<LotRow> lots) {
     Map<String, String> titles =
         lots.stream().collect(Collectors.toMap(LotRow::id, l -> l.title() + " " + l.material()));
-    Map<Long, String> pumps =
-        bench.running().stream().collect(Collectors.toMap(RebuildRow::id, RebuildRow::pump));
     return shelf.outNow().stream()
         .map(
             m ->
@@ -344,7 +347,7 @@ public class Stores {
                     m.lot(),
                     titles.getOrDefault(m.lot(), m.lot()),
                     m.rebuild(),
-                    pumps.getOrDefault(m.rebuild(), ""),
+                    bench.rebuild(m.rebuild()).map(RebuildRow::pump).orElse(""),
                     -m.change(),
                     m.who()))
         .toList();

@@ -196,14 +196,14 @@ public class Trends {
             + " "
             + Words.unit(unit)
             + " in about "
-            + Words.plain(Math.rint(left))
+            + Words.about(left)
             + " h";
     return t.earliest().isPresent()
         ? reaches
             + ", nine times in ten between "
-            + Words.plain(Math.rint(Math.max(0, t.earliest().get() - pump.runningHours())))
+            + Words.about(Math.max(0, t.earliest().get() - pump.runningHours()))
             + " and "
-            + Words.plain(Math.rint(Math.max(0, t.latest().orElseThrow() - pump.runningHours())))
+            + Words.about(Math.max(0, t.latest().orElseThrow() - pump.runningHours()))
             + " h from now."
         : reaches + "; the readings scatter too much to say how surely.";
   }

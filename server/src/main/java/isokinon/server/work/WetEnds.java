@@ -130,23 +130,9 @@ public class WetEnds {
   public ChooserView choose(Question q) {
     ChoiceSetting s = setting(q);
     KitRanking ranking = new KitRanking(library.rater());
-    Money money =
-        s.sheet().isPresent()
-            ? new Money(
-                LABOUR_PER_HOUR,
-                Optional.ofNullable(s.form().stopCost()).orElse(s.wetEnd().stopCost()),
-                HARDWARE_HOURS)
-            : new Money(0, 0, HARDWARE_HOURS);
+    Money money = money(s);
     List<WetEndKits.Offered> offered = kitsOf.offered(s);
-    Map<String, WetEndKits.Offered> byId =
-        offered.stream().collect(Collectors.toMap(o -> o.candidate().id(), o -> o));
-    List<KitChoice> kits =
-        ranking
-            .rank(s.duty(), offered.stream().map(WetEndKits.Offered::candidate).toList(), money)
-            .stream()
-            .map(r -> choice(s, r, byId.get(r.candidate().id())))
-            .sorted(Comparator.comparing((KitChoice k) -> k.costPer1000h().isEmpty()))
-            .toList();
+    List<KitChoice> kits = kits(s, ranking, money, offered);
     Function<Duty, Standing> standing = standing(s, ranking, money, offered);
     UnaryOperator<String> name = WetEndKits::named;
     return new ChooserView(
@@ -187,8 +173,44 @@ public class WetEnds {
                             w.to(),
                             w.sentence()))
                 .toList(),
-        offer(kits),
+        offer(kits).map(Offer::say).orElse(""),
         NOTE);
+  }
+
+  /**
+   * A cheaper kit that the duty lets a pump come down to, on the hardware that is in it.
+   *
+   * @param savedPer1000h pounds
+   * @param evidence what is known here of the cheaper kit
+   */
+  record Offer(String from, String to, double savedPer1000h, String say, String evidence) {}
+
+  /** What a pump's duty lets it come down to; empty where nothing cheaper stands it. */
+  @Transactional(readOnly = true)
+  Optional<Offer> offer(String tag) {
+    ChoiceSetting s = setting(new Question(tag, null, null, null, null));
+    return offer(kits(s, new KitRanking(library.rater()), money(s), kitsOf.offered(s)));
+  }
+
+  private static Money money(ChoiceSetting s) {
+    return s.sheet().isPresent()
+        ? new Money(
+            LABOUR_PER_HOUR,
+            Optional.ofNullable(s.form().stopCost()).orElse(s.wetEnd().stopCost()),
+            HARDWARE_HOURS)
+        : new Money(0, 0, HARDWARE_HOURS);
+  }
+
+  private List<KitChoice> kits(
+      ChoiceSetting s, KitRanking ranking, Money money, List<WetEndKits.Offered> offered) {
+    Map<String, WetEndKits.Offered> byId =
+        offered.stream().collect(Collectors.toMap(o -> o.candidate().id(), o -> o));
+    return ranking
+        .rank(s.duty(), offered.stream().map(WetEndKits.Offered::candidate).toList(), money)
+        .stream()
+        .map(r -> choice(s, r, byId.get(r.candidate().id())))
+        .sorted(Comparator.comparing((KitChoice k) -> k.costPer1000h().isEmpty()))
+        .toList();
   }
 
   /**
@@ -485,7 +507,7 @@ public class WetEnds {
   }
 
   /** A milder duty may come down to a cheaper kit on the hardware that is in the pump. */
-  private static String offer(List<KitChoice> kits) {
+  private static Optional<Offer> offer(List<KitChoice> kits) {
     Optional<KitChoice> now =
         kits.stream().filter(k -> k.fittedNow() && k.costPer1000h().isPresent()).findFirst();
     Optional<KitChoice> cheapest =
@@ -493,12 +515,14 @@ public class WetEnds {
             .filter(k -> k.costPer1000h().isPresent() && k.hardwarePrice() == 0)
             .findFirst();
     if (now.isEmpty() || cheapest.isEmpty() || cheapest.get().fittedNow()) {
-      return "";
+      return Optional.empty();
     }
     double saved = now.get().costPer1000h().get() - cheapest.get().costPer1000h().get();
-    return saved <= 0 || cheapest.get().price() >= now.get().price()
-        ? ""
-        : "This duty lets it come down from "
+    if (saved <= 0 || cheapest.get().price() >= now.get().price()) {
+      return Optional.empty();
+    }
+    String say =
+        "This duty lets it come down from "
             + now.get().material()
             + " to "
             + cheapest.get().material()
@@ -509,6 +533,13 @@ public class WetEnds {
             + " and saves £"
             + Words.plain(Math.round(saved))
             + " per 1000 h.";
+    return Optional.of(
+        new Offer(
+            now.get().material(),
+            cheapest.get().material(),
+            saved,
+            say,
+            cheapest.get().evidence()));
   }
 
   // ---- words and codes ------------------------------------------------------------------------

@@ -49,6 +49,12 @@ public final class Words {
     return THOUSANDS.matcher(digits).replaceAll("\u2009");
   }
 
+  /** A number that is not known better than to two digits. */
+  public static String about(double value) {
+    double step = Math.pow(10, Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1));
+    return plain(Math.rint(value / step) * step);
+  }
+
   /** A number as a table has it: no thin spaces, no needless decimals. */
   public static String digits(double value) {
     return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);

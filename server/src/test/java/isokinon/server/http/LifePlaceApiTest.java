@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.server.Desk;
 import isokinon.server.MillTest;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.context.TestPropertySource;
@@ -45,6 +48,47 @@ class LifePlaceApiTest {
         .isGreaterThan(alone.at("/estimate/runs").asInt());
     assertThat(life("{\"pump\": \"SCR-03\", \"years\": 1}").at("/estimate/runs").asInt())
         .isLessThan(alone.at("/estimate/runs").asInt());
+  }
+
+  /** What was hidden in the demo's past comes out without anybody asking for it. */
+  @Test
+  void theRecordsSayByThemselvesWhatIsHiddenInThem() {
+    JsonNode finds = desk.get("/api/v1/life/finds").body();
+    assertThat(finds)
+        .extracting(f -> f.path("kind").asText() + ": " + f.path("say").asText())
+        .as("the wrong elastomer, changed since")
+        .contains(
+            "material: EPDM diaphragms in recovered wool grease give out sooner than those of FKM;"
+                + " none runs any more.")
+        .as("the dry runner")
+        .contains("no-age: EFF-04 fails at any age: no interval helps, something else does it.")
+        .as("the milder duty")
+        .contains("milder: DYE-04 could come down from PTFE to TPV.")
+        .as("the kit past its date")
+        .anyMatch(f -> f.startsWith("over-age: L-0120, ") && f.contains("over-age since"))
+        .as("the habit that costs")
+        .anyMatch(f -> f.startsWith("habit: EPDM tubes in sodium hypochlorite are renewed at"));
+    List<Double> worth =
+        StreamSupport.stream(finds.spliterator(), false)
+            .filter(f -> f.path("kind").asText().equals("habit"))
+            .map(f -> f.path("aYear").asDouble())
+            .toList();
+    assertThat(worth).allMatch(w -> w >= 100).isSortedAccordingTo(Comparator.reverseOrder());
+    for (JsonNode f : finds) {
+      assertThat(f.path("because").asText()).isNotBlank();
+      if (f.path("kind").asText().equals("habit")) {
+        JsonNode view =
+            life(
+                "{\"role\": \"%s\", \"material\": \"%s\", \"duty\": \"%s\"}"
+                    .formatted(
+                        f.path("role").asText(),
+                        f.path("material").asText(),
+                        f.path("duty").asText()));
+        assertThat(view.at("/today/overPerYear").asDouble())
+            .as("the same as where it leads")
+            .isCloseTo(f.path("aYear").asDouble(), within(1e-6));
+      }
+    }
   }
 
   @Test

@@ -24,6 +24,12 @@ class WordsTest {
   }
 
   @ParameterizedTest
+  @CsvSource({"0, 0", "7.4, 7", "348, 350", "28576, 29\u2009000", "57636.2, 58\u2009000"})
+  void whatIsRoughlyKnownHasTwoDigits(double value, String shown) {
+    assertThat(Words.about(value)).isEqualTo(shown);
+  }
+
+  @ParameterizedTest
   @CsvSource({
     "socket-13, 13 mm socket",
     "hex-key-6, 6 mm hex key",
