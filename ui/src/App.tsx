@@ -9,12 +9,12 @@ import { AwayNotice, Loading, Lost } from "./parts/States";
 import { Bench } from "./places/bench/Bench";
 import { BenchList } from "./places/bench/BenchList";
 import { Floor } from "./places/floor/Floor";
-import { Library } from "./places/library/Library";
-import { SheetDesk } from "./places/library/SheetDesk";
-import { Pump } from "./places/pump/Pump";
 import { WetEndsList } from "./places/wetends/WetEndsList";
 
 // Chosen and looked up now and then, so fetched when they are first opened.
+const Pump = lazy(() => import("./places/pump/Pump"));
+const Library = lazy(() => import("./places/library/Library"));
+const SheetDesk = lazy(() => import("./places/library/SheetDesk"));
 const WetEnds = lazy(() => import("./places/wetends/WetEnds"));
 const TypedDuty = lazy(() => import("./places/wetends/TypedDuty"));
 const Symptoms = lazy(() => import("./places/symptoms/Symptoms"));

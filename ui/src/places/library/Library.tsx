@@ -8,7 +8,7 @@ import { Failed, Loading, Sentence } from "../../parts/States";
 import { FAMILIES } from "./families";
 
 /** The shop's sheets by family, and the ways to bring more in or take them out. */
-export function Library() {
+export default function Library() {
   const sheets = useQuery({ queryKey: ["sheets"], queryFn: api.sheets });
   if (sheets.error && !sheets.data) return <Failed error={sheets.error} what="the library" />;
   if (!sheets.data) return <Loading what="the library" />;

@@ -11,7 +11,7 @@ import { useDraft } from "../../parts/useDraft";
 const SheetEditor = lazy(() => import("./SheetEditor"));
 
 /** One sheet on the desk: its text, and live beside it the drawing, the plans and what is wrong. */
-export function SheetDesk() {
+export default function SheetDesk() {
   const { id = "" } = useParams();
   const source = useQuery({ queryKey: ["sheet", id], queryFn: () => api.sheetSource(id) });
   const schema = useQuery({ queryKey: ["sheet-schema"], queryFn: api.sheetSchema, staleTime: Infinity });

@@ -14,7 +14,7 @@ import { HistoryLine } from "./HistoryLine";
 import { Trends } from "./Trends";
 
 /** One pump's life: its duty, what is fitted, what happened to it, what is next. */
-export function Pump() {
+export default function Pump() {
   const { tag = "" } = useParams();
   const pump = useQuery({ queryKey: ["pump", tag], queryFn: () => api.pump(tag) });
   if (pump.error && !pump.data) return <Failed error={pump.error} what={`pump ${tag}`} />;
