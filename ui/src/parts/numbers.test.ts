@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { clock, percent, signed, thousands, torque } from "./numbers";
+import { clock, percent, signed, thousands, torque, unbroken } from "./numbers";
 
 describe("numbers on screen", () => {
   it("sets thousands with a thin space", () => {
@@ -7,6 +7,11 @@ describe("numbers on screen", () => {
     expect(thousands(1234567.5)).toBe("1\u2009234\u2009567.5");
     expect(thousands(-1200)).toBe("−1\u2009200");
     expect(thousands(999)).toBe("999");
+  });
+
+  it("keeps a number and its unit on one line", () => {
+    expect(unbroken("at 1\u2009500 h, 2 mm")).toBe("at 1\u2060\u2009\u2060500\u00a0h, 2\u00a0mm");
+    expect(unbroken("a hose")).toBe("a hose");
   });
 
   it("shows minutes as hours and minutes", () => {

@@ -79,6 +79,35 @@ class HistoryJourneyTest extends AtTheMill {
     assertThat(page.getByText("This duty lets it come down").first()).isVisible();
   }
 
+  private static void stands(Page page, String unit) {
+    assertThat(page.locator("main header").getByText("unit " + unit)).isVisible();
+  }
+
+  @Test
+  void twoUnitsChangePlacesAndTheirSetsGoAlong() {
+    Page page = shop.device("RT");
+    page.navigate("/pumps/SCR-01");
+    stands(page, "CV40-0117");
+    page.getByText("Unit CV40-0117 changed places").click();
+    choose(page, "Where it stands now", "EFF-04");
+    button(page, "They changed places").click();
+    // Each duty attacks a part of the other unit, so it asks for a reason first.
+    page.getByLabel("Why it goes there all the same")
+        .or(page.locator("main header").getByText("unit CV40-0122"))
+        .first()
+        .waitFor();
+    if (page.getByLabel("Why it goes there all the same").isVisible()) {
+      Shop.accessible(page);
+      page.getByLabel("Why it goes there all the same").fill("its own is at the bench");
+      button(page, "They changed places").click();
+    }
+    stands(page, "CV40-0122");
+    assertThat(page.getByText("unit moved to EFF-04")).isVisible();
+    page.navigate("/pumps/EFF-04");
+    stands(page, "CV40-0117");
+    assertThat(page.getByText("unit moved to SCR-01")).isVisible();
+  }
+
   @Test
   void threePoliciesStandBesideEachOtherAndTheChosenOneMovesTheFloor() {
     Page page = shop.device("MA");

@@ -1,6 +1,5 @@
 package isokinon.server.work;
 
-import isokinon.core.counter.WearCount;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
@@ -90,25 +89,31 @@ class ChangedParts {
         partsOf(job.rebuild(), pump.role()).stream()
             .flatMap(p -> job.rebuild().condemned(p.id()).stream())
             .findFirst();
+    return ended(pump, duty(pump), day, found.isPresent(), cause(job.rebuild(), found), "");
+  }
+
+  /** The run of a wearing set that ends today. */
+  static RunRow ended(
+      PumpRow pump, String duty, LocalDate day, boolean failed, String cause, String note) {
     return new RunRow(
         pump.tag(),
         pump.role(),
-        job.rebuild().fitted().material(),
-        duty(pump),
+        pump.material(),
+        duty,
         pump.fittedOn(),
         day,
         pump.hoursHere(),
-        found.isPresent(),
-        cause(job.rebuild(), found),
+        failed,
+        cause,
         pump.serial(),
         pump.partSerial(),
         "",
         pump.sheet().orElse(""),
         pump.cameHours(),
-        counted(job).code(),
+        HistoryTable.counted(pump).code(),
         pump.cameCount(),
         pump.countsPerHour() > 0 ? pump.countsHere() : null,
-        "");
+        note);
   }
 
   private static List<Part> partsOf(Rebuild rebuild, String role) {
@@ -157,26 +162,12 @@ class ChangedParts {
     PumpRow pump = job.pump();
     Optional<BenchEvent> found = job.rebuild().condemned(part.id());
     history.takeOut(pump.tag(), f.role(), f.place());
-    pumps.addRun(
-        ended(
-            f,
-            pump,
-            duty(pump),
-            counted(job),
-            day,
-            found.isPresent(),
-            cause(job.rebuild(), found)));
+    pumps.addRun(ended(f, pump, duty(pump), day, found.isPresent(), cause(job.rebuild(), found)));
   }
 
   /** The run of a part of another role that ends today. */
   static RunRow ended(
-      FittedPartRow f,
-      PumpRow pump,
-      String duty,
-      WearCount counted,
-      LocalDate day,
-      boolean failed,
-      String cause) {
+      FittedPartRow f, PumpRow pump, String duty, LocalDate day, boolean failed, String cause) {
     return new RunRow(
         pump.tag(),
         f.role(),
@@ -192,7 +183,7 @@ class ChangedParts {
         f.place(),
         pump.sheet().orElse(""),
         f.cameHours(),
-        counted.code(),
+        HistoryTable.counted(pump).code(),
         f.cameCount(),
         pump.countsPerHour() > 0 ? f.countsHere(pump) : null,
         "");
@@ -228,10 +219,6 @@ class ChangedParts {
 
   private String duty(PumpRow pump) {
     return pumps.mainFluids().getOrDefault(pump.tag(), "");
-  }
-
-  private static WearCount counted(Bench.Job job) {
-    return WearCount.of(job.rebuild().sheet().family());
   }
 
   /** Why a part came out: the cause where it was said, and what was seen. */

@@ -11,7 +11,6 @@ import isokinon.server.store.HistoryMapper;
 import isokinon.server.store.NextLookRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
-import isokinon.server.store.RunRow;
 import isokinon.server.store.WetEndRow;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -28,6 +27,8 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Exchange {
+
+  private static final int MOST_BECAUSE = 400;
 
   private final PumpMapper pumps;
   private final HistoryMapper history;
@@ -94,7 +95,7 @@ public class Exchange {
     }
     Unit here = unit(low);
     Unit there = unit(high);
-    String because = q.because() == null ? "" : q.because().strip();
+    String because = Words.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
     List<Refused.Fault> unsuited =
         Stream.concat(unsuited(here, high), unsuited(there, low))
             .map(sentence -> new Refused.Fault("because", sentence))
@@ -165,31 +166,12 @@ public class Exchange {
     String duty = pumps.mainFluids().getOrDefault(p.tag(), "");
     String cause = "unit moved to " + to;
     if (p.hoursHere() > 0) {
-      pumps.addRun(
-          new RunRow(
-              p.tag(),
-              p.role(),
-              p.material(),
-              duty,
-              p.fittedOn(),
-              today,
-              p.hoursHere(),
-              false,
-              cause,
-              p.serial(),
-              p.partSerial(),
-              "",
-              p.sheet().orElse(""),
-              p.cameHours(),
-              HistoryTable.counted(p).code(),
-              p.cameCount(),
-              p.countsPerHour() > 0 ? p.countsHere() : null,
-              because));
+      pumps.addRun(ChangedParts.ended(p, duty, today, false, cause, because));
     }
     for (FittedPartRow f : unit.parts()) {
       history.takeOut(p.tag(), f.role(), f.place());
       if (f.hoursHere(p) > 0) {
-        pumps.addRun(ChangedParts.ended(f, p, duty, HistoryTable.counted(p), today, false, cause));
+        pumps.addRun(ChangedParts.ended(f, p, duty, today, false, cause));
       }
     }
   }

@@ -105,6 +105,50 @@ class MovedPartsApiTest {
   }
 
   @Test
+  void thereAndBackAgainIsAsBefore() {
+    JsonNode before = running("DYE-01", "tube");
+    double aged = hours("DYE-01");
+    String twin = "SCR-05";
+    assertThat(desk.get("/api/v1/pumps/DYE-01").body().path("alike"))
+        .extracting(JsonNode::asText)
+        .contains(twin)
+        .doesNotContain("DYE-01");
+    double agedThere = hours(twin);
+    for (int i = 0; i < 2; i++) {
+      Desk.Reply reply =
+          desk.post(
+              "/api/v1/pumps/DYE-01/exchange",
+              "{\"with\": \"" + twin + "\", \"who\": \"RT\", \"because\": \"swapped for a test\"}");
+      assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
+    }
+    JsonNode after = running("DYE-01", "tube");
+    assertThat(after.path("unit")).isEqualTo(before.path("unit"));
+    assertThat(after.path("material")).isEqualTo(before.path("material"));
+    assertThat(hours("DYE-01")).isCloseTo(aged, within(1e-6));
+    assertThat(hours(twin)).isCloseTo(agedThere, within(1e-6));
+    assertThat(runs("DYE-01"))
+        .as("nothing ran in between, so no run of no hours is kept")
+        .noneMatch(r -> r.has("ended_on") && r.path("hours").asDouble() == 0);
+  }
+
+  @Test
+  void aLifeThatMovedCountsOnceInItsGroup() {
+    String question =
+        "{\"role\": \"tube\", \"material\": \"EPDM tube\", \"duty\": \"sodium-hypochlorite\"}";
+    JsonNode before = desk.post("/api/v1/life", question).body().path("estimate");
+    Desk.Reply reply =
+        desk.post(
+            "/api/v1/pumps/BLE-02/exchange",
+            "{\"with\": \"EFF-01\", \"who\": \"RT\", \"because\": \"nearer\"}");
+    assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
+    JsonNode after = desk.post("/api/v1/life", question).body().path("estimate");
+    assertThat(after.path("failures")).isEqualTo(before.path("failures"));
+    assertThat(after.path("scale").asDouble())
+        .as("delayed entry: two stints say what one run says")
+        .isCloseTo(before.path("scale").asDouble(), within(1e-6 * before.path("scale").asDouble()));
+  }
+
+  @Test
   void aUnitDoesNotGoWhereItIsAttackedOrDoesNotFit() {
     Desk.Reply attacked = exchange("SCR-07", "EFF-02");
     assertThat(attacked.status()).isEqualTo(422);
