@@ -69,6 +69,7 @@ class HistoryJourneyTest extends AtTheMill {
     page.navigate("/life");
     assertThat(page.locator("h1")).containsText(Pattern.compile("things to change, worth £"));
     assertThat(page.getByText("EFF-04 fails at any age")).isVisible();
+    Shop.picture(page, "life-found");
     Shop.accessible(page);
     page.getByText("EPDM diaphragms in recovered wool grease give out sooner").click();
     assertThat(page.getByText("11 failed").first()).isVisible();

@@ -74,7 +74,6 @@ class WetEndJourneyTest extends AtTheMill {
     rt.button("Done").last().click();
     rt.sees("Nothing here stands all of this duty");
     rt.sees("Keep sodium hypochlorite out of this pump");
-    Shop.picture(page, "wet-ends-no-way");
     Shop.accessible(page);
     rt.button("Try it").last().click();
     assertThat(page.getByText("Nothing here stands all of this duty")).hasCount(0);
