@@ -27,6 +27,15 @@ public interface HistoryMapper {
           + " (select sum(interval_hours) from pump))")
   String stamp();
 
+  /** Changes whenever what a wet end is chosen by changes, hours that merely run on left out. */
+  @Select(
+      "select concat_ws('|', (select max(id) from run), (select count(*) from run),"
+          + " (select string_agg(concat(tag, material, body_material, serial), ',' order by tag)"
+          + " from pump), (select max(changed_at) from wet_end), (select count(*) from own_row),"
+          + " (select max(ended_at) from own_row), (select sum(quantity) from lot),"
+          + " (select count(*) from lot))")
+  String choiceStamp();
+
   @Select("select * from fitted_part where pump = #{pump} order by role, place")
   List<FittedPartRow> fitted(String pump);
 

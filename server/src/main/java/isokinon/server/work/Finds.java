@@ -11,7 +11,10 @@ import isokinon.core.life.Run;
 import isokinon.core.life.WeibullFit;
 import isokinon.server.store.CauseRow;
 import isokinon.server.store.FindingMapper;
+import isokinon.server.store.HistoryMapper;
 import isokinon.server.work.ShopLives.Standing;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -78,10 +81,16 @@ public class Finds {
   private final Stores stores;
   private final FindingMapper findings;
   private final ShopDiagnosis diagnosis;
+  private final HistoryMapper history;
+  private final Clock clock;
   private volatile Optional<AsFound> found = Optional.empty();
+  private volatile Optional<AsOffered> offered = Optional.empty();
 
   /** What was found in lives as they were read. */
   private record AsFound(ShopLives of, List<FindView> finds) {}
+
+  /** What duties offered, as wet ends and shelf were then. */
+  private record AsOffered(String stamp, List<FindView> finds) {}
 
   Finds(
       Lives lives,
@@ -90,7 +99,9 @@ public class Finds {
       WetEnds wetEnds,
       Stores stores,
       FindingMapper findings,
-      ShopDiagnosis diagnosis) {
+      ShopDiagnosis diagnosis,
+      HistoryMapper history,
+      Clock clock) {
     this.lives = lives;
     this.place = place;
     this.forecasts = forecasts;
@@ -98,12 +109,15 @@ public class Finds {
     this.stores = stores;
     this.findings = findings;
     this.diagnosis = diagnosis;
+    this.history = history;
+    this.clock = clock;
   }
 
   /** Everything found, what is to be done now first, then what is worth most. */
   @Transactional(readOnly = true)
   public List<FindView> all() {
-    return Stream.concat(inLives().stream(), overAge())
+    return Stream.of(inLives().stream(), milder().stream(), overAge())
+        .flatMap(Function.identity())
         .sorted(
             Comparator.comparing(
                     (FindView f) -> List.of("renew", "watch", "sound").indexOf(f.state()))
@@ -119,9 +133,7 @@ public class Finds {
       return known.get().finds();
     }
     List<FindView> finds =
-        Stream.of(habits(shop), materials(shop), noAge(shop), milder(shop))
-            .flatMap(Function.identity())
-            .toList();
+        Stream.of(habits(shop), materials(shop), noAge(shop)).flatMap(Function.identity()).toList();
     found = Optional.of(new AsFound(shop, finds));
     return finds;
   }
@@ -291,6 +303,18 @@ public class Finds {
   }
 
   // ---- a duty that stands a cheaper kit ---------------------------------------------------------
+
+  /** Every pump is asked anew once a day, or when what it chooses by has changed. */
+  private List<FindView> milder() {
+    String stamp = LocalDate.now(clock) + "|" + history.choiceStamp();
+    Optional<AsOffered> known = offered.filter(o -> o.stamp().equals(stamp));
+    if (known.isPresent()) {
+      return known.get().finds();
+    }
+    List<FindView> finds = milder(lives.now()).toList();
+    offered = Optional.of(new AsOffered(stamp, finds));
+    return finds;
+  }
 
   private Stream<FindView> milder(ShopLives shop) {
     return shop.all().stream()

@@ -11,6 +11,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -21,6 +23,10 @@ class StockDemand {
 
   private final Lives lives;
   private final HistoryMapper history;
+  private volatile Optional<AsAsked> asked = Optional.empty();
+
+  /** Who asks, as lives and policies were then. */
+  private record AsAsked(ShopLives shop, Map<String, PolicyRow> kept, Map<String, Asking> byKit) {}
 
   StockDemand(Lives lives, HistoryMapper history) {
     this.lives = lives;
@@ -28,7 +34,10 @@ class StockDemand {
   }
 
   /** The sets that ask for one kit, by the group whose life they share. */
-  record Asking(Map<LifeGroups.Of, List<Life>> groups, Map<String, PolicyRow> kept) {
+  record Asking(
+      Map<LifeGroups.Of, List<Life>> groups,
+      Map<String, PolicyRow> kept,
+      Map<Double, Demand> known) {
 
     List<String> pumps() {
       return groups.values().stream()
@@ -38,8 +47,12 @@ class StockDemand {
           .toList();
     }
 
-    /** What they ask for within {@code days}. */
+    /** What they ask for within {@code days}; reckoned once. */
     Demand within(double days) {
+      return known.computeIfAbsent(days, this::reckoned);
+    }
+
+    private Demand reckoned(double days) {
       Demand demand = Demand.NONE;
       for (List<Life> group : groups.values()) {
         demand =
@@ -68,6 +81,10 @@ class StockDemand {
     ShopLives shop = lives.now();
     Map<String, PolicyRow> kept =
         history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, Function.identity()));
+    Optional<AsAsked> before = asked.filter(a -> a.shop() == shop && a.kept().equals(kept));
+    if (before.isPresent()) {
+      return before.get().byKit();
+    }
     Map<String, Map<LifeGroups.Of, List<Life>>> byKit = new LinkedHashMap<>();
     for (Standing s : shop.all()) {
       if (s.pump().sheet().isPresent()) {
@@ -79,8 +96,14 @@ class StockDemand {
             .add(life);
       }
     }
-    return byKit.entrySet().stream()
-        .collect(Collectors.toMap(Map.Entry::getKey, e -> new Asking(e.getValue(), kept)));
+    Map<String, Asking> asking =
+        byKit.entrySet().stream()
+            .collect(
+                Collectors.toMap(
+                    Map.Entry::getKey,
+                    e -> new Asking(e.getValue(), kept, new ConcurrentHashMap<>())));
+    asked = Optional.of(new AsAsked(shop, kept, asking));
+    return asking;
   }
 
   static String key(String sheet, String material) {

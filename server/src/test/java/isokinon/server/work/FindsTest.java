@@ -13,11 +13,14 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.server.store.FindingMapper;
+import isokinon.server.store.HistoryMapper;
 import isokinon.server.store.PumpRow;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +31,7 @@ import org.junit.jupiter.api.Test;
 /** What is told unasked, and what is not. */
 class FindsTest {
 
+  private static final Instant NOW = Instant.parse("2026-03-17T00:00:00Z");
   private static final LocalDate DAY = LocalDate.of(2026, 1, 1);
 
   private final Lives lives = mock(Lives.class);
@@ -36,8 +40,18 @@ class FindsTest {
   private final WetEnds wetEnds = mock(WetEnds.class);
   private final Stores stores = mock(Stores.class);
   private final FindingMapper findings = mock(FindingMapper.class);
+  private final HistoryMapper history = mock(HistoryMapper.class);
   private final Finds finds =
-      new Finds(lives, place, forecasts, wetEnds, stores, findings, mock(ShopDiagnosis.class));
+      new Finds(
+          lives,
+          place,
+          forecasts,
+          wetEnds,
+          stores,
+          findings,
+          mock(ShopDiagnosis.class),
+          history,
+          Clock.fixed(NOW, ZoneOffset.UTC));
 
   @BeforeEach
   void nothingElseToTell() {
@@ -71,13 +85,7 @@ class FindsTest {
   private void inTheShop(List<WearRun> runs, PumpRow... pumps) {
     Map<String, Standing> standing = new java.util.LinkedHashMap<>();
     for (PumpRow p : pumps) {
-      Usage usage =
-          Usage.of(
-              p.hoursPerDay(),
-              List.of(),
-              Optional.empty(),
-              Instant.parse("2026-03-17T00:00:00Z"),
-              Instant.parse("2026-03-17T00:00:00Z"));
+      Usage usage = Usage.of(p.hoursPerDay(), List.of(), Optional.empty(), NOW, NOW);
       standing.put(p.tag(), new Standing(p, usage, "sludge", new Prior(3000, true, 2)));
     }
     when(lives.now()).thenReturn(new ShopLives(new LifeGroups(runs), standing));
@@ -159,13 +167,19 @@ class FindsTest {
   }
 
   @Test
-  void theShopIsSearchedAgainOnlyWhenItsLivesHaveChanged() {
+  void itIsSearchedAgainOnlyWhenThatHasChangedWhichItComesFrom() {
     PumpRow any = SomePumps.aged("EFF-02", 50);
-    inTheShop(List.of(), any);
+    inTheShop(runs("A", "EPDM", 100), any);
+    when(history.choiceStamp()).thenReturn("1");
     finds.all();
     finds.all();
     verify(wetEnds, times(1)).offer("EFF-02");
-    inTheShop(List.of(), any);
+    verify(place, times(1)).habit(any(), any());
+    inTheShop(runs("A", "EPDM", 100, 120), any);
+    finds.all();
+    verify(place, times(2)).habit(any(), any());
+    verify(wetEnds, times(1)).offer("EFF-02");
+    when(history.choiceStamp()).thenReturn("2");
     finds.all();
     verify(wetEnds, times(2)).offer("EFF-02");
   }
