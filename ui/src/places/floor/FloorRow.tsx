@@ -20,11 +20,11 @@ interface Props {
   today: string;
   first: boolean;
   selected: boolean;
-  onChoose: () => void;
-  onOpen: () => void;
+  onChoose: (tag: string) => void;
+  onOpen: (tag: string) => void;
 }
 
-/** One pump of the floor: a row to press, drawn whole. */
+/** One pump of the floor: a row to press, drawn whole, and not again while the floor is scrolled. */
 export const FloorRow = memo(function FloorRow(p: Props) {
   const { pump, x, width, selected } = p;
   const [from = 0, to = 0] = x.domain();
@@ -33,8 +33,8 @@ export const FloorRow = memo(function FloorRow(p: Props) {
       type="button"
       aria-pressed={selected}
       aria-label={spoken(pump)}
-      onClick={p.onChoose}
-      onDoubleClick={p.onOpen}
+      onClick={() => p.onChoose(pump.tag)}
+      onDoubleClick={() => p.onOpen(pump.tag)}
       className={`block w-full text-left ${selected ? "bg-card" : "hover:bg-card"}`}
     >
       <svg width={width} height={ROW} className="block" aria-hidden>

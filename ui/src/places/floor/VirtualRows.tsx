@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import type { ScaleLinear } from "d3-scale";
-import { useLayoutEffect, useRef, useState } from "react";
+import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { Area, Strip } from "../../api/types";
 import { FloorRow, ROW } from "./FloorRow";
 
@@ -23,7 +23,10 @@ type Item = { area: Area } | { pump: Strip; first: boolean };
 
 /** Areas and their pumps, drawn only where they are near the window: thousands stay smooth. */
 export function VirtualRows({ areas, selected, choose, open, ...row }: Props) {
-  const items: Item[] = areas.flatMap((area) => [{ area }, ...area.pumps.map((pump, i) => ({ pump, first: i === 0 }))]);
+  const items = useMemo<Item[]>(
+    () => areas.flatMap((area) => [{ area }, ...area.pumps.map((pump, i) => ({ pump, first: i === 0 }))]),
+    [areas],
+  );
   const ref = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(ref.current?.offsetTop ?? 0), [areas]);
@@ -53,8 +56,8 @@ export function VirtualRows({ areas, selected, choose, open, ...row }: Props) {
                 pump={item.pump}
                 first={item.first}
                 selected={item.pump.tag === selected}
-                onChoose={() => choose(item.pump.tag)}
-                onOpen={() => open(item.pump.tag)}
+                onChoose={choose}
+                onOpen={open}
                 {...row}
               />
             )}
