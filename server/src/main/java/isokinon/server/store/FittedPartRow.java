@@ -23,6 +23,11 @@ public record FittedPartRow(
     double fittedAtCount,
     double cameCount) {
 
+  /** Whether it is what stands in a place, or stands for every part of the role. */
+  public boolean standsFor(String ofRole, String inPlace) {
+    return role.equals(ofRole) && (place.equals(inPlace) || place.isEmpty());
+  }
+
   /** Hours it has run here. */
   public double hoursHere(PumpRow pump) {
     return Math.max(0, pump.runningHours() - fittedAtHours);

@@ -44,6 +44,11 @@ public interface PumpMapper {
         .collect(Collectors.toMap(ExposureRow::pump, ExposureRow::fluid));
   }
 
+  /** The fluid that one pump pumps most of the time; empty where it moves air. */
+  default String mainFluid(String tag) {
+    return exposures(tag).stream().map(ExposureRow::fluid).findFirst().orElse("");
+  }
+
   @Select(PumpMapper.RUN + " from run where pump = #{tag} order by fitted_on")
   List<RunRow> runs(String tag);
 

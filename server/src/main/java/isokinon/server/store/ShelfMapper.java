@@ -44,9 +44,9 @@ public interface ShelfMapper {
   List<MovementRow> outNow();
 
   @Select(
-      "select lot as id from movement where rebuild = #{rebuild} and kind in ('issued', 'returned')"
+      "select lot from movement where rebuild = #{rebuild} and kind in ('issued', 'returned')"
           + " group by lot having sum(change) < 0 order by lot")
-  List<OutRow> outTo(long rebuild);
+  List<String> outTo(long rebuild);
 
   /** Pieces of a lot that are held for other pumps than this. */
   @Select(

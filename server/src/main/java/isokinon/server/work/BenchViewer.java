@@ -482,7 +482,7 @@ public class BenchViewer {
             .flatMap(p -> rebuild.lot(p).stream())
             .collect(Collectors.toSet());
     return shelves.outTo(id).stream()
-        .flatMap(o -> stores.lot(o.id()).stream())
+        .flatMap(o -> stores.lot(o).stream())
         .map(l -> new OutView(l.id(), l.title(), l.material(), l.place(), fitted.contains(l.id())))
         .toList();
   }

@@ -89,7 +89,8 @@ class ChangedParts {
         partsOf(job.rebuild(), pump.role()).stream()
             .flatMap(p -> job.rebuild().condemned(p.id()).stream())
             .findFirst();
-    return ended(pump, duty(pump), day, found.isPresent(), cause(job.rebuild(), found), "");
+    return ended(
+        pump, pumps.mainFluid(pump.tag()), day, found.isPresent(), cause(job.rebuild(), found), "");
   }
 
   /** The run of a wearing set that ends today. */
@@ -162,7 +163,14 @@ class ChangedParts {
     PumpRow pump = job.pump();
     Optional<BenchEvent> found = job.rebuild().condemned(part.id());
     history.takeOut(pump.tag(), f.role(), f.place());
-    pumps.addRun(ended(f, pump, duty(pump), day, found.isPresent(), cause(job.rebuild(), found)));
+    pumps.addRun(
+        ended(
+            f,
+            pump,
+            pumps.mainFluid(pump.tag()),
+            day,
+            found.isPresent(),
+            cause(job.rebuild(), found)));
   }
 
   /** The run of a part of another role that ends today. */
@@ -215,10 +223,6 @@ class ChangedParts {
 
   private Optional<KeptPartRow> kept(Rebuild rebuild, Part part) {
     return rebuild.lot(part.id()).flatMap(shelf::kept);
-  }
-
-  private String duty(PumpRow pump) {
-    return pumps.mainFluids().getOrDefault(pump.tag(), "");
   }
 
   /** Why a part came out: the cause where it was said, and what was seen. */

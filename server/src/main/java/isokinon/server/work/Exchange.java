@@ -163,7 +163,7 @@ public class Exchange {
 
   private void endRuns(Unit unit, String to, String because, LocalDate today) {
     PumpRow p = unit.pump();
-    String duty = pumps.mainFluids().getOrDefault(p.tag(), "");
+    String duty = pumps.mainFluid(p.tag());
     String cause = "unit moved to " + to;
     if (p.hoursHere() > 0) {
       pumps.addRun(ChangedParts.ended(p, duty, today, false, cause, because));

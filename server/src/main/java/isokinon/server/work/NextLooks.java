@@ -98,8 +98,7 @@ public class NextLooks {
     return part.role().equals(Optional.of(pump.role()))
         ? Optional.of(pump.age())
         : history.fitted(pump.tag()).stream()
-            .filter(f -> part.role().equals(Optional.of(f.role())))
-            .filter(f -> f.place().equals(ChangedParts.place(part)) || f.place().isEmpty())
+            .filter(f -> f.standsFor(part.role().orElse(""), ChangedParts.place(part)))
             .map(f -> f.age(pump))
             .findFirst();
   }

@@ -311,7 +311,7 @@ public class Shelf {
     }
     if (onBench) {
       return history.fitted(pump.tag()).stream()
-          .filter(f -> f.role().equals(role) && (f.place().equals(place) || f.place().isEmpty()))
+          .filter(f -> f.standsFor(role, place))
           .findFirst()
           .map(
               f ->
