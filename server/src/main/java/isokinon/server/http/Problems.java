@@ -18,6 +18,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -94,6 +95,14 @@ class Problems {
   @ExceptionHandler
   ResponseEntity<ProblemDetail> wrongKind(MethodArgumentTypeMismatchException e) {
     return one(HttpStatus.NOT_FOUND, e.getName(), "\"" + e.getValue() + "\" names nothing here.");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> missing(MissingServletRequestParameterException e) {
+    return one(
+        HttpStatus.BAD_REQUEST,
+        e.getParameterName(),
+        "The address needs \"" + e.getParameterName() + "\".");
   }
 
   @ExceptionHandler

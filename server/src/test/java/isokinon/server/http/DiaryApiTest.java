@@ -115,6 +115,9 @@ class DiaryApiTest {
         .contains("only while Effluent press stands still");
     assertThat(pin("\"pump\": \"NOPE\", \"day\": 1, \"minute\": 480").status()).isEqualTo(404);
     assertThat(desk.post("/api/v1/diary/plan?who=XX", "{}").status()).isEqualTo(400);
+    Desk.Reply nobody = desk.post("/api/v1/diary/plan", "{}");
+    assertThat(nobody.status()).isEqualTo(400);
+    assertThat(nobody.body().path("detail").asText()).isEqualTo("The address needs \"who\".");
   }
 
   @Test
