@@ -1,8 +1,5 @@
 package isokinon.server.work;
 
-import isokinon.core.life.BestAgeBand;
-import isokinon.core.life.InspectRenew;
-import isokinon.core.life.KaplanMeier;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups;
@@ -12,33 +9,21 @@ import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Policies;
 import isokinon.core.life.Policies.Kept;
 import isokinon.core.life.Policies.Terms;
-import isokinon.core.life.Policies.Way;
-import isokinon.core.life.RenewalCost;
-import isokinon.core.life.Run;
 import isokinon.core.life.WeibullFit;
-import isokinon.server.work.LifeView.CostPoint;
-import isokinon.server.work.LifeView.EndedRun;
 import isokinon.server.work.LifeView.EstimateView;
 import isokinon.server.work.LifeView.GroupLine;
 import isokinon.server.work.LifeView.GroupView;
 import isokinon.server.work.LifeView.LevelLine;
-import isokinon.server.work.LifeView.PointView;
-import isokinon.server.work.LifeView.PolicyView;
-import isokinon.server.work.LifeView.RunningSet;
-import isokinon.server.work.LifeView.SurvivalStep;
 import isokinon.server.work.LifeView.TermsView;
-import isokinon.server.work.LifeView.TodayView;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,14 +34,12 @@ public class LifePlace {
   /** Share of a life that is left at the first sign of warning, where nobody says (shop rule). */
   static final double WARNING = 0.12;
 
-  private static final int POINTS = 96;
   private static final double YEAR = 365.25;
 
   /** So many sound removals tell what is done today (shop rule). */
   private static final int TELLS_TODAY = 3;
 
   private static final int TODAY_DAYS = 730;
-  private static final double PER = 1000;
 
   /**
    * What is asked.
@@ -98,15 +81,6 @@ public class LifePlace {
     this.clock = clock;
   }
 
-  /** A group with the sets that run in it, and its life in hours of a typical pump. */
-  private record Taken(
-      Group group, List<Standing> running, Prior prior, double perHour, LifeEstimate estimate) {
-
-    double hours(double age) {
-      return age / perHour;
-    }
-  }
-
   /**
    * What history says.
    *
@@ -121,9 +95,9 @@ public class LifePlace {
         q.years() == null || q.years() <= 0
             ? chosen
             : chosen.since(LocalDate.now(clock).minusYears(q.years()));
-    Taken taken = taken(q, group, shop);
-    TermsView terms = terms(q, taken);
-    return Compute.answered(() -> view(q, of, taken, terms, shop));
+    GroupLife life = life(q, group, shop);
+    TermsView terms = terms(q, life);
+    return Compute.answered(() -> view(q, of, life, terms, shop));
   }
 
   /**
@@ -147,15 +121,15 @@ public class LifePlace {
   Optional<Habit> habit(Group group, ShopLives shop) {
     LifeQuestion plain =
         new LifeQuestion(null, null, null, null, null, null, null, null, null, null, null);
-    Taken taken = taken(plain, group, shop);
-    TermsView terms = terms(plain, taken);
-    Optional<Terms> known = core(terms, taken.perHour());
-    if (taken.running().isEmpty() || known.isEmpty() || !taken.estimate().tells()) {
+    GroupLife life = life(plain, group, shop);
+    TermsView terms = terms(plain, life);
+    Optional<Terms> known = core(terms, life.perHour());
+    if (life.running().isEmpty() || known.isEmpty() || !life.estimate().tells()) {
       return Optional.empty();
     }
-    Policies p = Policies.of(taken.estimate().life(), terms.warning(), known.get(), today(taken));
-    double year = taken.perHour() * terms.hoursPerYear();
-    return todayView(p, taken, terms)
+    Policies p = Policies.of(life.estimate().life(), terms.warning(), known.get(), today(life));
+    double year = life.perHour() * terms.hoursPerYear();
+    return LifeWays.today(p, life, terms)
         .flatMap(
             t ->
                 p.chosen()
@@ -163,7 +137,7 @@ public class LifePlace {
                         c ->
                             new Habit(
                                 c,
-                                taken.hours(c.every()),
+                                life.hours(c.every()),
                                 t.age(),
                                 t.overPerYear(),
                                 p.now().orElseThrow().failures() * year,
@@ -171,33 +145,30 @@ public class LifePlace {
   }
 
   private LifeView view(
-      LifeQuestion q, LifeGroups.Of of, Taken taken, TermsView termsView, ShopLives shop) {
-    LifeEstimate estimate = taken.estimate();
-    List<Run> ages = taken.group().ages(inCounts(taken));
-    double reach = reach(taken, ages);
-    Optional<Terms> terms = core(termsView, taken.perHour());
-    OptionalDouble today = today(taken);
+      LifeQuestion q, LifeGroups.Of of, GroupLife life, TermsView termsView, ShopLives shop) {
+    LifeEstimate estimate = life.estimate();
+    double reach = LifePlot.reach(life);
+    Optional<Terms> terms = core(termsView, life.perHour());
+    OptionalDouble today = today(life);
     Optional<Policies> policies =
         terms.map(t -> Policies.of(estimate.life(), termsView.warning(), t, today));
     return new LifeView(
         groups(shop),
-        groupView(q, of, taken.group(), shop),
-        taken.perHour() == 1 ? "hours" : taken.running().get(0).counted().code(),
-        taken.perHour() == 1 ? 0 : taken.perHour(),
-        LifeWords.headline(policies, terms, estimate, taken.perHour()),
-        LifeWords.basis(estimate, taken.group()),
-        sure(policies, terms, estimate, taken.perHour()),
-        Optional.of(estimateView(taken)),
-        KaplanMeier.of(ages).stream()
-            .map(s -> new SurvivalStep(taken.hours(s.age()), s.survival(), s.low(), s.high()))
-            .toList(),
-        curve(taken, reach),
-        ended(taken),
-        running(taken, policies, terms),
+        groupView(q, of, life.group(), shop),
+        life.inCounts() ? life.running().get(0).counted().code() : "hours",
+        life.inCounts() ? life.perHour() : 0,
+        LifeWords.headline(policies, terms, estimate, life.perHour()),
+        LifeWords.basis(estimate, life.group()),
+        LifeWords.sure(policies, terms, estimate, life.perHour()),
+        Optional.of(estimateView(life)),
+        LifePlot.survival(life),
+        LifePlot.curve(life, reach),
+        LifePlot.ended(life),
+        LifePlot.running(life, policies, terms),
         termsView,
-        terms.map(t -> costs(taken, t, termsView.warning(), reach)).orElse(List.of()),
-        policies.map(p -> policyViews(p, taken, terms.orElseThrow(), termsView)).orElse(List.of()),
-        policies.flatMap(p -> todayView(p, taken, termsView)),
+        terms.map(t -> LifePlot.costs(life, t, termsView.warning(), reach)).orElse(List.of()),
+        policies.map(p -> LifeWays.all(p, life, terms.orElseThrow(), termsView)).orElse(List.of()),
+        policies.flatMap(p -> LifeWays.today(p, life, termsView)),
         policies
             .map(
                 p ->
@@ -206,8 +177,8 @@ public class LifePlace {
                         estimate,
                         terms.orElseThrow(),
                         termsView,
-                        taken.running(),
-                        taken.perHour()))
+                        life.running(),
+                        life.perHour()))
             .orElse(List.of()));
   }
 
@@ -248,7 +219,7 @@ public class LifePlace {
     return level.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
-  private Taken taken(LifeQuestion q, Group group, ShopLives shop) {
+  private GroupLife life(LifeQuestion q, Group group, ShopLives shop) {
     LifeGroups.Of of = group.of();
     List<Standing> running =
         shop.all().stream()
@@ -270,10 +241,11 @@ public class LifePlace {
                 .orElseThrow()
             : 1;
     Prior prior = prior(q, of, running);
-    return new Taken(
+    return new GroupLife(
         group,
         running,
         prior,
+        inCounts,
         perHour,
         Compute.answered(
             () -> LifeEstimate.of(prior.shape(), prior.hours() * perHour, group.ages(inCounts))));
@@ -297,10 +269,6 @@ public class LifePlace {
             running.stream().mapToDouble(s -> s.prior().hours()).average().orElseThrow(),
             running.stream().allMatch(s -> s.prior().fromLibrary()),
             shape);
-  }
-
-  private static boolean inCounts(Taken taken) {
-    return taken.perHour() != 1;
   }
 
   private List<GroupLine> groups(ShopLives shop) {
@@ -352,9 +320,9 @@ public class LifePlace {
 
   // ---- what it costs ----------------------------------------------------------------------------
 
-  private TermsView terms(LifeQuestion q, Taken taken) {
+  private TermsView terms(LifeQuestion q, GroupLife life) {
     List<Renewals.Renewal> each =
-        taken.running().stream().flatMap(s -> renewals.of(s.pump()).stream()).toList();
+        life.running().stream().flatMap(s -> renewals.of(s.pump()).stream()).toList();
     OptionalDouble planned =
         each.stream().flatMap(r -> r.planned().stream()).mapToDouble(d -> d).average();
     OptionalDouble stop = each.stream().mapToDouble(Renewals.Renewal::stop).average();
@@ -367,11 +335,11 @@ public class LifePlace {
             : plannedCost.filter(p -> stop.isPresent()).map(p -> p + stop.getAsDouble()),
         given(q.look(), look),
         q.warning() == null ? WARNING : q.warning(),
-        taken.running().stream().anyMatch(s -> s.pump().harms()),
+        life.running().stream().anyMatch(s -> s.pump().harms()),
         each.stream().flatMap(r -> r.mostHours().stream()).min(Comparator.naturalOrder()),
-        taken.running().stream().mapToDouble(s -> s.usage().perDay() * YEAR).sum(),
-        taken.running().size(),
-        LifeWords.costs(taken.running().size(), planned.isPresent(), each));
+        life.running().stream().mapToDouble(s -> s.usage().perDay() * YEAR).sum(),
+        life.running().size(),
+        LifeWords.costs(life.running().size(), planned.isPresent(), each));
   }
 
   private static Optional<Double> given(Double typed, OptionalDouble known) {
@@ -399,124 +367,28 @@ public class LifePlace {
   }
 
   /** The age at which sets are renewed today: as they were lately, else as their intervals say. */
-  private OptionalDouble today(Taken taken) {
+  private OptionalDouble today(GroupLife life) {
     LocalDate from = LocalDate.now(clock).minusDays(TODAY_DAYS);
     List<WearRun> lately =
-        taken.group().runs().stream()
+        life.group().runs().stream()
             .filter(r -> r.ended().filter(e -> !e.isBefore(from)).isPresent())
             .filter(r -> !r.hours().failed())
             .toList();
     if (lately.size() >= TELLS_TODAY) {
-      return lately.stream()
-          .mapToDouble(r -> inCounts(taken) ? r.counts().orElseThrow().age() : r.hours().age())
-          .average();
+      return lately.stream().mapToDouble(r -> life.run(r).age()).average();
     }
-    return taken.running().stream()
-        .mapToDouble(s -> s.pump().intervalHours() * taken.perHour())
+    return life.running().stream()
+        .mapToDouble(s -> s.pump().intervalHours() * life.perHour())
         .average();
   }
 
-  // ---- what is drawn ----------------------------------------------------------------------------
+  // ---- what history says, in numbers
+  // ---------------------------------------------------------------
 
-  private static double reach(Taken taken, List<Run> ages) {
-    double oldest = ages.stream().mapToDouble(Run::age).max().orElse(0);
-    return Math.max(oldest * 1.05, taken.estimate().quantile(0.97));
-  }
-
-  private static List<PointView> curve(Taken taken, double reach) {
-    List<PointView> curve = new ArrayList<>();
-    for (int i = 0; i <= POINTS; i++) {
-      double age = reach * i / POINTS;
-      curve.add(new PointView(taken.hours(age), taken.estimate().survival(age)));
-    }
-    return curve;
-  }
-
-  private static List<CostPoint> costs(Taken taken, Terms t, double warning, double reach) {
-    LifeEstimate life = taken.estimate();
-    Optional<InspectRenew.Costs> looks =
-        t.look().isPresent()
-            ? Optional.of(new InspectRenew.Costs(t.look().getAsDouble(), t.planned(), t.failed()))
-            : Optional.empty();
-    InspectRenew.Warning warns = Policies.warning(life.life(), warning);
-    double scale = PER * taken.perHour();
-    List<CostPoint> costs = new ArrayList<>();
-    for (int i = 1; i <= POINTS; i++) {
-      double age = reach * i / POINTS;
-      costs.add(
-          new CostPoint(
-              taken.hours(age),
-              RenewalCost.at(age, life, t.planned(), t.failed()) * scale,
-              looks.map(c -> InspectRenew.rate(age, warns, c) * scale)));
-    }
-    return costs;
-  }
-
-  private static List<EndedRun> ended(Taken taken) {
-    return taken.group().runs().stream()
-        .filter(r -> !r.running())
-        .map(
-            r -> {
-              Run run = inCounts(taken) ? r.counts().orElseThrow() : r.hours();
-              return new EndedRun(
-                  r.pump(),
-                  taken.hours(run.from()),
-                  taken.hours(run.age()),
-                  run.failed(),
-                  r.ended().orElseThrow().toString());
-            })
-        .sorted(Comparator.comparingDouble(EndedRun::age))
-        .toList();
-  }
-
-  private static List<RunningSet> running(
-      Taken taken, Optional<Policies> policies, Optional<Terms> terms) {
-    Optional<Kept> fixed = policies.flatMap(Policies::fixed);
-    Optional<Double> to =
-        fixed.map(f -> Policies.hardlyDearerTo(f, taken.estimate().life(), terms.orElseThrow()));
-    Stream<RunningSet> sets =
-        taken.running().isEmpty()
-            ? taken.group().runs().stream()
-                .filter(WearRun::running)
-                .map(r -> runningSet(r.pump(), r.hours().age(), taken, fixed, to))
-            : taken.running().stream()
-                .map(
-                    s ->
-                        runningSet(
-                            s.pump().tag(),
-                            inCounts(taken) ? s.pump().countAge() : s.pump().age(),
-                            taken,
-                            fixed,
-                            to));
-    return sets.sorted(Comparator.comparingDouble(RunningSet::age)).toList();
-  }
-
-  /**
-   * A set by its age: short of the best age, inside the band that costs hardly more, or past it.
-   */
-  private static RunningSet runningSet(
-      String tag, double age, Taken taken, Optional<Kept> fixed, Optional<Double> to) {
-    double hours = taken.hours(age);
-    if (fixed.isEmpty()) {
-      return new RunningSet(tag, hours, "sound", "");
-    }
-    double best = fixed.get().every();
-    if (age > to.orElseThrow()) {
-      return new RunningSet(tag, hours, "renew", LifeWords.h(taken.hours(age - best)) + " past");
-    }
-    return age > best
-        ? new RunningSet(
-            tag,
-            hours,
-            "watch",
-            "inside the band, " + LifeWords.h(taken.hours(to.get() - age)) + " left")
-        : new RunningSet(tag, hours, "sound", LifeWords.h(taken.hours(best - age)) + " to go");
-  }
-
-  private static EstimateView estimateView(Taken taken) {
-    LifeEstimate e = taken.estimate();
+  private static EstimateView estimateView(GroupLife life) {
+    LifeEstimate e = life.estimate();
     Optional<WeibullFit> fit = e.fit();
-    int running = (int) taken.group().runs().stream().filter(WearRun::running).count();
+    int running = (int) life.group().runs().stream().filter(WearRun::running).count();
     return new EstimateView(
         e.shown() == Shown.LIKELIHOOD ? "likelihood" : "posterior",
         e.tells(),
@@ -524,117 +396,15 @@ public class LifePlace {
         e.posterior().shape(),
         fit.map(WeibullFit::shapeLow),
         fit.map(WeibullFit::shapeHigh),
-        taken.hours(e.scale(0.05)),
-        taken.hours(e.scale(0.5)),
-        taken.hours(e.scale(0.95)),
-        taken.hours(e.meanLife()),
-        taken.prior().hours(),
-        taken.prior().fromLibrary(),
+        life.hours(e.scale(0.05)),
+        life.hours(e.scale(0.5)),
+        life.hours(e.scale(0.95)),
+        life.hours(e.meanLife()),
+        life.prior().hours(),
+        life.prior().fromLibrary(),
         e.runs(),
         e.failures(),
         e.runs() - e.failures() - running,
         running);
-  }
-
-  private static String sure(
-      Optional<Policies> policies, Optional<Terms> terms, LifeEstimate estimate, double perHour) {
-    if (!estimate.tells()) {
-      return "With "
-          + Words.count(estimate.failures(), "failure")
-          + " the library's word carries it: one failure more may move it far.";
-    }
-    return policies
-        .flatMap(Policies::fixed)
-        .flatMap(
-            f ->
-                BestAgeBand.of(
-                    estimate, terms.orElseThrow().planned(), terms.orElseThrow().failed()))
-        .map(
-            b ->
-                "Over what the runs leave open, the best age falls between "
-                    + LifeWords.h(b.low() / perHour)
-                    + " and "
-                    + LifeWords.h(b.high() / perHour)
-                    + " eight times in ten.")
-        .orElse("");
-  }
-
-  private static List<PolicyView> policyViews(
-      Policies p, Taken taken, Terms terms, TermsView view) {
-    List<PolicyView> views = new ArrayList<>();
-    views.add(
-        p.fixed()
-            .map(k -> policyView(k, p, taken, terms, view))
-            .orElseGet(() -> dear(Way.FIXED, "no age pays")));
-    views.add(policyView(p.untilItFails(), p, taken, terms, view));
-    p.look()
-        .map(k -> policyView(k, p, taken, terms, view))
-        .or(
-            () ->
-                terms.look().isPresent()
-                    ? Optional.of(dear(Way.LOOK, LifeWords.neverPays(terms)))
-                    : Optional.empty())
-        .ifPresent(views::add);
-    return views;
-  }
-
-  /** A way that costs more than running until it fails, whatever its setting. */
-  private static PolicyView dear(Way way, String say) {
-    return new PolicyView(
-        way(way),
-        LifeWords.title(way),
-        say,
-        Optional.empty(),
-        Optional.empty(),
-        0,
-        0,
-        0,
-        0,
-        "dear",
-        false);
-  }
-
-  private static PolicyView policyView(
-      Kept k, Policies p, Taken taken, Terms terms, TermsView view) {
-    double year = taken.perHour() * view.hoursPerYear();
-    boolean endless = Double.isInfinite(k.every());
-    return new PolicyView(
-        way(k.way()),
-        LifeWords.title(k.way()),
-        LifeWords.say(k, terms, taken.perHour()),
-        endless ? Optional.empty() : Optional.of(taken.hours(k.every())),
-        k.way() == Way.FIXED
-            ? Optional.of(taken.hours(Policies.hardlyDearerTo(k, taken.estimate().life(), terms)))
-            : Optional.empty(),
-        k.rate() * taken.perHour() * PER,
-        k.rate() * year,
-        k.failures() * year,
-        k.renewals() * year,
-        k.bar().name().toLowerCase(Locale.ROOT),
-        p.chosen().filter(c -> c.way() == k.way()).isPresent());
-  }
-
-  static String way(Way way) {
-    return switch (way) {
-      case FIXED -> Policy.FIXED;
-      case UNTIL_IT_FAILS -> Policy.UNTIL_IT_FAILS;
-      case LOOK -> Policy.LOOK;
-    };
-  }
-
-  private static Optional<TodayView> todayView(Policies p, Taken taken, TermsView view) {
-    return p.now()
-        .filter(n -> view.positions() > 0)
-        .map(
-            now -> {
-              double best = p.chosen().map(Kept::rate).orElse(now.rate());
-              double over = (now.rate() - best) * taken.perHour() * view.hoursPerYear();
-              double age = taken.hours(now.every());
-              return new TodayView(
-                  age,
-                  now.rate() * taken.perHour() * PER,
-                  Math.max(0, over),
-                  "today, about " + LifeWords.h(age));
-            });
   }
 }

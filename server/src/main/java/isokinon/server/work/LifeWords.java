@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.life.BestAgeBand;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups;
@@ -173,5 +174,29 @@ final class LifeWords {
               + Words.plain(Math.round(terms.look().orElseThrow()))
               + " a look";
     };
+  }
+
+  /** How sure the best age is. */
+  static String sure(
+      Optional<Policies> policies, Optional<Terms> terms, LifeEstimate estimate, double perHour) {
+    if (!estimate.tells()) {
+      return "With "
+          + Words.count(estimate.failures(), "failure")
+          + " the library's word carries it: one failure more may move it far.";
+    }
+    return policies
+        .flatMap(Policies::fixed)
+        .flatMap(
+            f ->
+                BestAgeBand.of(
+                    estimate, terms.orElseThrow().planned(), terms.orElseThrow().failed()))
+        .map(
+            b ->
+                "Over what the runs leave open, the best age falls between "
+                    + LifeWords.h(b.low() / perHour)
+                    + " and "
+                    + LifeWords.h(b.high() / perHour)
+                    + " eight times in ten.")
+        .orElse("");
   }
 }
