@@ -14,6 +14,7 @@ import isokinon.server.access.People;
 import isokinon.server.planning.JobPlacer;
 import isokinon.server.store.DiaryMapper;
 import isokinon.server.store.DiaryMapper.EntryRow;
+import isokinon.server.store.DiaryMapper.FixtureRow;
 import isokinon.server.store.DiaryMapper.LineStopRow;
 import isokinon.server.store.DiaryMapper.ShiftRow;
 import isokinon.server.work.DiaryView.Unplaced;
@@ -137,6 +138,8 @@ class DiaryTest {
         .hasMessageContaining("Nobody is there");
     assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 3, 810, "RT", "MA")))
         .hasMessageContaining("Nobody is there");
+    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 42, 480, "RT", "MA")))
+        .hasMessageContaining("it holds six weeks");
     assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-9", 3, 480, "RT", "MA")))
         .hasMessageContaining("No job of P-9");
     diary.pin(new Diary.PinRequest("P-1", 3, 493, "RT", "MA"));
@@ -144,6 +147,57 @@ class DiaryTest {
     assertThat(entry.pinned()).isTrue();
     assertThat(entry.startsAt().getHour()).isEqualTo(8);
     assertThat(entry.startsAt().getMinute()).isZero();
+  }
+
+  @Test
+  void whatPeoplePutElsewhereKeepsThePairTheFixtureAndThePersonFree() {
+    FixtureRow bench = new FixtureRow("bench", "long bench", 1, "diaphragm");
+    Work w = work("P-1", 60, 3, 0, "");
+    Work other = work("P-2", 60, 3, 0, "");
+    EntryRow pinned = at("P-2", "KO", 3, 9);
+    assertThat(putting(w, other, pinned)).isEmpty();
+    assertThat(putting(w, other, at("P-2", "RT", 3, 9)))
+        .isEqualTo("RT does P-2 then, and that one is pinned.");
+    assertThat(putting(with(w, "P-2", null), other, pinned)).contains("P-2, its pair, is pinned");
+    assertThat(putting(w, with(other, "P-1", null), pinned)).contains("P-2, its pair, is pinned");
+    assertThat(putting(with(w, "", bench), with(other, "", bench), pinned))
+        .isEqualTo("The long bench is taken then by what is pinned.");
+    assertThat(putting(with(w, "", bench), other, pinned)).isEmpty();
+    assertThat(putting(with(w, "P-2", bench), with(other, "P-1", bench), at("P-2", "KO", 3, 10)))
+        .isEmpty();
+  }
+
+  private static Work with(Work w, String pair, FixtureRow fixture) {
+    return new Work(
+        w.pump(),
+        w.minutes(),
+        w.cost(),
+        w.due(),
+        w.kitDay(),
+        w.kit(),
+        Optional.ofNullable(fixture),
+        w.line(),
+        pair);
+  }
+
+  /** A job of an hour that someone put on a day of this diary. */
+  private static EntryRow at(String pump, String who, int day, int hour) {
+    OffsetDateTime from = OffsetDateTime.now(NOW).withHour(hour).plusDays(day);
+    return new EntryRow(pump, who, from, from.plusHours(1), true, "", "MA", from);
+  }
+
+  /**
+   * What is said when the first is put on day 3 at nine, with RT; empty where it may stand there.
+   */
+  private String putting(Work w, Work other, EntryRow pinned) {
+    jobs(w, other);
+    when(store.entries()).thenReturn(List.of(pinned));
+    try {
+      diary.pin(new Diary.PinRequest("P-1", 3, 540, "RT", "MA"));
+      return "";
+    } catch (Refused e) {
+      return e.getMessage();
+    }
   }
 
   @Test
