@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Refused } from "../api/client";
+import { FileButton } from "./FileButton";
 import { useSettings } from "./settings";
 import { Sentence } from "./States";
 
@@ -18,7 +19,6 @@ interface Props<Report> {
 export function BringTable<Report>({ label, send, say, changes }: Props<Report>) {
   const { who } = useSettings();
   const cache = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
   const [held, setHeld] = useState("");
   const look = useMutation({
     mutationFn: (csv: string) => send(csv, who, true),
@@ -34,29 +34,19 @@ export function BringTable<Report>({ label, send, say, changes }: Props<Report>)
   const error = look.error ?? bring.error;
   return (
     <>
-      <button
-        type="button"
+      <FileButton
         className="press ml-auto px-3"
+        label={`${label} as CSV`}
+        accept=".csv,text/csv"
         disabled={!who}
         title={who ? "" : "Say who you are first, top right"}
-        onClick={() => file.current?.click()}
+        onFile={async (file) => {
+          bring.reset();
+          look.mutate(await file.text());
+        }}
       >
         Bring in
-      </button>
-      <input
-        ref={file}
-        type="file"
-        accept=".csv,text/csv"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label={`${label} as CSV`}
-        onChange={async (e) => {
-          const chosen = e.target.files?.[0];
-          e.target.value = "";
-          bring.reset();
-          if (chosen) look.mutate(await chosen.text());
-        }}
-      />
+      </FileButton>
       {error && (
         <div className="w-full">
           <Faults error={error} />

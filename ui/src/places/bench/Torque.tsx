@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../../api/client";
 import type { StepView, TorqueView } from "../../api/types";
@@ -81,7 +81,6 @@ function Finished({ torque }: { torque: TorqueView }) {
 /** Passes that only bring the parts together: set the wrench, go round, say so. */
 function EarlyPass({ step, torque, link }: Props) {
   const { unit } = useSettings();
-  const button = useFocus<HTMLButtonElement>();
   const pass = torque.passes.find((p) => p.number === torque.pass);
   const set = (torque.targetNm * (pass?.percent ?? 100)) / 100;
   return (
@@ -98,21 +97,14 @@ function EarlyPass({ step, torque, link }: Props) {
         {torque.pass === 1 ? "Start every bolt by hand, then set" : "Set"} the wrench to this and go round in the order
         drawn.
       </p>
-      <button
-        type="button"
-        className="press call h-[52px] w-full text-[19px]"
-        ref={button}
-        disabled={link.busy}
-        onClick={() => void link.act({ kind: "PASS_DONE", step: step.id, pass: torque.pass })}
-      >
+      <PassDone step={step} torque={torque} link={link}>
         Pass {torque.pass} is round
-      </button>
+      </PassDone>
     </div>
   );
 }
 
 function LastRound({ step, torque, link }: Props) {
-  const button = useFocus<HTMLButtonElement>();
   return (
     <div>
       <p className="flex justify-between text-[17px] font-[720] text-accent">
@@ -121,16 +113,25 @@ function LastRound({ step, torque, link }: Props) {
       <p className="py-2 text-[17px] leading-[21px]">
         Once more round the circle, 1 to {torque.count}, until none moves.
       </p>
-      <button
-        type="button"
-        className="press call h-[52px] w-full text-[19px]"
-        ref={button}
-        disabled={link.busy}
-        onClick={() => void link.act({ kind: "PASS_DONE", step: step.id, pass: torque.pass })}
-      >
+      <PassDone step={step} torque={torque} link={link}>
         None moved
-      </button>
+      </PassDone>
     </div>
+  );
+}
+
+function PassDone({ step, torque, link, children }: Omit<Props, "view"> & { children: ReactNode }) {
+  const button = useFocus<HTMLButtonElement>();
+  return (
+    <button
+      type="button"
+      className="press call h-[52px] w-full text-[19px]"
+      ref={button}
+      disabled={link.busy}
+      onClick={() => void link.act({ kind: "PASS_DONE", step: step.id, pass: torque.pass })}
+    >
+      {children}
+    </button>
   );
 }
 

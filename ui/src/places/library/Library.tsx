@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { Imported, Listed } from "../../api/types";
 import { PumpKind } from "../../drawing/PumpKind";
+import { FileButton } from "../../parts/FileButton";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { FAMILIES } from "./families";
 
@@ -69,7 +69,6 @@ function Sheet({ sheet: s }: { sheet: Listed }) {
 
 /** A zip of sheets in or out, one sheet in. */
 function Bring() {
-  const files = useRef<HTMLInputElement>(null);
   const cache = useQueryClient();
   const bring = useMutation({
     mutationFn: async (file: File): Promise<Imported[]> => {
@@ -85,22 +84,14 @@ function Bring() {
         <a className="press inline-flex items-center" href="/api/v1/sheets.zip" download="sheets.zip">
           Take all out as a zip
         </a>
-        <button type="button" className="press call" onClick={() => files.current?.click()}>
-          Bring sheets in
-        </button>
-        <input
-          ref={files}
-          type="file"
+        <FileButton
+          className="press call"
+          label="A sheet or a zip of sheets"
           accept=".yaml,.yml,.zip"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="A sheet or a zip of sheets"
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) bring.mutate(file);
-            e.target.value = "";
-          }}
-        />
+          onFile={(file) => bring.mutate(file)}
+        >
+          Bring sheets in
+        </FileButton>
       </div>
       {bring.error && <Sentence>{bring.error.message}</Sentence>}
       {bring.data?.map((i) => (

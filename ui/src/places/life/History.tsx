@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { HistoryReport } from "../../api/types";
@@ -8,6 +8,7 @@ import { Mark } from "../../parts/Mark";
 import { rounded } from "../../parts/numbers";
 import { useSettings } from "../../parts/settings";
 import { Faults } from "../../parts/BringTable";
+import { FileButton } from "../../parts/FileButton";
 import { Sentence } from "../../parts/States";
 
 interface Held {
@@ -22,7 +23,6 @@ interface Held {
 export default function History() {
   const { who } = useSettings();
   const cache = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
   const [held, setHeld] = useState<Held | null>(null);
   const look = useMutation({
     mutationFn: (h: Held) => api.bringHistory({ ...h, who, dryRun: true }),
@@ -46,36 +46,25 @@ export default function History() {
         have seen how it was read.
       </p>
       <div className="flex flex-wrap items-center gap-3 pt-4">
-        <button
-          type="button"
+        <FileButton
           className="press go px-6"
+          label="Past runs as CSV"
+          accept=".csv,.txt,.tsv,text/csv"
           disabled={!who}
           title={who ? "" : "Say who you are first, top right"}
-          onClick={() => file.current?.click()}
+          onFile={async (file) => {
+            bring.reset();
+            look.mutate({
+              name: file.name,
+              csv: await file.text(),
+              columns: {},
+              failedWords: [],
+              monthFirst: false,
+            });
+          }}
         >
           {held ? "Choose another table" : "Choose a table"}
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,.txt,.tsv,text/csv"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Past runs as CSV"
-          onChange={async (e) => {
-            const chosen = e.target.files?.[0];
-            e.target.value = "";
-            bring.reset();
-            if (chosen)
-              look.mutate({
-                name: chosen.name,
-                csv: await chosen.text(),
-                columns: {},
-                failedWords: [],
-                monthFirst: false,
-              });
-          }}
-        />
+        </FileButton>
         <span className="flex-1" />
         <a className="press flex items-center" href="/api/v1/history.csv" download="runs.csv">
           Every run as CSV
@@ -150,7 +139,6 @@ function Fields() {
 /** Puts everything a shop gave out back, into one that has no pumps yet. */
 function PutBack() {
   const cache = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
   const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor });
   const restore = useMutation({
     mutationFn: async (f: File) => api.restore(await f.text()),
@@ -166,28 +154,16 @@ function PutBack() {
   if (!floor.data || floor.data.areas.length > 0) return null;
   return (
     <div className="flex flex-wrap items-center gap-4 pt-4">
-      <button
-        type="button"
+      <FileButton
         className="press call px-6"
+        label="Everything as JSON"
+        accept=".json,application/json"
         disabled={restore.isPending}
-        onClick={() => file.current?.click()}
+        onFile={(file) => restore.mutate(file)}
       >
         Put everything back
-      </button>
+      </FileButton>
       <span className="text-[15px] text-soft">from a file that was taken out with "Everything, as JSON"</span>
-      <input
-        ref={file}
-        type="file"
-        accept=".json,application/json"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Everything as JSON"
-        onChange={(e) => {
-          const chosen = e.target.files?.[0];
-          e.target.value = "";
-          if (chosen) restore.mutate(chosen);
-        }}
-      />
       {restore.error && <Sentence>{restore.error.message}</Sentence>}
     </div>
   );

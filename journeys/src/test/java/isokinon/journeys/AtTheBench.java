@@ -98,6 +98,11 @@ final class AtTheBench {
     stands("Strip");
   }
 
+  void makesSafe() {
+    provesEveryEnergy();
+    opensTheStrip();
+  }
+
   void answersChecks() {
     putsBackMatchedParts();
     Locator open = page.locator("ul[aria-label=Checks] li:has(button)");
@@ -198,6 +203,19 @@ final class AtTheBench {
     assertThat(main("Decided, build it")).isEnabled();
     press("Decided, build it");
     stands("Build");
+  }
+
+  /** Single parts for what is renewed, a material wherever one is asked for. */
+  void decidesOnTheRest() {
+    booksTheRestAsSingleParts();
+    choosesMaterials();
+    press("Decided, build it");
+    stands("Build");
+  }
+
+  void handsBack() {
+    press("Hand it back");
+    sees("Handed back");
   }
 
   Locator reading() {

@@ -11,24 +11,6 @@ import org.junit.jupiter.api.Test;
 /** A tube head, a progressing cavity pump with packing and a magnetic drive, rebuilt by hand. */
 class FamiliesJourneyTest extends AtTheMill {
 
-  private static void isSafe(AtTheBench at) {
-    at.provesEveryEnergy();
-    at.opensTheStrip();
-  }
-
-  private static void decides(AtTheBench at) {
-    at.booksTheRestAsSingleParts();
-    at.choosesMaterials();
-    at.press("Decided, build it");
-    at.stands("Build");
-  }
-
-  private static void handsBack(AtTheBench at) {
-    at.provesTheRest();
-    at.press("Hand it back");
-    at.sees("Handed back");
-  }
-
   @Test
   void aTubeIsRenewedInAFourArmHeadAndNoArmChangesItsPair() {
     AtTheBench ko = new AtTheBench(shop.device("KO"));
@@ -39,14 +21,14 @@ class FamiliesJourneyTest extends AtTheMill {
         .getByText("look")
         .click();
     ko.takesIn("Tube: renew", "Due");
-    isSafe(ko);
+    ko.makesSafe();
     Shop.accessible(page);
     stripsUpTo(ko, "Jog each arm");
     ko.sees("Under power for this step: an arm passes only at the loading position.");
     Shop.picture(page, "bench-head-in-plan");
     ko.stripsAll();
     ko.judgesTheRestSound();
-    decides(ko);
+    ko.decidesOnTheRest();
     ko.buildsUpToUnanswered("set it on its own pivot");
     Locator place =
         page.getByRole(
@@ -58,7 +40,8 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.sees("Arms are two pairs with springs of two strengths");
     Shop.accessible(page);
     ko.buildsTheRest();
-    handsBack(ko);
+    ko.provesTheRest();
+    ko.handsBack();
   }
 
   @Test
@@ -66,7 +49,7 @@ class FamiliesJourneyTest extends AtTheMill {
     AtTheBench ko = new AtTheBench(shop.device("KO"));
     ko.bringsToTheBench("SCR-01");
     ko.takesIn("Packing and sleeve kit", "Gland drips a stream");
-    isSafe(ko);
+    ko.makesSafe();
     ko.done("Off, next step");
     ko.button("Rest").click();
     ko.page().getByLabel("Note for whoever takes it up").fill("Sleeve comes on Thursday");
@@ -84,12 +67,13 @@ class FamiliesJourneyTest extends AtTheMill {
     stripsUpTo(rt, "Push the joint pins out");
     rt.stripsAll();
     rt.judgesTheRestSound();
-    decides(rt);
+    rt.decidesOnTheRest();
     rt.buildsUpTo("Lay the packing rings in one by one");
     rt.sees("Cuts staggered, each ring pushed home before the next");
     Shop.accessible(page);
     rt.buildsTheRest();
-    handsBack(rt);
+    rt.provesTheRest();
+    rt.handsBack();
     page.navigate("/pumps/SCR-01");
     rt.sees("handed back");
   }
@@ -100,7 +84,7 @@ class FamiliesJourneyTest extends AtTheMill {
     Page page = ko.page();
     ko.bringsToTheBench("DYE-11");
     ko.takesIn("Rotor kit", "Hums since the dry run");
-    isSafe(ko);
+    ko.makesSafe();
     ko.sees("Magnets: inner and outer magnet.");
     stripsUpTo(ko, "Press the bushing out");
     ko.sees("Brittle: bushing. No knock, no steel under it.");
@@ -109,12 +93,13 @@ class FamiliesJourneyTest extends AtTheMill {
     page.getByText("Rotor kit MC12").first().waitFor();
     ko.button("Fit this kit").first().click();
     ko.sees("1 role without a material");
-    decides(ko);
+    ko.decidesOnTheRest();
     ko.buildsUpTo("Make up rear disc");
     assertThat(page.getByText("Put together beside the pump")).isVisible();
     Shop.accessible(page);
     ko.buildsTheRest();
-    handsBack(ko);
+    ko.provesTheRest();
+    ko.handsBack();
   }
 
   @Test
@@ -132,7 +117,7 @@ class FamiliesJourneyTest extends AtTheMill {
     assertThat(ko.main("Stator alone, over the rotor")).hasAttribute("aria-pressed", "true");
     ko.press("Take it in");
     ko.stands("Make safe");
-    isSafe(ko);
+    ko.makesSafe();
     ko.sees("Undo the foot and the pressure flange");
   }
 

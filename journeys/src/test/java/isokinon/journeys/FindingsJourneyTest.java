@@ -61,8 +61,7 @@ class FindingsJourneyTest extends AtTheMill {
     assertThat(page.getByText("1 to look at")).isVisible();
     rt.press("Take it in");
     rt.stands("Make safe");
-    rt.provesEveryEnergy();
-    rt.opensTheStrip();
+    rt.makesSafe();
     rt.stripsAll();
 
     onTheTray(page, "Stator");
@@ -81,10 +80,7 @@ class FindingsJourneyTest extends AtTheMill {
     rt.judgesTheRestSound();
     rt.sees("rotor");
     assertThat(page.getByText(Pattern.compile("−0\\.75|-0\\.75")).first()).isVisible();
-    rt.booksTheRestAsSingleParts();
-    rt.choosesMaterials();
-    rt.press("Decided, build it");
-    rt.stands("Build");
+    rt.decidesOnTheRest();
     rt.buildsTheRest();
     while (!page.locator("section[aria-label=Proof] li.bg-wash").innerText().contains("Flow at")) {
       rt.provesOne("");
@@ -120,14 +116,10 @@ class FindingsJourneyTest extends AtTheMill {
     Shop.accessible(page);
     ko.bringsToTheBench("BLE-02");
     ko.takesIn("Tube: renew", "Due");
-    ko.provesEveryEnergy();
-    ko.opensTheStrip();
+    ko.makesSafe();
     ko.stripsAll();
     ko.judgesTheRestSound();
-    ko.booksTheRestAsSingleParts();
-    ko.choosesMaterials();
-    ko.press("Decided, build it");
-    ko.stands("Build");
+    ko.decidesOnTheRest();
     ko.buildsTheRest();
     while (!page.locator("section[aria-label=Proof] li.bg-wash").innerText().contains("hundred")) {
       ko.provesOne("");
@@ -149,8 +141,7 @@ class FindingsJourneyTest extends AtTheMill {
     ko.sees("mL a turn in the controller.");
     Shop.accessible(page);
     ko.provesTheRest();
-    ko.press("Hand it back");
-    ko.sees("Handed back");
+    ko.handsBack();
   }
 
   @Test
@@ -165,8 +156,7 @@ class FindingsJourneyTest extends AtTheMill {
         .click();
     rt.press("Take it in");
     rt.stands("Make safe");
-    rt.provesEveryEnergy();
-    rt.opensTheStrip();
+    rt.makesSafe();
     rt.stripsAll();
     onTheTray(page, "Inner magnet");
     rt.sees("margin 1.17, under 1.25: watch.");
@@ -179,10 +169,7 @@ class FindingsJourneyTest extends AtTheMill {
     Shop.accessible(page);
     rt.judges("watch");
     rt.judgesTheRestSound();
-    rt.booksTheRestAsSingleParts();
-    rt.choosesMaterials();
-    rt.press("Decided, build it");
-    rt.stands("Build");
+    rt.decidesOnTheRest();
     rt.buildsTheRest();
     while (!page.locator("section[aria-label=Proof] li.bg-wash").innerText().contains("Flow at")) {
       rt.provesOne("");
@@ -191,20 +178,15 @@ class FindingsJourneyTest extends AtTheMill {
     rt.sees("3.1 m3/h misses the limit. Most likely behind it:");
     rt.button("Back to that step").click();
     rt.stands("Make safe");
-    rt.provesEveryEnergy();
-    rt.opensTheStrip();
+    rt.makesSafe();
     rt.stripsAll();
     rt.sees("Impeller");
     page.locator("#seen").fill("strainer plate was in the suction");
     rt.judgesTheRestSound();
-    rt.booksTheRestAsSingleParts();
-    rt.choosesMaterials();
-    rt.press("Decided, build it");
-    rt.stands("Build");
+    rt.decidesOnTheRest();
     rt.buildsTheRest();
     rt.provesTheRest();
-    rt.press("Hand it back");
-    rt.sees("Handed back");
+    rt.handsBack();
     rt.sees("sent back, because this failed: Flow at working head");
   }
 }

@@ -36,15 +36,13 @@ class WetEndJourneyTest extends AtTheMill {
 
     rt.bringsToTheBench("DYE-04");
     rt.takesIn("Wet-end kit", "Due, and the ring runs cooler now");
-    rt.provesEveryEnergy();
-    rt.opensTheStrip();
+    rt.makesSafe();
     rt.stripsAll();
     rt.judgesTheRestSound();
     rt.fits("L-0420");
     rt.buildsTheRest();
     rt.provesTheRest();
-    rt.press("Hand it back");
-    rt.sees("Handed back");
+    rt.handsBack();
 
     page.navigate("/wet-ends/DYE-04");
     rt.sees("TPV in it");

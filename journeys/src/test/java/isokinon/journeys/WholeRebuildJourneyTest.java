@@ -37,8 +37,7 @@ class WholeRebuildJourneyTest {
       builds(rt, shop);
       proves(rt);
 
-      rt.press("Hand it back");
-      rt.sees("Handed back");
+      rt.handsBack();
       rt.sees("Outer plate A: edge wear 0.25 mm, edge worn bright");
       Shop.accessible(page);
       recordHoldsItAll(page);
@@ -69,8 +68,7 @@ class WholeRebuildJourneyTest {
     assertThat(air).hasValue("20 psi");
     Shop.accessible(page);
     Shop.picture(page, "make-safe");
-    rt.provesEveryEnergy();
-    rt.opensTheStrip();
+    rt.makesSafe();
   }
 
   private static void strips(AtTheBench rt) {
