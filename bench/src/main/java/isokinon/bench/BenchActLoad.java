@@ -19,6 +19,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -61,12 +62,9 @@ public final class BenchActLoad {
   private void run() throws Exception {
     Process first = start();
     double[] plans = new double[PLANS];
-    for (int i = -1; i < PLANS; i++) {
-      long before = System.nanoTime();
-      post("/api/v1/diary/plan?who=RT", "{}");
-      if (i >= 0) {
-        plans[i] = (System.nanoTime() - before) / 1e6;
-      }
+    post("/api/v1/diary/plan?who=RT", "{}");
+    for (int i = 0; i < PLANS; i++) {
+      plans[i] = millis(() -> post("/api/v1/diary/plan?who=RT", "{}"));
     }
     print("work of the demo mill planned", plans);
     first.destroy();
@@ -94,22 +92,49 @@ public final class BenchActLoad {
         }
       }
       print("floor of " + PUMPS + " pumps and " + RUNS + " runs", floors);
+      int turn = 0;
       double[] anew = new double[FLOORS / 3];
       for (int i = 0; i < anew.length; i++) {
-        post(
-            "/api/v1/life/mode",
-            "{\"role\": \"diaphragm\", \"material\": \"CSM\", \"duty\": \"\", \"shape\": 2."
-                + i
-                + ", \"who\": \"RT\"}");
-        long before = System.nanoTime();
-        get("/api/v1/floor");
-        anew[i] = (System.nanoTime() - before) / 1e6;
+        newLives(turn++);
+        anew[i] = millis(() -> get("/api/v1/floor"));
       }
       print("the same with every life fitted again", anew);
+      print(
+          "what the records say, every duty asked anew",
+          new double[] {millis(() -> get("/api/v1/life/finds"))});
+      double[] says = new double[PLANS];
+      double[] stores = new double[PLANS];
+      for (int i = 0; i < PLANS; i++) {
+        newLives(turn++);
+        says[i] = millis(() -> get("/api/v1/life/finds"));
+        stores[i] = millis(() -> get("/api/v1/stores"));
+      }
+      print("what the records say, lives fitted again", says);
+      print("stores, lives fitted again", stores);
+      double[] diary = new double[PLANS];
+      for (int i = 0; i < PLANS; i++) {
+        diary[i] = millis(() -> post("/api/v1/diary/plan?who=RT", "{}"));
+      }
+      print("work of all pumps planned", diary);
     } finally {
       application.destroy();
       application.waitFor();
     }
+  }
+
+  /** Another shape for one failure mode: every life that stands on it is fitted again. */
+  private void newLives(int turn) throws IOException, InterruptedException {
+    post(
+        "/api/v1/life/mode",
+        "{\"role\": \"diaphragm\", \"material\": \"CSM\", \"duty\": \"\", \"shape\": 2."
+            + turn
+            + ", \"who\": \"RT\"}");
+  }
+
+  private static double millis(Callable<?> asked) throws Exception {
+    long before = System.nanoTime();
+    asked.call();
+    return (System.nanoTime() - before) / 1e6;
   }
 
   private Process start() throws IOException, InterruptedException {
