@@ -305,10 +305,9 @@ function Evidence({ runs }: { runs: boolean[] }) {
       </svg>
     );
   }
-  const shown = runs.slice(-6);
   return (
-    <svg width={shown.length * 9 + 2} height="18" aria-hidden className="shrink-0">
-      {shown.map((failed, i) =>
+    <svg width={runs.length * 9 + 2} height="18" aria-hidden className="shrink-0">
+      {runs.map((failed, i) =>
         failed ? (
           <Failure key={i} x={i * 9 + 5} y={9} h={8} />
         ) : (

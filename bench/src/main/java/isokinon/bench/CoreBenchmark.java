@@ -5,6 +5,7 @@ import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.diagnosis.DiagnosisReader;
 import isokinon.core.diagnosis.NextTest;
 import isokinon.core.life.Run;
+import isokinon.core.life.WeibullPosterior.Evidence;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
@@ -29,6 +30,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.UnaryOperator;
@@ -106,12 +108,20 @@ public class CoreBenchmark {
     parts.put("seat", library.material("PP").orElseThrow());
     parts.put("o-ring", library.material("PTFE").orElseThrow());
     parts.put("body", library.material("PP").orElseThrow());
+    double shape = library.baseLife("diaphragm", code).orElseThrow().shape();
     List<Run> past = new ArrayList<>();
     for (int i = 0; i < runs; i++) {
       past.add(new Run(1000 + 7 * i, i % 3 == 0));
     }
     return new KitRanking.Candidate(
-        code, parts, Set.of("diaphragm", "ball", "seat", "o-ring"), "diaphragm", 148, 87, 0, past);
+        code,
+        parts,
+        Set.of("diaphragm", "ball", "seat", "o-ring"),
+        "diaphragm",
+        148,
+        87,
+        0,
+        past.isEmpty() ? Optional.empty() : Optional.of(Evidence.of(shape, past)));
   }
 
   /** The plan for the wet-end kit. */

@@ -1,9 +1,9 @@
 package isokinon.core.wetend;
 
 import isokinon.core.life.RenewalCost;
-import isokinon.core.life.Run;
 import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullPosterior;
+import isokinon.core.life.WeibullPosterior.Evidence;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary.BaseLife;
 import java.util.ArrayList;
@@ -40,7 +40,8 @@ public final class KitRanking {
    * @param price kit, in money
    * @param minutes labour of the plan
    * @param hardwarePrice other plates, shaft or rotor it needs once, in money
-   * @param runs this shop's runs of the leading part in this material and duty
+   * @param evidence this shop's runs of the leading part in this material and duty, summed up with
+   *     the library's shape of its failure mode; empty where there are none
    */
   public record Candidate(
       String id,
@@ -50,7 +51,7 @@ public final class KitRanking {
       double price,
       double minutes,
       double hardwarePrice,
-      List<Run> runs) {}
+      Optional<Evidence> evidence) {}
 
   /**
    * What time and stops cost.
@@ -131,15 +132,18 @@ public final class KitRanking {
   }
 
   /** What the library expects of a part that the kit renews, and the runs that bear on it. */
-  private record Expected(String role, double shape, double mean, List<Run> runs) {
+  private record Expected(String role, double shape, double mean, Optional<Evidence> evidence) {
 
     WeibullPosterior posterior() {
-      return WeibullPosterior.of(shape, mean, WeibullPosterior.LIBRARY_STRENGTH, runs);
+      return WeibullPosterior.of(
+          mean,
+          WeibullPosterior.LIBRARY_STRENGTH,
+          evidence.orElseGet(() -> Evidence.of(shape, List.of())));
     }
 
     /** With no runs the library's mean is the mean. */
     double meanLife() {
-      return runs.isEmpty() ? mean : posterior().meanLife();
+      return evidence.isEmpty() ? mean : posterior().meanLife();
     }
   }
 
@@ -157,7 +161,7 @@ public final class KitRanking {
                         part.role(),
                         b.shape(),
                         b.hours() * factor.get(),
-                        part.role().equals(c.lead()) ? c.runs() : List.of())));
+                        part.role().equals(c.lead()) ? c.evidence() : Optional.empty())));
       }
     }
     return expected;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.life.Run;
+import isokinon.core.life.WeibullPosterior.Evidence;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.ShippedLibrary;
@@ -16,6 +17,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -44,8 +46,11 @@ class KitRankingTest {
     parts.put("diaphragm", LIBRARY.material(material).orElseThrow());
     parts.put("ball", LIBRARY.material(material).orElseThrow());
     parts.put("body", LIBRARY.material("PP").orElseThrow());
+    double shape = LIBRARY.baseLife("diaphragm", material).orElseThrow().shape();
+    Optional<Evidence> evidence =
+        runs.isEmpty() ? Optional.empty() : Optional.of(Evidence.of(shape, runs));
     return new Candidate(
-        material, parts, Set.of("diaphragm", "ball"), "diaphragm", price, 87, hardware, runs);
+        material, parts, Set.of("diaphragm", "ball"), "diaphragm", price, 87, hardware, evidence);
   }
 
   private static List<Candidate> kits() {
@@ -198,7 +203,7 @@ class KitRankingTest {
                       300,
                       60,
                       0,
-                      List.of()))
+                      Optional.empty()))
           .toList();
 
   private static Standing stators(Duty duty) {
@@ -251,7 +256,7 @@ class KitRankingTest {
                                 400,
                                 60,
                                 0,
-                                List.of()))
+                                Optional.empty()))
                     .toList(),
                 MONEY);
     Duty water = new Duty(List.of(new Exposure("water", 100, 20, 1)), Abrasion.NONE, 0);

@@ -52,13 +52,6 @@ public interface PumpMapper {
   @Select(PumpMapper.RUN + " from run where pump = #{tag} order by fitted_on")
   List<RunRow> runs(String tag);
 
-  @Select(
-      PumpMapper.RUN
-          + " from run where role = #{role} and material = #{material} and duty_group = #{group}"
-          + " order by pump, fitted_on")
-  List<RunRow> runsLike(
-      @Param("role") String role, @Param("material") String material, @Param("group") String group);
-
   @Select(PumpMapper.RUN + " from run order by pump, fitted_on")
   List<RunRow> allRuns();
 

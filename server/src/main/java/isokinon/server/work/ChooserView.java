@@ -86,7 +86,8 @@ public record ChooserView(
    * @param quantity on the shelf and fit to be used
    * @param standing how the shelf stands
    * @param leadDays days until it would come
-   * @param runsFailed this shop's runs in this material and duty, oldest first
+   * @param runsFailed whether each of this shop's last few runs in this material and duty had
+   *     failed, the latest last
    */
   public record KitChoice(
       String id,

@@ -4,7 +4,6 @@ import isokinon.core.counter.CounterLog.Reading;
 import isokinon.core.counter.Usage;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeGroups;
-import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.wetend.Duty;
@@ -21,6 +20,7 @@ import isokinon.server.store.RebuildRow;
 import isokinon.server.store.RunRow;
 import isokinon.server.store.WetEndMapper;
 import isokinon.server.store.WetEndRow;
+import isokinon.server.work.ShopLives.Known;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
 import java.time.Clock;
@@ -94,12 +94,9 @@ class Lives {
     return lives;
   }
 
-  /** Runs of a role and material in a duty, in hours, those that still run among them. */
-  List<Run> runsLike(String role, String material, String duty) {
-    return now()
-        .groups()
-        .at(Level.DUTY, new LifeGroups.Of("", "", role, material, duty))
-        .ages(false);
+  /** What runs of a role and material in a duty say, those that still run among them. */
+  Known like(String role, String material, String duty) {
+    return now().like(role, material, duty, shape(role, material));
   }
 
   private Map<String, Standing> standing() {

@@ -6,8 +6,10 @@ import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.server.store.PumpRow;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -77,15 +79,30 @@ final class ShopLives {
    * What the runs of a group say.
    *
    * @param finished how many came out
+   * @param lastFailed whether each of the last few that came out had failed, the latest last
    * @param failedAt ages of those that failed, in the unit of the estimate, lowest first
    */
-  record Known(LifeEstimate.Evidence evidence, int finished, List<Double> failedAt) {
+  record Known(
+      LifeEstimate.Evidence evidence,
+      int finished,
+      List<Boolean> lastFailed,
+      List<Double> failedAt) {
+
+    private static final int LAST = 6;
 
     private static Known of(Group group, boolean inCounts, double shape) {
       List<Run> ages = group.ages(inCounts);
+      List<WearRun> finished =
+          group.runs().stream()
+              .filter(r -> !r.running())
+              .sorted(Comparator.comparing(r -> r.ended().orElseThrow()))
+              .toList();
       return new Known(
           LifeEstimate.Evidence.of(shape, ages),
-          (int) group.runs().stream().filter(r -> !r.running()).count(),
+          finished.size(),
+          finished.subList(Math.max(0, finished.size() - LAST), finished.size()).stream()
+              .map(r -> r.hours().failed())
+              .toList(),
           ages.stream().filter(Run::failed).map(Run::age).sorted().toList());
     }
   }
@@ -129,11 +146,7 @@ final class ShopLives {
     boolean inCounts =
         s.counted() != WearCount.HOURS && s.pump().countsPerHour() > 0 && group.counted();
     double perHour = inCounts ? s.pump().countsPerHour() : 1;
-    double shape = s.prior().shape();
-    Known of =
-        known.computeIfAbsent(
-            new KnownKey(group.level(), group.of(), inCounts, shape),
-            k -> Known.of(group, inCounts, shape));
+    Known of = known(group, inCounts, s.prior().shape());
     return new Life(
         s,
         group,
@@ -141,5 +154,17 @@ final class ShopLives {
         LifeEstimate.of(s.prior().hours() * perHour, of.evidence()),
         perHour,
         inCounts ? s.counted() : WearCount.HOURS);
+  }
+
+  /** What the runs of a part's material in a duty say, in hours. */
+  Known like(String role, String material, String duty, double shape) {
+    return known(
+        groups.at(Level.DUTY, new LifeGroups.Of("", "", role, material, duty)), false, shape);
+  }
+
+  private Known known(Group group, boolean inCounts, double shape) {
+    return known.computeIfAbsent(
+        new KnownKey(group.level(), group.of(), inCounts, shape),
+        k -> Known.of(group, inCounts, shape));
   }
 }

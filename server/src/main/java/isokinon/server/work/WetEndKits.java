@@ -12,11 +12,10 @@ import isokinon.server.store.FindingRow;
 import isokinon.server.store.JudgedReadingRow;
 import isokinon.server.store.LotRow;
 import isokinon.server.store.OfferRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.RunRow;
 import isokinon.server.store.StoresMapper;
 import isokinon.server.store.WetEndMapper;
 import isokinon.server.store.WetKitRow;
+import isokinon.server.work.ShopLives.Known;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -52,9 +51,8 @@ class WetEndKits {
       Optional<String> noRotor,
       Optional<Double> swell,
       List<LotRow> lots,
-      List<RunRow> runs) {}
+      Known known) {}
 
-  private final PumpMapper pumps;
   private final WetEndMapper store;
   private final StoresMapper stores;
   private final ShopLibrary library;
@@ -62,13 +60,11 @@ class WetEndKits {
   private final PlanMinutes plans;
 
   WetEndKits(
-      PumpMapper pumps,
       WetEndMapper store,
       StoresMapper stores,
       ShopLibrary library,
       Lives lives,
       PlanMinutes plans) {
-    this.pumps = pumps;
     this.store = store;
     this.stores = stores;
     this.library = library;
@@ -121,7 +117,7 @@ class WetEndKits {
         sheet.stator().isPresent() ? swellSeen(kit.material(), s.duty()) : Optional.empty();
     Other other = other(s, sheet, kit, singles, parts, changed, swell, s.duty());
     String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
-    List<RunRow> runs = pumps.runsLike(lead, kit.material(), group);
+    Known known = lives.like(lead, kit.material(), group);
     return new Offered(
         kit,
         new Candidate(
@@ -132,7 +128,7 @@ class WetEndKits {
             kit.price(),
             minutes(sheet, kit.kit(), other.parts()),
             other.price(),
-            lives.runsLike(lead, kit.material(), group)),
+            known.evidence().runs() == 0 ? Optional.empty() : Optional.of(known.evidence().sum())),
         other.note(),
         other.noRotor(),
         swell,
@@ -140,7 +136,7 @@ class WetEndKits {
             .filter(l -> l.kit().equals(kit.kit()) && l.material().equals(kit.material()))
             .filter(l -> l.hardware().equals(kit.hardware()))
             .toList(),
-        runs);
+        known);
   }
 
   /**

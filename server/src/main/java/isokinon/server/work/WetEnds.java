@@ -23,7 +23,6 @@ import isokinon.server.access.People;
 import isokinon.server.store.LotRow;
 import isokinon.server.store.PumpMapper;
 import isokinon.server.store.PumpRow;
-import isokinon.server.store.RunRow;
 import isokinon.server.store.StoresMapper;
 import isokinon.server.store.WetEndMapper;
 import isokinon.server.store.WetEndRow;
@@ -427,7 +426,8 @@ public class WetEnds {
         usable.stream()
             .findFirst()
             .or(() -> o.lots().stream().filter(l -> l.quantity() > 0).findFirst());
-    long failures = o.runs().stream().filter(RunRow::failed).count();
+    int failures = o.known().evidence().failures();
+    int finished = o.known().finished();
     Optional<Life> life = o.noRotor().isPresent() ? Optional.empty() : r.life();
     Optional<Cost> cost = o.noRotor().isPresent() ? Optional.empty() : r.cost();
     return new KitChoice(
@@ -466,10 +466,10 @@ public class WetEnds {
         lot.map(LotRow::place).orElse(""),
         lot.map(l -> standing(l, today)).orElse("none on the shelf"),
         kit.leadDays(),
-        o.runs().stream().map(RunRow::failed).toList(),
-        o.runs().isEmpty()
+        o.known().lastFailed(),
+        finished == 0
             ? "no history, library value"
-            : Words.count(o.runs().size(), "run")
+            : Words.count(finished, "run")
                 + " here, "
                 + (failures == 0 ? "no failure" : Words.count(failures, "failure")));
   }
@@ -500,7 +500,8 @@ public class WetEnds {
                                   .materials()
                                   .material(code)
                                   .ifPresent(x -> parts.putIfAbsent(role, x)));
-                  return new Candidate(m.code(), parts, Set.of(lead), lead, 100, 0, 0, List.of());
+                  return new Candidate(
+                      m.code(), parts, Set.of(lead), lead, 100, 0, 0, Optional.empty());
                 })
             .toList();
     return duty -> ranking.standing(duty, plain, money);

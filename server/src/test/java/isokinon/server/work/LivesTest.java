@@ -23,11 +23,13 @@ import isokinon.server.store.PumpRow;
 import isokinon.server.store.RebuildRow;
 import isokinon.server.store.RunRow;
 import isokinon.server.store.WetEndMapper;
+import isokinon.server.work.ShopLives.Known;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
@@ -61,13 +63,18 @@ class LivesTest {
   }
 
   private static RunRow run(double hours, boolean failed, Double counts, double came) {
+    return run(hours, failed, counts, came, LocalDate.of(2025, 6, 1));
+  }
+
+  private static RunRow run(
+      double hours, boolean failed, Double counts, double came, LocalDate ended) {
     return new RunRow(
         "EFF-02",
         "diaphragm",
         "NBR",
         "scour-liquor",
         LocalDate.of(2025, 1, 1),
-        LocalDate.of(2025, 6, 1),
+        ended,
         hours,
         failed,
         "",
@@ -90,6 +97,22 @@ class LivesTest {
   private List<WearRun> runs() {
     ShopLives shop = lives.now();
     return shop.groups().at(Level.DUTY, shop.standing("EFF-02").of()).runs();
+  }
+
+  @Test
+  void whatRunsOfAMaterialInADutySayIsSummedUpWithTheLastSixOfThemByDay() {
+    List<RunRow> ended = new ArrayList<>();
+    for (int month = 12; month >= 1; month--) {
+      ended.add(run(1000 + month, month == 2 || month == 9, null, 0, LocalDate.of(2025, month, 3)));
+    }
+    when(pumps.allRuns()).thenReturn(ended);
+    Known known = lives.like("diaphragm", "NBR", "scour-liquor");
+    assertThat(known.finished()).isEqualTo(12);
+    assertThat(known.evidence().failures()).isEqualTo(2);
+    assertThat(known.lastFailed()).containsExactly(false, false, true, false, false, false);
+    assertThat(known.failedAt()).containsExactly(1002.0, 1009.0);
+    assertThat(lives.like("diaphragm", "NBR", "scour-liquor")).isSameAs(known);
+    assertThat(lives.like("diaphragm", "PTFE", "scour-liquor").evidence().runs()).isZero();
   }
 
   @Test
