@@ -24,7 +24,7 @@ export default function Library() {
         </div>
         <Bring />
       </div>
-      <p className="pt-1">
+      <p className="flex gap-5 pt-1">
         <Link className="under" to="/library/materials">
           Materials and fluids
         </Link>

@@ -122,7 +122,7 @@ public final class KitRanking {
 
   private static Life life(Expected e) {
     WeibullPosterior posterior = e.posterior();
-    double unit = WeibullPosterior.meanOfScaleOne(e.shape());
+    double unit = WeibullPosterior.meanOfScaleOne(posterior.shape());
     return new Life(
         e.role(),
         posterior.meanLife(),
