@@ -193,9 +193,9 @@ final class LifeWords {
         .map(
             b ->
                 "Over what the runs leave open, the best age falls between "
-                    + LifeWords.h(b.low() / perHour)
+                    + h(b.low() / perHour)
                     + " and "
-                    + LifeWords.h(b.high() / perHour)
+                    + h(b.high() / perHour)
                     + " eight times in ten.")
         .orElse("");
   }
