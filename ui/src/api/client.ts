@@ -122,7 +122,7 @@ export const api = {
     ask<PairView>(`/materials/pairs?${new URLSearchParams({ fluid, material })}`),
   find: (finding: FindingRequest) => post<PairView>("/materials/findings", finding),
   writeOwn: (row: OwnResistance, who: string) => post<PairView>("/materials/own", { row, who }),
-  endOwn: (table: string, key: string, who: string) => post<unknown>(`/materials/tables/${table}/ended`, { key, who }),
+  endOwn: (table: string, id: number, who: string) => post<unknown>(`/materials/tables/${table}/ended`, { id, who }),
   tableUrl: (table: string, own: boolean) => `/api/v1/materials/tables/${table}?own=${own}`,
   bringTable: (table: string, csv: string, who: string, dryRun: boolean) =>
     ask<ImportReport>(`/materials/tables/${table}?${new URLSearchParams({ who, dryRun: String(dryRun) })}`, {
@@ -163,7 +163,7 @@ export const api = {
   pin: (pump: string, at: { day: number; minute: number; person: string } | null, who: string) =>
     post<DiaryView>("/diary/pin", { pump, ...(at ?? {}), who }),
   historyFields: () => ask<KnownField[]>("/history/fields"),
-  restore: async (everything: string): Promise<void> => {
+  restore: async (everything: Blob): Promise<void> => {
     await answered("/everything.json", {
       method: "POST",
       headers: { "content-type": "application/json" },

@@ -12,7 +12,7 @@ test("every piece is a box: free, held, over-age", () => {
   const svg = drawn({
     inDate: 4,
     reserved: 1,
-    lots: [{ standing: "over-age", quantity: 2 }] as StockLine["lots"],
+    lots: [{ status: "over-age", quantity: 2 }] as StockLine["lots"],
   });
   expect(svg.match(/fill="var\(--soft\)"/g)).toHaveLength(3);
   expect(svg.match(/fill="var\(--accent\)"/g)).toHaveLength(1);

@@ -10,7 +10,7 @@ const MOST = 12;
  * are over-age, dashed ones are missing to the minimum, whose mark stands behind its last piece.
  */
 export function ShelfStrip({ line }: { line: StockLine }) {
-  const over = line.lots.filter((l) => l.standing === "over-age").reduce((n, l) => n + l.quantity, 0);
+  const over = line.lots.filter((l) => l.status === "over-age").reduce((n, l) => n + l.quantity, 0);
   const free = Math.max(0, line.inDate - line.reserved);
   const missing = Math.max(0, (line.minimum ?? 0) - free);
   const boxes = [

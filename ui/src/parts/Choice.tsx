@@ -1,19 +1,20 @@
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from "@headlessui/react";
 
-interface Props {
+interface Props<T extends string> {
   label: string;
-  value: string;
-  onChange: (value: string) => void;
+  /** What is chosen; empty where nothing is. */
+  value: T | "";
+  onChange: (value: T | "") => void;
   /** What the choice is called where nothing is chosen. */
   all: string;
-  of: string[];
-  say?: (value: string) => string;
+  of: readonly T[];
+  say?: (value: T) => string;
   /** What follows it in the sentence. */
   then?: string;
 }
 
 /** A word of a sentence that can be chosen. */
-export function Choice({ label, value, onChange, all, of, say = (v) => v, then = "" }: Props) {
+export function Choice<T extends string>({ label, value, onChange, all, of, say = (v) => v, then = "" }: Props<T>) {
   return (
     <Listbox value={value} onChange={onChange}>
       <ListboxButton
@@ -30,7 +31,7 @@ export function Choice({ label, value, onChange, all, of, say = (v) => v, then =
         anchor="bottom start"
         className="z-30 max-h-[70vh] min-w-48 border-[1.5px] border-ink bg-card outline-none"
       >
-        {["", ...of].map((v) => (
+        {(["", ...of] as const).map((v) => (
           <ListboxOption
             key={v}
             value={v}

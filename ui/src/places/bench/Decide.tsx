@@ -228,7 +228,7 @@ function OtherLot({
         </b>{" "}
         <span className="m text-[13.5px]">{lot.id}</span>
         <span className="block text-[13.5px] text-muted">
-          {lot.quantity} on shelf {lot.place}, {lot.standingSays}
+          {lot.quantity} on shelf {lot.place}, {lot.statusSays}
         </span>
       </p>
       <button

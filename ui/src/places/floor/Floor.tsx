@@ -103,7 +103,7 @@ function Rows({ floor }: { floor: FloorView }) {
       <h1 className="sr-only">Floor</h1>
       <div ref={ref} className="min-w-0">
         <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-[15px]">
-          <span>{floor.site},</span>
+          <span>{floor.site || "This shop"},</span>
           <Choice
             label="Area"
             value={param("area")}

@@ -141,7 +141,7 @@ function PutBack() {
   const cache = useQueryClient();
   const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor });
   const restore = useMutation({
-    mutationFn: async (f: File) => api.restore(await f.text()),
+    mutationFn: (f: File) => api.restore(f),
     onSuccess: () => cache.invalidateQueries(),
   });
   if (restore.isSuccess) {

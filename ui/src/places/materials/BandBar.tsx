@@ -43,5 +43,5 @@ export function said(r: ResistanceLine): string {
     r.limitedC === null
       ? "never fit"
       : `full resistance to ${r.fullC === null ? "nothing" : `${rounded(r.fullC)} °C`}, limited to ${rounded(r.limitedC)} °C`;
-  return `${band(r)}: ${limits}${r.effect ? `, ${r.effect}` : ""}${r.own ? ", own row" : ""}`;
+  return `${band(r)}: ${limits}${r.effect ? `, ${r.effect}` : ""}${r.ownRow !== null ? ", own row" : ""}`;
 }

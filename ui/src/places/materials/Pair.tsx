@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, Refused } from "../../api/client";
-import type { FindingRequest, OwnResistance, PairView } from "../../api/types";
+import type { Effect, FindingRequest, OwnResistance, PairView } from "../../api/types";
 import { Failure } from "../../drawing/eventMarks";
 import { Choice } from "../../parts/Choice";
 import { Mark, type State } from "../../parts/Mark";
@@ -30,7 +30,7 @@ function Of({ pair: p }: { pair: PairView }) {
     toPct: first?.toPct ?? 100,
     fullC: first?.fullC ?? null,
     limitedC: first?.limitedC ?? null,
-    effect: first?.effect ?? "",
+    effect: first?.effect ?? null,
     note: "",
   });
   return (
@@ -62,7 +62,7 @@ function Of({ pair: p }: { pair: PairView }) {
       <div className="grid grid-cols-2 gap-x-10 max-[1000px]:grid-cols-1">
         <div>
           <Rows pair={p} />
-          <Own key={JSON.stringify(row)} row={row} />
+          <Own key={JSON.stringify(row)} row={row} effects={p.effects} />
           <History pair={p} />
         </div>
         <Evidence pair={p} />
@@ -75,7 +75,7 @@ function Rows({ pair: p }: { pair: PairView }) {
   const { who } = useSettings();
   const cache = useQueryClient();
   const end = useMutation({
-    mutationFn: (key: string) => api.endOwn("resistance", key, who),
+    mutationFn: (row: number) => api.endOwn("resistance", row, who),
     onSuccess: () => cache.invalidateQueries(),
   });
   return (
@@ -88,24 +88,24 @@ function Rows({ pair: p }: { pair: PairView }) {
       )}
       <ul>
         {p.rows.map((r) => (
-          <li key={`${r.fromPct} ${r.own}`} className="border-b border-line2 py-1.5">
+          <li key={r.ownRow ?? `${r.fromPct} shipped`} className="border-b border-line2 py-1.5">
             <div className="flex items-center gap-3">
               <span className="w-[92px] text-[14px] font-[640] whitespace-nowrap">{band(r)}</span>
               <BandBar row={r} />
               <span className="text-[14px]">{r.effect}</span>
-              {r.own && (
+              {r.ownRow !== null && (
                 <button
                   type="button"
                   className="press ml-auto px-3"
                   disabled={!who || end.isPending}
-                  onClick={() => end.mutate([p.fluid, r.fromPct, r.toPct, p.material].join(","))}
+                  onClick={() => r.ownRow !== null && end.mutate(r.ownRow)}
                 >
                   End it
                 </button>
               )}
             </div>
             <p className="text-[13px] leading-[17px] text-muted">
-              {r.own ? "This shop's own row" : r.source}, {r.basis}, {r.date}
+              {r.ownRow !== null ? "This shop's own row" : r.source}, {r.basis}, {r.date}
               {r.under && ". An own row stands over it"}
               {r.note && `. ${r.note}`}
             </p>
@@ -117,21 +117,8 @@ function Rows({ pair: p }: { pair: PairView }) {
   );
 }
 
-const EFFECTS = [
-  "swells",
-  "softens",
-  "cracks",
-  "hardens",
-  "dissolves",
-  "stress-cracks",
-  "leaches",
-  "pits",
-  "oxidises",
-  "hydrolyses",
-];
-
 /** A row of the shop's own, which counts before every shipped one of its band. */
-function Own({ row }: { row: OwnResistance }) {
+function Own({ row, effects }: { row: OwnResistance; effects: Effect[] }) {
   const { who } = useSettings();
   const cache = useQueryClient();
   const [typed, setTyped] = useState({
@@ -190,11 +177,11 @@ function Own({ row }: { row: OwnResistance }) {
         The fluid
         <Choice
           label="What the fluid does to it"
-          value={typed.effect}
+          value={typed.effect ?? ""}
           all="does nothing known"
-          of={EFFECTS}
+          of={effects}
           say={(e) => `${e} it`}
-          onChange={(effect) => set({ effect })}
+          onChange={(effect) => set({ effect: effect || null })}
         />
       </div>
       <label className="block text-[13.5px] text-muted">

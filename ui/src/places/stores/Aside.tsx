@@ -19,7 +19,7 @@ export function Aside({ stores: s }: { stores: StoresView }) {
         <section aria-label="Over-age">
           <h2 className="head border-b-[1.5px] border-ink pb-1">Past their dates</h2>
           {s.overAge.map((o) => {
-            const over = o.say.startsWith("over-age");
+            const over = o.status === "over-age";
             return (
               <div key={o.lot} className="border-b border-line py-2">
                 <p className="flex items-center gap-2 text-[15.5px]">

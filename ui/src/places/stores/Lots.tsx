@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
-import type { ShelfLot, StockLine } from "../../api/types";
+import type { LotStatus, ShelfLot, StockLine } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark, type State } from "../../parts/Mark";
 import { rounded } from "../../parts/numbers";
@@ -10,10 +10,12 @@ import { Sentence } from "../../parts/States";
 import { typedNumber } from "../../parts/typedNumber";
 import { useShelf } from "./useShelf";
 
-const STANDING: Record<string, State> = {
+const STATE: Record<LotStatus, State> = {
   "in-date": "sound",
   "needs-inspection": "watch",
   "over-age": "renew",
+  "makers-date": "unknown",
+  "used-up": "unknown",
 };
 
 /** The lots of a kit, why so many are needed, and what can be done with each. */
@@ -34,13 +36,13 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
   const running = useQuery({ queryKey: ["running"], queryFn: api.running });
   const [counting, setCounting] = useState<string | null>(null);
   const onBench = (running.data ?? []).filter((r) => pumps.length === 0 || pumps.includes(r.pump));
-  const over = l.standing === "over-age";
+  const over = l.status === "over-age";
   const count = counting === null ? undefined : typedNumber(counting);
   return (
     <div className="mt-2 border-t border-line pt-1.5">
       <div className="flex flex-wrap items-center gap-x-4 text-[14.5px]">
         <span className="flex items-center gap-2 font-[700]">
-          <Mark state={STANDING[l.standing] ?? "unknown"} size={15} />
+          <Mark state={STATE[l.status]} size={15} />
           {l.id}
         </span>
         <span className="m">{l.quantity} there</span>

@@ -1,11 +1,11 @@
 import { expect, it } from "vitest";
 import { hundreds, shelfWord } from "./Kits";
 
-const onShelf = { lot: "L-1", quantity: 2, place: "B4", standing: "in date", leadDays: 5 };
+const onShelf = { lot: "L-1", quantity: 2, place: "B4", statusSays: "in date", leadDays: 5 };
 
 it.each([
   [onShelf, "2 on B4, in date"],
-  [{ ...onShelf, quantity: 0, standing: "over-age" }, "over-age on B4, 5 days for another"],
+  [{ ...onShelf, quantity: 0, statusSays: "over-age" }, "over-age on B4, 5 days for another"],
   [{ ...onShelf, lot: null, quantity: 0 }, "none, 5 days"],
   [{ ...onShelf, lot: null, quantity: 0, leadDays: 1 }, "none, 1 day"],
 ])("the shelf of %o is told as %s", (kit, words) => {

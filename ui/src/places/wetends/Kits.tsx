@@ -124,7 +124,7 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
             {k.changeAtHours !== null && `, change at ${hundreds(k.changeAtHours)} h`}
           </p>
         )}
-        <p className={k.standing === "over-age" ? "font-[680] text-renew" : ""}>{shelfWord(k)}</p>
+        <p className={k.status === "over-age" ? "font-[680] text-renew" : ""}>{shelfWord(k)}</p>
         <p className="flex items-center gap-1.5 whitespace-nowrap">
           <Evidence runs={k.runsFailed} />
           {k.evidence}
@@ -172,8 +172,8 @@ interface FitProps {
 
 function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
   const [inspected, setInspected, clear] = useDraft(`inspected.${draftKey}`);
-  const mustInspect = k.standing === "inspect before use";
-  if (k.standing === "over-age")
+  const mustInspect = k.status === "needs-inspection";
+  if (k.status === "over-age")
     return <p className="pt-1 pl-8 text-[14px] font-[640] text-renew">Not fitted: scrap it and write it off.</p>;
   return (
     <div className="pt-2 pl-8">
@@ -204,12 +204,12 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
 }
 
 /** How many are on the shelf and how they stand, or when one would come. */
-export function shelfWord(k: Pick<Kit, "lot" | "quantity" | "place" | "standing" | "leadDays">): string {
+export function shelfWord(k: Pick<Kit, "lot" | "quantity" | "place" | "statusSays" | "leadDays">): string {
   return k.lot === null
     ? `none, ${k.leadDays} day${k.leadDays === 1 ? "" : "s"}`
     : k.quantity === 0
-      ? `${k.standing} on ${k.place}, ${k.leadDays} days for another`
-      : `${k.quantity} on ${k.place}, ${k.standing}`;
+      ? `${k.statusSays} on ${k.place}, ${k.leadDays} days for another`
+      : `${k.quantity} on ${k.place}, ${k.statusSays}`;
 }
 
 function sentence(words: string): string {

@@ -8,7 +8,7 @@ import org.springframework.context.annotation.Bean;
 
 /** The application: HTTP over the rules of the job, with a file database under it. */
 @SpringBootApplication
-@MapperScan("isokinon.server.store")
+@MapperScan("isokinon.server.db")
 public class Application {
 
   /** Starts the application. */

@@ -9,7 +9,7 @@ import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
-/** One way through: http to work to core, with store beside work. */
+/** One way through: http to work to core, with db beside work. */
 @AnalyzeClasses(packages = "isokinon.server", importOptions = ImportOption.DoNotIncludeTests.class)
 class ServerWallsTest {
 
@@ -27,8 +27,8 @@ class ServerWallsTest {
           .definedBy("isokinon.server.access..")
           .layer("demo")
           .definedBy("isokinon.server.demo..")
-          .layer("store")
-          .definedBy("isokinon.server.store..")
+          .layer("db")
+          .definedBy("isokinon.server.db..")
           .whereLayer("http")
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("demo")
@@ -39,14 +39,14 @@ class ServerWallsTest {
           .mayOnlyBeAccessedByLayers("http", "papers", "demo")
           .whereLayer("access")
           .mayOnlyBeAccessedByLayers("http", "work")
-          .whereLayer("store")
+          .whereLayer("db")
           .mayOnlyBeAccessedByLayers("work", "access", "demo");
 
   @ArchTest
-  static final ArchRule storeKnowsNoHttp =
+  static final ArchRule dbKnowsNoHttp =
       noClasses()
           .that()
-          .resideInAPackage("..store..")
+          .resideInAPackage("..db..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");

@@ -1,5 +1,6 @@
 package isokinon.core.cavity;
 
+import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 
 /**
@@ -16,7 +17,7 @@ public record CavityFlow(double displacementL, double theoreticalM3h, double eff
   private static final double RENEW_POINTS = 0.25;
 
   /** How far a pair has worn. */
-  public enum Wear {
+  public enum Wear implements Code {
     SOUND,
     WATCH,
     RENEW

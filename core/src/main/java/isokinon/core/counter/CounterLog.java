@@ -1,5 +1,6 @@
 package isokinon.core.counter;
 
+import isokinon.core.value.Code;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -15,7 +16,7 @@ import java.util.Optional;
 public final class CounterLog {
 
   /** What a counter counts. */
-  public enum Kind {
+  public enum Kind implements Code {
     HOURS,
     STROKES
   }

@@ -1,10 +1,11 @@
 package isokinon.core.counter;
 
 import isokinon.core.sheet.Family;
+import isokinon.core.value.Code;
 import java.util.Locale;
 
 /** The count that drives the wear of a pump's parts: their real age. */
-public enum WearCount {
+public enum WearCount implements Code {
   /** Running hours. */
   HOURS,
   /** Strokes of an air motor or a crank: each flexes a diaphragm once. */

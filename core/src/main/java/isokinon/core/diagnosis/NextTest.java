@@ -1,5 +1,6 @@
 package isokinon.core.diagnosis;
 
+import isokinon.core.value.Code;
 import java.util.Comparator;
 import java.util.List;
 
@@ -25,7 +26,7 @@ public record NextTest(
   public static final double LEAST_BITS = 0.02;
 
   /** What a test asks of the person: the order in which tests are offered. */
-  public enum Kind {
+  public enum Kind implements Code {
     SAFE,
     /** Live electrical work: licensed people where the law says so. */
     ENERGISED,

@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 import java.util.Optional;
 
@@ -15,7 +16,7 @@ public record Interval(
     Optional<Double> bestAge, Optional<Double> bestRate, double runToFailureRate, Advice advice) {
 
   /** What to do. */
-  public enum Advice {
+  public enum Advice implements Code {
     FIXED_INTERVAL,
     RUN_TO_FAILURE,
     HARDLY_MATTERS

@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,7 +27,7 @@ public record LifeEstimate(
   private static final int FEWEST_FAILURES = 2;
 
   /** Which of the two is believed. */
-  public enum Shown {
+  public enum Shown implements Code {
     POSTERIOR,
     LIKELIHOOD
   }

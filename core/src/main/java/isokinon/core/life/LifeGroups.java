@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import isokinon.core.value.Code;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -19,7 +20,7 @@ public final class LifeGroups {
   public static final int ENOUGH = LifeEstimate.ENOUGH_FAILURES;
 
   /** How wide a group reaches. */
-  public enum Level {
+  public enum Level implements Code {
     /** One position. */
     PUMP,
     /** All positions of one construction in the same duty. */

@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -36,7 +37,7 @@ public record LogRank(
   private static final double LEVEL_AND_POWER = 1.959963984540054 + 0.8416212335729143;
 
   /** What the test says. */
-  public enum Verdict {
+  public enum Verdict implements Code {
     /** Too few failures to ask. */
     NOT_ENOUGH,
     /** The runs are of one kind as far as they tell. */

@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 import java.util.Comparator;
 import java.util.Optional;
@@ -37,7 +38,7 @@ public record Policies(
   private static final double DEAREST = 1000;
 
   /** A way to keep a part. */
-  public enum Way {
+  public enum Way implements Code {
     FIXED,
     UNTIL_IT_FAILS,
     LOOK

@@ -1,5 +1,6 @@
 package isokinon.core.magnetic;
 
+import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 
 /**
@@ -18,7 +19,7 @@ public record MagnetMargin(double neededNm, double availableNm, double margin, V
   private static final double RATED_AT_C = 20;
 
   /** Magnet materials and what they lose for each kelvin. */
-  public enum Magnet {
+  public enum Magnet implements Code {
     NDFEB(-0.0011),
     SMCO(-0.0004);
 
@@ -30,7 +31,7 @@ public record MagnetMargin(double neededNm, double availableNm, double margin, V
   }
 
   /** How a margin, or a pull-off torque, stands. */
-  public enum Verdict {
+  public enum Verdict implements Code {
     SOUND,
     WATCH,
     RENEW

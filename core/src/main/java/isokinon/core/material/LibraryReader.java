@@ -1,7 +1,8 @@
 package isokinon.core.material;
 
 import isokinon.core.material.MaterialLibrary.BaseLife;
-import isokinon.core.shelf.ShelfLife;
+import isokinon.core.stock.ShelfLife;
+import isokinon.core.value.Code;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.StringReader;
@@ -89,22 +90,6 @@ public final class LibraryReader {
           "base-life",
           List.of("role", "material", "hours", "shape"));
 
-  private static final Set<String> EFFECTS =
-      Set.of(
-          "swells",
-          "softens",
-          "cracks",
-          "hardens",
-          "stiffens",
-          "dissolves",
-          "stress-cracks",
-          "leaches",
-          "pits",
-          "oxidises",
-          "hydrolyses",
-          "rusts",
-          "ages");
-
   /** Opens one of the tables by name, without its ending. */
   public interface Tables {
     /** A reader over {@code name}.csv. */
@@ -160,21 +145,32 @@ public final class LibraryReader {
    */
   public static MaterialLibrary read(Tables shipped, Map<String, String> own) throws IOException {
     LibraryReader reader = new LibraryReader();
-    List<Material> materials = reader.both("materials", shipped, own, r -> reader.material(r));
-    List<Fluid> fluids = reader.both("fluids", shipped, own, r -> reader.fluid(r));
+    List<Material> materials =
+        reader.both("materials", shipped, own, r -> reader.material(r), Material::code);
+    List<Fluid> fluids = reader.both("fluids", shipped, own, r -> reader.fluid(r), Fluid::code);
     MaterialLibrary names = new MaterialLibrary(materials, fluids, List.of(), List.of());
     List<Resistance> rows =
         new ArrayList<>(
             reader.table(
-                "resistance", shipped.open("resistance"), r -> resistance(r, names, false)));
+                "resistance",
+                shipped.open("resistance"),
+                r -> resistance(r, names, false),
+                Resistance::key));
     if (own.containsKey("resistance")) {
       rows.addAll(
           reader.table(
               "own resistance",
               new StringReader(own.get("resistance")),
-              r -> resistance(r, names, true)));
+              r -> resistance(r, names, true),
+              Resistance::key));
     }
-    List<BaseLife> lives = reader.both("base-life", shipped, own, r -> baseLife(r, names));
+    List<BaseLife> lives =
+        reader.both(
+            "base-life",
+            shipped,
+            own,
+            r -> baseLife(r, names),
+            b -> List.of(b.role(), b.material()));
     if (!reader.faults.isEmpty()) {
       throw new LibraryRefused(reader.faults);
     }
@@ -196,11 +192,15 @@ public final class LibraryReader {
   }
 
   private <T> List<T> both(
-      String name, Tables shipped, Map<String, String> own, Function<CSVRecord, T> read)
+      String name,
+      Tables shipped,
+      Map<String, String> own,
+      Function<CSVRecord, T> read,
+      Function<T, Object> keyOf)
       throws IOException {
-    List<T> rows = new ArrayList<>(table(name, shipped.open(name), read));
+    List<T> rows = new ArrayList<>(table(name, shipped.open(name), read, keyOf));
     if (own.containsKey(name)) {
-      rows.addAll(table("own " + name, new StringReader(own.get(name)), read));
+      rows.addAll(table("own " + name, new StringReader(own.get(name)), read, keyOf));
     }
     return rows;
   }
@@ -249,16 +249,16 @@ public final class LibraryReader {
     Optional<Double> full = optional(row, "full_c", -273.15, 2000);
     Optional<Double> limited = optional(row, "limited_c", -273.15, 2000);
     String fluid = word(row, "fluid");
-    String effect = row.get("effect");
+    Optional<Effect> effect = Code.parse(Effect.class, row.get("effect"));
     if (to < from) {
       throw new IllegalArgumentException("to_pct is under from_pct");
     }
     if (full.isPresent() && limited.orElse(-300.0) < full.get()) {
       throw new IllegalArgumentException("limited_c is under full_c");
     }
-    if (!effect.isEmpty() && !EFFECTS.contains(effect)) {
+    if (effect.isEmpty() && !row.get("effect").isEmpty()) {
       throw new IllegalArgumentException(
-          "effect \"" + effect + "\" is none of " + EFFECTS.stream().sorted().toList());
+          "effect \"" + row.get("effect") + "\" is none of " + Code.all(Effect.class));
     }
     if (names.fluid(fluid).isEmpty()) {
       throw new IllegalArgumentException("unknown fluid " + fluid);
@@ -298,10 +298,11 @@ public final class LibraryReader {
         .orElseThrow(() -> new IllegalArgumentException("unknown material " + code));
   }
 
-  private <T> List<T> table(String name, Reader from, Function<CSVRecord, T> read) {
+  private <T> List<T> table(
+      String name, Reader from, Function<CSVRecord, T> read, Function<T, Object> keyOf) {
     String plainName = name.replace("own ", "");
     List<T> rows = new ArrayList<>();
-    Set<String> seen = new HashSet<>();
+    Set<Object> seen = new HashSet<>();
     try (Reader in = from;
         var parser = FORMAT.parse(in)) {
       List<String> missing =
@@ -320,11 +321,12 @@ public final class LibraryReader {
             throw new IllegalArgumentException(
                 row.size() + " fields where the heading has " + parser.getHeaderMap().size());
           }
-          rows.add(read.apply(row));
-          String key =
-              keyColumns(plainName).stream().map(row::get).collect(Collectors.joining(", "));
-          if (!seen.add(key)) {
-            throw new IllegalArgumentException(key + " stands here twice");
+          T made = read.apply(row);
+          rows.add(made);
+          if (!seen.add(keyOf.apply(made))) {
+            throw new IllegalArgumentException(
+                keyColumns(plainName).stream().map(row::get).collect(Collectors.joining(", "))
+                    + " stands here twice");
           }
         } catch (IllegalArgumentException e) {
           faults.add(new Fault(name, (int) line, e.getMessage()));

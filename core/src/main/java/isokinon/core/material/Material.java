@@ -1,6 +1,6 @@
 package isokinon.core.material;
 
-import isokinon.core.shelf.ShelfLife;
+import isokinon.core.stock.ShelfLife;
 import java.util.Optional;
 import java.util.Set;
 

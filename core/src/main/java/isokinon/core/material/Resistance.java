@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param material material code
  * @param fullC no attack that matters up to here, degC; empty where it is attacked at once
  * @param limitedC shortened life up to here, degC; empty where it is never fit
- * @param effect what the attack looks like
+ * @param effect what the attack looks like; empty where none is known
  * @param basis what kind of knowledge this is
  * @param source where the figures come from, or that they are starting values
  * @param date day the row was written, ISO 8601
@@ -25,12 +25,17 @@ public record Resistance(
     String material,
     Optional<Double> fullC,
     Optional<Double> limitedC,
-    String effect,
+    Optional<Effect> effect,
     String basis,
     String source,
     String date,
     String note,
     boolean own) {
+
+  /** Which band of which pair it is. */
+  public BandKey key() {
+    return new BandKey(fluid, material, fromPct, toPct);
+  }
 
   /** Whether {@code pct} lies in this row's band. */
   public boolean holds(double pct) {

@@ -1,12 +1,12 @@
 package isokinon.core.rebuild;
 
-import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.torque.TorqueReading;
+import isokinon.core.value.Code;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;

@@ -3,6 +3,7 @@ package isokinon.core.rebuild;
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.value.Code;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -26,7 +27,7 @@ public record Wait(
     Kind kind, String subject, Instant since, Duration lasts, Optional<Instant> settled) {
 
   /** What is waited for. */
-  public enum Kind {
+  public enum Kind implements Code {
     /** Drying, or leaving a part alone; steps that need it wait. */
     DRYING,
     /** Threadlocker cures; the pump is not started before. */

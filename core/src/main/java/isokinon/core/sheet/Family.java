@@ -1,5 +1,7 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Code;
+
 /** The families of constructions a sheet can belong to. */
 public enum Family implements Code {
   AIR_DIAPHRAGM,

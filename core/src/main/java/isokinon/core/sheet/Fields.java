@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;

@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Code;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -104,7 +105,7 @@ public record Handling(
       boolean pair) {}
 
   /** What a check is about, besides the step itself. */
-  public enum About {
+  public enum About implements Code {
     STEP,
     /** A mark made across the joint before it parts, and met again when it closes. */
     MARK,

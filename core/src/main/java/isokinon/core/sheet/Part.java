@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Code;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

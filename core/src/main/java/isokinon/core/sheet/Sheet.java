@@ -2,6 +2,7 @@ package isokinon.core.sheet;
 
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.MagnetMargin;
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;

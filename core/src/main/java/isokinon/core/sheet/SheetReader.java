@@ -4,6 +4,7 @@ import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.When;
+import isokinon.core.value.Code;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Comparator;

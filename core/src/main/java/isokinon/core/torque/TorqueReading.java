@@ -1,13 +1,14 @@
 package isokinon.core.torque;
 
 import isokinon.core.sheet.Handling.Fastening;
+import isokinon.core.value.Code;
 import java.util.Locale;
 
 /** Judges the torque read on one fastener in one pass against its joint. */
 public final class TorqueReading {
 
   /** How a reading lies to the range asked for. */
-  public enum Lie {
+  public enum Lie implements Code {
     IN_RANGE,
     UNDER,
     OVER

@@ -1,5 +1,6 @@
 package isokinon.core.wetend;
 
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -51,7 +52,7 @@ public record Duty(
   }
 
   /** How hard solids wear. The exponent bends a material's heavy-abrasion factor: 0 is none. */
-  public enum Abrasion {
+  public enum Abrasion implements Code {
     NONE(0),
     LIGHT(0.25),
     MEDIUM(0.5),
@@ -89,7 +90,7 @@ public record Duty(
   }
 
   /** Whether a charge or a spark can set something off. */
-  public enum Zone {
+  public enum Zone implements Code {
     NONE,
     /** Static builds up: a flammable fluid, or one that charges. */
     STATIC,

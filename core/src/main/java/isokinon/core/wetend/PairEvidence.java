@@ -1,6 +1,7 @@
 package isokinon.core.wetend;
 
 import isokinon.core.material.Resistance;
+import isokinon.core.value.Code;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -21,7 +22,7 @@ public final class PairEvidence {
   private static final int SOUND_RUNS = 3;
 
   /** What was seen. */
-  public enum Kind {
+  public enum Kind implements Code {
     /** Change of hardness since new, Shore A; softer is negative. */
     HARDNESS,
     /** Change of volume since new, %. */

@@ -1,5 +1,7 @@
 package isokinon.core.wetend;
 
+import isokinon.core.material.Effect;
+import isokinon.core.value.Code;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -23,7 +25,7 @@ public record Rating(
     List<Rule> rules) {
 
   /** Better first; of several, unsuited beats unknown beats limited beats suited. */
-  public enum Verdict {
+  public enum Verdict implements Code {
     SUITED,
     LIMITED,
     UNKNOWN,
@@ -77,7 +79,7 @@ public record Rating(
       double serviceMaxC,
       Optional<Double> fullC,
       Optional<Double> limitedC,
-      String effect,
+      Optional<Effect> effect,
       boolean own,
       Verdict verdict,
       double factor) {
@@ -95,7 +97,7 @@ public record Rating(
             "%s at %s °C is outside its service range, %s to %s °C.",
             fluidName, t, Say.number(serviceMinC), Say.number(serviceMaxC));
       }
-      String word = effect.isEmpty() ? "attacks" : effect;
+      String word = effect.map(Code::code).orElse("attacks");
       return switch (verdict) {
         case UNKNOWN ->
             Say.of(
@@ -111,7 +113,7 @@ public record Rating(
                 "%s runs %s K into limited life%s.",
                 fluidName,
                 Say.number(temperatureC - fullC.orElse(temperatureC)),
-                effect.isEmpty() ? "" : ", " + effect + " it");
+                effect.map(e -> ", " + e.code() + " it").orElse(""));
         case SUITED ->
             Say.of(
                 "%s is nearest, %s K to spare.",

@@ -2,6 +2,7 @@ package isokinon.core.wetend;
 
 import isokinon.core.material.Fluid;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -15,7 +16,7 @@ public final class Sensitivity {
   private static final int COLDEST_C = 0;
 
   /** What is turned. */
-  public enum Axis {
+  public enum Axis implements Code {
     TEMPERATURE,
     CONCENTRATION
   }

@@ -2,6 +2,7 @@ package isokinon.core.wetend;
 
 import isokinon.core.material.Fluid;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -18,7 +19,7 @@ public final class WayOut {
   public record Way(int exposure, Kind kind, double to, String sentence) {}
 
   /** Kinds of change, the least trouble first. */
-  public enum Kind {
+  public enum Kind implements Code {
     COOLER,
     WEAKER,
     KEPT_OUT

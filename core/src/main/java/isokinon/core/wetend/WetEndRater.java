@@ -189,7 +189,7 @@ public final class WetEndRater {
         m.maxC(),
         full,
         limited,
-        found.map(Resistance::effect).orElse(""),
+        found.flatMap(Resistance::effect),
         found.map(Resistance::own).orElse(false),
         verdict,
         factor);

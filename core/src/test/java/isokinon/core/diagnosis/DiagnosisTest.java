@@ -10,6 +10,7 @@ import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
+import isokinon.core.value.Code;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.List;
@@ -67,7 +68,7 @@ class DiagnosisTest {
   void aSignaturePointsAtItsCause(String signature, String family, String causes) {
     Belief belief =
         LIBRARY
-            .causesOf(isokinon.core.sheet.Code.parse(Family.class, family).orElseThrow(), Map.of())
+            .causesOf(Code.parse(Family.class, family).orElseThrow(), Map.of())
             .given(LIBRARY.signature(signature).orElseThrow().evidence(true));
     assertThat(causes.split("\\|")).contains(belief.ranked().get(0).id());
   }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isokinon.core.material.LibraryReader.LibraryRefused;
-import isokinon.core.shelf.ShelfLife;
+import isokinon.core.stock.ShelfLife;
 import java.io.StringReader;
 import java.util.HashMap;
 import java.util.Map;

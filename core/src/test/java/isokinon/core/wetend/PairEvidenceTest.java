@@ -2,6 +2,7 @@ package isokinon.core.wetend;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.material.Effect;
 import isokinon.core.material.Resistance;
 import isokinon.core.wetend.PairEvidence.Contradiction;
 import isokinon.core.wetend.PairEvidence.Kind;
@@ -23,7 +24,7 @@ class PairEvidenceTest {
         "NBR",
         Optional.ofNullable(full),
         Optional.ofNullable(limited),
-        "swells",
+        Optional.of(Effect.SWELLS),
         "b",
         "s",
         "2026-01-01",

@@ -1,7 +1,7 @@
 package isokinon.server.access;
 
-import isokinon.server.store.PersonRow;
-import isokinon.server.store.StoresMapper;
+import isokinon.server.db.PersonRow;
+import isokinon.server.db.StoresMapper;
 import java.util.List;
 import org.springframework.stereotype.Service;
 

@@ -1,6 +1,6 @@
 package isokinon.server.demo;
 
-import isokinon.server.store.CounterRow;
+import isokinon.server.db.CounterRow;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;

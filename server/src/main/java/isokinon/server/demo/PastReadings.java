@@ -2,11 +2,11 @@ package isokinon.server.demo;
 
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.store.CauseRow;
-import isokinon.server.store.GaugeRow;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.ReadingRow;
-import isokinon.server.store.RunRow;
+import isokinon.server.db.CauseRow;
+import isokinon.server.db.GaugeRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.ReadingRow;
+import isokinon.server.db.RunRow;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;

@@ -1,7 +1,7 @@
 package isokinon.server.demo;
 
 import isokinon.core.counter.WearCount;
-import isokinon.server.store.RunRow;
+import isokinon.server.db.RunRow;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

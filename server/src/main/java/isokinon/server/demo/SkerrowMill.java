@@ -1,24 +1,25 @@
 package isokinon.server.demo;
 
 import isokinon.core.counter.WearCount;
-import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Family;
-import isokinon.server.store.CounterMapper;
-import isokinon.server.store.DiaryMapper;
-import isokinon.server.store.ExposureRow;
-import isokinon.server.store.FindingMapper;
-import isokinon.server.store.GaugeRow;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.OfferRow;
-import isokinon.server.store.PersonRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.StoresMapper;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetEndRow;
-import isokinon.server.store.WetKitRow;
-import isokinon.server.store.WrenchRow;
+import isokinon.core.value.Code;
+import isokinon.server.db.CounterMapper;
+import isokinon.server.db.DiaryMapper;
+import isokinon.server.db.ExposureRow;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.GaugeRow;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.OfferRow;
+import isokinon.server.db.PersonRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
+import isokinon.server.db.WrenchRow;
 import isokinon.server.work.Sheets;
+import isokinon.server.work.shared.ShopSettings;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
@@ -53,6 +54,7 @@ import org.springframework.transaction.annotation.Transactional;
 @ConditionalOnProperty(name = "isokinon.demo", havingValue = "true")
 public class SkerrowMill {
 
+  private static final String NAME = "Skerrow Mill";
   private static final List<String> AREAS = List.of("Scour", "Dye", "Bleach", "Effluent");
 
   private final PumpMapper pumps;
@@ -62,6 +64,7 @@ public class SkerrowMill {
   private final CounterMapper counters;
   private final DiaryMapper diary;
   private final Sheets sheets;
+  private final ShopSettings settings;
   private final Clock clock;
 
   SkerrowMill(
@@ -72,6 +75,7 @@ public class SkerrowMill {
       CounterMapper counters,
       DiaryMapper diary,
       Sheets sheets,
+      ShopSettings settings,
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
@@ -80,6 +84,7 @@ public class SkerrowMill {
     this.counters = counters;
     this.diary = diary;
     this.sheets = sheets;
+    this.settings = settings;
     this.clock = clock;
   }
 
@@ -92,6 +97,7 @@ public class SkerrowMill {
       return;
     }
     LocalDate today = LocalDate.now(clock);
+    settings.name(NAME, "");
     rows("people")
         .forEach(
             r ->

@@ -15,7 +15,7 @@ import isokinon.core.peristaltic.Calibration;
 import isokinon.core.peristaltic.TubeGap;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
-import isokinon.core.shelf.ShelfLife;
+import isokinon.core.stock.ShelfLife;
 import isokinon.core.torque.TighteningOrder;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;

@@ -1,10 +1,20 @@
 package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.work.BackUp;
 import isokinon.server.work.History;
 import isokinon.server.work.HistoryTable;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -21,6 +31,12 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "history", description = "Runs of wear parts, and everything the shop has recorded")
 class HistoryController {
 
+  /** Longest table of past runs, bytes. */
+  private static final long MOST_HISTORY = 64L << 20;
+
+  /** Longest back-up, bytes. */
+  private static final long MOST_BACK_UP = 1L << 30;
+
   private final History history;
   private final HistoryTable table;
   private final BackUp backUp;
@@ -32,6 +48,7 @@ class HistoryController {
   }
 
   @PostMapping("/history/import")
+  @MostBytes(MOST_HISTORY)
   @Operation(summary = "Takes a table of past runs in, or tells what it would do")
   History.HistoryReport bring(@RequestBody History.ImportRequest request) {
     return history.bring(request);
@@ -57,20 +74,46 @@ class HistoryController {
 
   @GetMapping(value = "/everything.zip", produces = "application/zip")
   @Operation(summary = "Every table of the shop as a zip of CSV files")
-  byte[] zip() {
-    return backUp.zip();
+  @ApiResponse(
+      responseCode = "200",
+      content =
+          @Content(
+              mediaType = "application/zip",
+              schema = @Schema(type = "string", format = "binary")))
+  void zip(HttpServletResponse response) throws IOException {
+    response.setContentType("application/zip");
+    backUp.zip(response.getOutputStream());
   }
 
   @GetMapping(value = "/everything.json", produces = "application/json")
   @Operation(summary = "Every table of the shop as JSON")
-  Map<String, BackUp.StoredTable> everything() {
-    return backUp.all();
+  @ApiResponse(
+      responseCode = "200",
+      content =
+          @Content(
+              mediaType = "application/json",
+              schema = @Schema(implementation = BackUp.Everything.class)))
+  void everything(HttpServletResponse response) throws IOException {
+    response.setContentType("application/json;charset=UTF-8");
+    backUp.json(response.getOutputStream());
   }
 
-  @PostMapping("/everything.json")
+  @PostMapping(value = "/everything.json", consumes = "application/json")
   @ResponseStatus(HttpStatus.NO_CONTENT)
+  @MostBytes(MOST_BACK_UP)
   @Operation(summary = "Puts everything back into an empty shop")
-  void restore(@RequestBody Map<String, BackUp.StoredTable> all) {
-    backUp.restore(all);
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content =
+          @Content(
+              mediaType = "application/json",
+              schema = @Schema(implementation = BackUp.Everything.class)))
+  void restore(@Parameter(hidden = true) InputStream body) throws IOException {
+    Path file = Files.createTempFile("isokinon-restore", ".json");
+    try {
+      Files.copy(body, file, StandardCopyOption.REPLACE_EXISTING);
+      backUp.restore(file);
+    } finally {
+      Files.deleteIfExists(file);
+    }
   }
 }

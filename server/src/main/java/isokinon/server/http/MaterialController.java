@@ -29,7 +29,7 @@ class MaterialController {
 
   record Written(Materials.OwnResistance row, String who) {}
 
-  record Ended(String key, String who) {}
+  record Ended(Long id, String who) {}
 
   @GetMapping
   Materials.LibraryView library() {
@@ -65,8 +65,7 @@ class MaterialController {
   @PostMapping("/tables/{table}/ended")
   @Operation(summary = "Ends an own row; the shipped ones count again")
   List<Materials.Change> end(@PathVariable String table, @RequestBody Ended ended) {
-    materials.end(
-        table, ended.key() == null ? "" : ended.key(), ended.who() == null ? "" : ended.who());
+    materials.end(table, Given.given("id", ended.id()), ended.who() == null ? "" : ended.who());
     return materials.history(table);
   }
 
@@ -82,6 +81,7 @@ class MaterialController {
   }
 
   @PostMapping(value = "/tables/{table}", consumes = "text/csv")
+  @MostBytes(16L << 20)
   @Operation(summary = "Takes a CSV table in over the shipped one, all of it or nothing")
   Materials.ImportReport bring(
       @PathVariable String table,

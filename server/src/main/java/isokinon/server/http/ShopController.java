@@ -131,6 +131,7 @@ class ShopController {
   }
 
   @PostMapping(value = "/counters", consumes = "text/csv")
+  @MostBytes(16L << 20)
   @Operation(summary = "Takes hour and stroke counters in by pump, all of the table or nothing")
   Counters.CounterReport counters(
       @RequestParam String who,
@@ -179,6 +180,7 @@ class ShopController {
   }
 
   @PostMapping(value = "/sheets.zip", consumes = "application/zip")
+  @MostBytes(16L << 20)
   @Operation(summary = "Stores every sound, newer sheet of a zip; tells what is wrong with others")
   List<Sheets.Imported> importZip(@RequestBody byte[] zip) {
     return sheets.importZip(zip);

@@ -124,7 +124,7 @@ public class ChoiceSheet {
                       ? ", £" + Words.plain(Math.round(k.hardwarePrice())) + " once"
                       : ""),
               k.quantity() > 0
-                  ? k.quantity() + " on " + k.place() + ", " + k.standing()
+                  ? k.quantity() + " on " + k.place() + ", " + k.statusSays()
                   : Words.count(k.leadDays(), "day"),
               k.because() + " " + Words.sentence(k.evidence()) + "."));
     }

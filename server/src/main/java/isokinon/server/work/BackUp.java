@@ -1,166 +1,219 @@
 package isokinon.server.work;
 
-import java.io.ByteArrayOutputStream;
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.Tables;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.sql.ResultSetMetaData;
+import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Everything the shop has recorded, table by table: out as CSV or JSON, and back into an empty
  * database. Every value goes as the text the database itself reads again, so nothing is lost.
+ * Tables pass through row by row; no more than a few hundred rows are in memory at once.
  */
 @Service
 public class BackUp {
 
-  /** Tables in the order they refer to each other. */
-  private static final String TABLES =
-      "select lower(table_name) from information_schema.tables where table_schema = 'PUBLIC'"
-          + " and lower(table_name) <> 'flyway_schema_history' order by"
-          + " case lower(table_name) when 'pump' then 1 when 'rebuild' then 2 else 3 end,"
-          + " table_name";
+  private static final int ROWS_AT_ONCE = 1_000;
 
-  private static final String COLUMNS =
-      "select lower(column_name) from information_schema.columns where table_schema = 'PUBLIC'"
-          + " and lower(table_name) = ? order by ordinal_position";
-
-  /** A table: its columns, and its rows as text; null is null. */
+  /** A table of the API description: its columns, and its rows as text; null is null. */
   public record StoredTable(List<String> columns, List<List<String>> rows) {}
 
-  private final JdbcTemplate jdbc;
+  /** A whole back-up in the API description: every table by its name. */
+  public interface Everything extends Map<String, StoredTable> {}
 
-  BackUp(JdbcTemplate jdbc) {
-    this.jdbc = jdbc;
+  private final Tables tables;
+  private final DataVersions versions;
+
+  BackUp(Tables tables, DataVersions versions) {
+    this.tables = tables;
+    this.versions = versions;
   }
 
-  /** Every table by name. */
+  /**
+   * Writes every table as JSON, and the version of the schema they are in.
+   *
+   * @throws UncheckedIOException where {@code out} takes no more
+   */
   @Transactional(readOnly = true)
-  public Map<String, StoredTable> all() {
-    Map<String, StoredTable> all = new LinkedHashMap<>();
-    for (String table : jdbc.queryForList(TABLES, String.class)) {
-      all.put(table, table(table));
+  public void json(OutputStream out) {
+    try (JsonGenerator json = new JsonFactory().createGenerator(out)) {
+      json.writeStartObject();
+      write(
+          json,
+          BackUpFile.SCHEMA,
+          List.of("version"),
+          rows -> rows.row(List.of(tables.schemaVersion())));
+      for (String table : tables.names()) {
+        List<String> columns = tables.columns(table);
+        write(json, table, columns, to -> tables.read(table, columns, to));
+      }
+      json.writeEndObject();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
-    return all;
   }
 
-  private StoredTable table(String name) {
-    List<String> columns = jdbc.queryForList(COLUMNS, String.class, name);
-    List<List<String>> rows =
-        jdbc.query(
-            "select * from " + name + " order by " + columns.get(0),
-            (row, n) -> {
-              ResultSetMetaData meta = row.getMetaData();
-              List<String> values = new ArrayList<>();
-              for (int i = 1; i <= meta.getColumnCount(); i++) {
-                values.add(row.getString(i));
-              }
-              return values;
-            });
-    return new StoredTable(columns, rows);
+  private interface Source {
+    void into(Tables.Rows rows) throws IOException;
   }
 
-  /** The same as a zip of CSV files; a field that is not there is written as nothing at all. */
+  private static void write(JsonGenerator json, String table, List<String> columns, Source source)
+      throws IOException {
+    json.writeObjectFieldStart(table);
+    json.writeArrayFieldStart("columns");
+    for (String column : columns) {
+      json.writeString(column);
+    }
+    json.writeEndArray();
+    json.writeArrayFieldStart("rows");
+    source.into(
+        row -> {
+          json.writeStartArray();
+          for (String value : row) {
+            if (value == null) {
+              json.writeNull();
+            } else {
+              json.writeString(value);
+            }
+          }
+          json.writeEndArray();
+        });
+    json.writeEndArray();
+    json.writeEndObject();
+  }
+
+  /**
+   * Writes the tables as a zip of CSV files; a field that is not there is written as nothing at
+   * all.
+   */
   @Transactional(readOnly = true)
-  public byte[] zip() {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ZipOutputStream zip = new ZipOutputStream(bytes);
+  public void zip(OutputStream out) {
+    try (ZipOutputStream zip = new ZipOutputStream(out);
         OutputStreamWriter text = new OutputStreamWriter(zip, StandardCharsets.UTF_8)) {
       CSVFormat format = CSVFormat.POSTGRESQL_CSV.builder().setRecordSeparator("\n").get();
-      for (Map.Entry<String, StoredTable> t : all().entrySet()) {
-        zip.putNextEntry(new ZipEntry(t.getKey() + ".csv"));
-        CSVPrinter out = new CSVPrinter(text, format);
-        out.printRecord(t.getValue().columns());
-        out.printRecords(t.getValue().rows());
+      for (String table : tables.names()) {
+        List<String> columns = tables.columns(table);
+        zip.putNextEntry(new ZipEntry(table + ".csv"));
+        CSVPrinter csv = new CSVPrinter(text, format);
+        csv.printRecord(columns);
+        tables.read(table, columns, csv::printRecord);
         text.flush();
         zip.closeEntry();
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    return bytes.toByteArray();
   }
 
   /**
-   * Puts everything back.
+   * Puts everything back, from a back-up of this version or of an earlier one.
    *
-   * @throws Refused where the database holds pumps already, or a table or column is not known
+   * @param file as {@link #json} wrote it
+   * @throws Refused where the shop has pumps already, or the file is not such a back-up; nothing is
+   *     stored then
    */
   @Transactional
-  public void restore(Map<String, StoredTable> all) {
-    if (jdbc.queryForObject("select count(*) from pump", Integer.class) > 0) {
+  public void restore(Path file) {
+    if (tables.count("pump") > 0) {
       throw Refused.of(
           422, "", "This shop has pumps already: everything goes back into an empty one only.");
     }
-    List<String> known = jdbc.queryForList(TABLES, String.class);
-    List<Refused.Fault> faults = new ArrayList<>();
-    all.forEach((name, table) -> check(name, table, known, faults));
-    if (!faults.isEmpty()) {
-      throw new Refused(400, faults);
+    BackUpFile saved = BackUpFile.read(file);
+    if (saved.schema() > tables.schema()) {
+      throw Refused.of(
+          422,
+          BackUpFile.SCHEMA,
+          "This back-up was written by a newer version of the application: put it back with that.");
     }
-    for (String name : known) {
-      if (all.containsKey(name)) {
-        put(name, all.get(name));
+    if (saved.schema() == tables.schema()) {
+      put(saved, tables);
+    } else {
+      try (Tables.Copy copy = tables.copyAt(saved.schema())) {
+        put(saved, copy.tables());
+        copy.migrate();
+        clear(tables);
+        for (String table : tables.names()) {
+          List<String> columns = tables.columns(table);
+          List<List<String>> some = new ArrayList<>();
+          copy.tables().read(table, columns, row -> gather(tables, table, columns, some, row));
+          tables.add(table, columns, some);
+          tables.numberOn(table);
+        }
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
       }
     }
+    versions.everythingChanged();
   }
 
-  private void check(
-      String name, StoredTable table, List<String> known, List<Refused.Fault> faults) {
-    if (!known.contains(name)) {
-      faults.add(new Refused.Fault(name, "No table is called " + name + "."));
-      return;
-    }
-    List<String> columns = jdbc.queryForList(COLUMNS, String.class, name);
-    if (!columns.containsAll(table.columns())) {
-      faults.add(new Refused.Fault(name, "It has columns that are not known: " + name + "."));
-    }
-    if (table.rows().stream().anyMatch(r -> r.size() != table.columns().size())) {
-      faults.add(new Refused.Fault(name, "A row has not as many fields as there are columns."));
+  private static void gather(
+      Tables into, String table, List<String> columns, List<List<String>> some, List<String> row) {
+    some.add(new ArrayList<>(row));
+    if (some.size() >= ROWS_AT_ONCE) {
+      into.add(table, columns, some);
+      some.clear();
     }
   }
 
-  private void put(String name, StoredTable table) {
-    jdbc.update("delete from " + name);
-    if (table.rows().isEmpty()) {
-      return;
+  private static void put(BackUpFile saved, Tables into) {
+    List<String> known = into.names();
+    check(saved, into, known);
+    clear(into);
+    for (String table : known) {
+      BackUpFile.Place place = saved.tables().get(table);
+      if (place == null) {
+        continue;
+      }
+      List<List<String>> some = new ArrayList<>();
+      saved.rows(place, row -> gather(into, table, place.columns(), some, row));
+      into.add(table, place.columns(), some);
+      into.numberOn(table);
     }
-    String marks = String.join(", ", table.columns().stream().map(c -> "?").toList());
-    jdbc.batchUpdate(
-        "insert into "
-            + name
-            + " ("
-            + String.join(", ", table.columns())
-            + ") overriding system value values ("
-            + marks
-            + ")",
-        table.rows().stream().map(List::toArray).toList());
-    boolean numbered =
-        jdbc.queryForObject(
-                "select count(*) from information_schema.columns where table_schema = 'PUBLIC' and"
-                    + " lower(table_name) = ? and lower(column_name) = 'id' and is_identity = 'YES'",
-                Integer.class,
-                name)
-            > 0;
-    if (numbered) {
-      // The next row gets the next number, not one that is taken.
-      jdbc.execute(
-          "alter table "
-              + name
-              + " alter column id restart with (select coalesce(max(id), 0) + 1 from "
-              + name
-              + ")");
+  }
+
+  /** Empties every table, those first that refer to others. */
+  private static void clear(Tables tables) {
+    List<String> names = new ArrayList<>(tables.names());
+    Collections.reverse(names);
+    names.forEach(tables::clear);
+  }
+
+  private static void check(BackUpFile saved, Tables into, List<String> known) {
+    List<Refused.Fault> faults = new ArrayList<>();
+    for (Map.Entry<String, BackUpFile.Place> t : saved.tables().entrySet()) {
+      String table = t.getKey();
+      if (!known.contains(table)) {
+        faults.add(new Refused.Fault(table, "No table is called " + table + "."));
+        continue;
+      }
+      Set<String> columns = new HashSet<>(into.columns(table));
+      if (!columns.containsAll(t.getValue().columns())) {
+        faults.add(new Refused.Fault(table, "It has columns that are not known: " + table + "."));
+      }
+      if (!t.getValue().even()) {
+        faults.add(new Refused.Fault(table, "A row has not as many fields as there are columns."));
+      }
+    }
+    if (!faults.isEmpty()) {
+      throw new Refused(400, faults);
     }
   }
 }

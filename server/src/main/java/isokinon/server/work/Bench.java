@@ -10,25 +10,28 @@ import isokinon.core.rebuild.Refusal;
 import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.shelf.ShelfLife;
+import isokinon.core.stock.LotStatus;
 import isokinon.server.access.People;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.EventRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.StepMedianRow;
-import isokinon.server.store.StoresMapper;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.EventRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.StepMedianRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.Topic;
 import isokinon.server.work.BenchView.WaysView;
+import isokinon.server.work.shared.CachedByKey;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -57,7 +60,7 @@ public class Bench {
   private final Shelf shelves;
   private final HandBack handBack;
   private final Clock clock;
-  private final Map<Long, Sheet> learned = new ConcurrentHashMap<>();
+  private final CachedByKey<RebuildRow, Sheet> learned;
 
   Bench(
       BenchMapper store,
@@ -72,6 +75,7 @@ public class Bench {
       Lives lives,
       Shelf shelves,
       HandBack handBack,
+      DataVersions versions,
       Clock clock) {
     this.store = store;
     this.pumps = pumps;
@@ -86,6 +90,7 @@ public class Bench {
     this.shelves = shelves;
     this.handBack = handBack;
     this.clock = clock;
+    this.learned = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
   }
 
   /** A rebuild with its pump and events. */
@@ -171,7 +176,7 @@ public class Bench {
   }
 
   private Job replay(RebuildRow row) {
-    Sheet sheet = learned.computeIfAbsent(row.id(), id -> withMinutesOf(row));
+    Sheet sheet = learned.get(row, this::withMinutesOf);
     List<BenchEvent> events = store.events(row.id()).stream().map(Bench::event).toList();
     PumpRow pump = pumps.byTag(row.pump()).map(lives::carriedOn).orElseThrow();
     Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
@@ -219,7 +224,7 @@ public class Bench {
     }
     return viewer.ways(
         job.pump(),
-        rebuild.and(new BenchEvent(rebuild.seq() + 1, clock.instant(), "", false, act)));
+        rebuild.plus(new BenchEvent(rebuild.seq() + 1, clock.instant(), "", false, act)));
   }
 
   /**
@@ -263,7 +268,7 @@ public class Bench {
       handBack.close(job, now, request.who());
       return view(id);
     }
-    Rebuild after = rebuild.and(event(recorded));
+    Rebuild after = rebuild.plus(event(recorded));
     if (act.kind() == Act.Kind.LOT_FITTED) {
       shelves.handOut(act.subject(), new Job(row, job.pump(), after), request.who());
     }
@@ -407,20 +412,20 @@ public class Bench {
             lot -> {
               Rebuild booked =
                   job.rebuild()
-                      .and(
+                      .plus(
                           new BenchEvent(job.rebuild().seq() + 1, clock.instant(), "", false, act));
               Optional<String> shortOf =
                   shelves.shortOf(lot, new Job(job.row(), job.pump(), booked));
               if (shortOf.isPresent()) {
                 return Optional.of(new Refusal("lot", shortOf.get()));
               }
-              ShelfLife.Standing standing = shelf.of(lot).on(LocalDate.now(clock));
-              if (standing == ShelfLife.Standing.OVER_AGE) {
+              LotStatus status = LotStatus.of(shelf.of(lot), 1, LocalDate.now(clock));
+              if (status == LotStatus.OVER_AGE) {
                 return Optional.of(
                     new Refusal(
                         "lot", "Lot " + lot.id() + " is over-age: it is not fitted, scrap it."));
               }
-              if (standing == ShelfLife.Standing.NEEDS_INSPECTION && act.text().isBlank()) {
+              if (status == LotStatus.NEEDS_INSPECTION && act.text().isBlank()) {
                 return Optional.of(
                     new Refusal(
                         "text",

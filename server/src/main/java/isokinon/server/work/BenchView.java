@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.stock.LotStatus;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -279,8 +280,8 @@ public record BenchView(
       String material,
       String cured,
       Optional<String> useBy,
-      String standing,
-      String standingSays,
+      LotStatus status,
+      String statusSays,
       int quantity,
       double price,
       String place,

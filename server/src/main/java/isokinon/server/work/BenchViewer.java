@@ -11,15 +11,16 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.shelf.ShelfLife;
-import isokinon.server.store.ExposureRow;
-import isokinon.server.store.KeptPartRow;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.ShelfMapper;
-import isokinon.server.store.StoresMapper;
+import isokinon.core.stock.LotStatus;
+import isokinon.core.stock.ShelfLife;
+import isokinon.server.db.ExposureRow;
+import isokinon.server.db.KeptPartRow;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.db.StoresMapper;
 import isokinon.server.work.BenchView.DecideView;
 import isokinon.server.work.BenchView.FaultChoice;
 import isokinon.server.work.BenchView.FaultView;
@@ -499,22 +500,7 @@ public class BenchViewer {
 
   private LotView lot(Sheet sheet, LotRow lot, PumpRow pump) {
     ShelfLife life = shelf.of(lot);
-    LocalDate today = LocalDate.now(clock);
-    ShelfLife.Standing standing = lot.quantity() < 1 ? ShelfLife.Standing.OVER_AGE : life.on(today);
-    String says =
-        lot.quantity() < 1
-            ? "none left"
-            : switch (standing) {
-              case IN_DATE ->
-                  life.useBy().map(d -> "use by " + Words.day(d)).orElse("does not age");
-              case NEEDS_INSPECTION ->
-                  "first date passed "
-                      + life.useBy().map(Words::day).orElse("")
-                      + ", inspect and record";
-              case OVER_AGE ->
-                  "over-age since " + life.extendedBy().map(Words::day).orElse("") + ", scrap it";
-              case UNKNOWN -> "outside ISO 2230: the maker's date holds";
-            };
+    LotStatus status = shelf.status(lot);
     return new LotView(
         lot.id(),
         lot.kit(),
@@ -522,8 +508,8 @@ public class BenchViewer {
         lot.material(),
         Words.day(lot.cured()),
         life.useBy().map(LocalDate::toString),
-        standing.name().toLowerCase(Locale.ROOT).replace('_', '-'),
-        says,
+        status,
+        LotText.say(status, life),
         lot.quantity(),
         lot.price(),
         lot.place(),
@@ -543,7 +529,7 @@ public class BenchViewer {
         kept.material(),
         Words.day(kept.keptAt().toLocalDate()),
         Optional.empty(),
-        kept.condition().equals("sound") ? "in-date" : "needs-inspection",
+        kept.condition().equals("sound") ? LotStatus.IN_DATE : LotStatus.NEEDS_INSPECTION,
         Words.plain(Math.rint(kept.hours())) + " h on it, from " + kept.fromPump(),
         1,
         0,

@@ -3,7 +3,7 @@ package isokinon.server.work;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.Duty;
-import isokinon.server.store.WetEndRow;
+import isokinon.server.db.WetEndRow;
 import java.util.Map;
 import java.util.Optional;
 

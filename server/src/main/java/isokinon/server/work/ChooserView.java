@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.stock.LotStatus;
 import java.util.List;
 import java.util.Optional;
 
@@ -114,7 +115,8 @@ public record ChooserView(
       double hardwarePrice,
       int quantity,
       String place,
-      String standing,
+      Optional<LotStatus> status,
+      String statusSays,
       int leadDays,
       List<Boolean> runsFailed,
       String evidence) {}

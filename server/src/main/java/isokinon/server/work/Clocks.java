@@ -2,16 +2,19 @@ package isokinon.server.work;
 
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Wait;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.LastEventRow;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.LastEventRow;
+import isokinon.server.db.Topic;
+import isokinon.server.work.shared.CachedByKey;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -42,20 +45,24 @@ public class Clocks {
       boolean over,
       boolean work) {}
 
+  /** A rebuild after an event. */
+  private record After(long rebuild, long seq) {}
+
   /** Waits of a rebuild as they stood after an event. */
-  private record Known(long seq, List<Wait> waits, Map<String, String> titles) {}
+  private record Known(List<Wait> waits, Map<String, String> titles) {}
 
   private final BenchMapper bench;
   private final Bench jobs;
   private final Clock clock;
 
   /** A rebuild is replayed again only once something was recorded in it. */
-  private final Map<Long, Known> known = new ConcurrentHashMap<>();
+  private final CachedByKey<After, Known> known;
 
-  Clocks(BenchMapper bench, Bench jobs, Clock clock) {
+  Clocks(BenchMapper bench, Bench jobs, DataVersions versions, Clock clock) {
     this.bench = bench;
     this.jobs = jobs;
     this.clock = clock;
+    this.known = new CachedByKey<>(versions, EnumSet.of(Topic.REBUILDS, Topic.SHEETS));
   }
 
   /** Every clock that matters now, what is due first. */
@@ -63,11 +70,9 @@ public class Clocks {
     Instant now = clock.instant();
     List<LastEventRow> rows =
         bench.runningOrClosedSince(OffsetDateTime.now(clock).minusDays(ASKED_FOR_DAYS));
-    known.keySet().retainAll(rows.stream().map(LastEventRow::id).collect(Collectors.toSet()));
     List<ClockView> clocks = new ArrayList<>();
     for (LastEventRow row : rows) {
-      Known waits =
-          known.compute(row.id(), (id, k) -> k != null && k.seq() == row.seq() ? k : read(row));
+      Known waits = known.get(new After(row.id(), row.seq()), this::read);
       for (Wait w : waits.waits()) {
         boolean matters = !row.closed() || w.kind().callsForWork();
         if (matters && w.open(now)) {
@@ -88,11 +93,10 @@ public class Clocks {
     return clocks;
   }
 
-  private Known read(LastEventRow row) {
-    Rebuild rebuild = jobs.job(row.id()).rebuild();
+  private Known read(After event) {
+    Rebuild rebuild = jobs.job(event.rebuild()).rebuild();
     List<Wait> waits = rebuild.waits();
     return new Known(
-        row.seq(),
         waits,
         waits.stream()
             .map(Wait::subject)

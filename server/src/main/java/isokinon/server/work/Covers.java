@@ -6,14 +6,12 @@ import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.shelf.ShelfLife;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.OfferRow;
-import isokinon.server.store.StoresMapper;
+import isokinon.core.stock.LotStatus;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.OfferRow;
+import isokinon.server.db.StoresMapper;
 import isokinon.server.work.BenchView.BuyLine;
 import isokinon.server.work.BenchView.CoverView;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -30,12 +28,10 @@ class Covers {
 
   private final StoresMapper stores;
   private final ShelfLives shelf;
-  private final Clock clock;
 
-  Covers(StoresMapper stores, ShelfLives shelf, Clock clock) {
+  Covers(StoresMapper stores, ShelfLives shelf) {
     this.stores = stores;
     this.shelf = shelf;
-    this.clock = clock;
   }
 
   /** The cheapest cover of what {@code rebuild} renews in a pump. */
@@ -70,7 +66,7 @@ class Covers {
             .map(e -> e.getValue() + " " + Records.part(sheet, e.getKey()))
             .toList(),
         lots.stream()
-            .filter(l -> l.quantity() > 0 && !usable(l))
+            .filter(l -> shelf.status(l) == LotStatus.OVER_AGE)
             .map(l -> l.id() + ", " + l.title() + " " + l.material())
             .toList(),
         days,
@@ -158,7 +154,7 @@ class Covers {
     Map<String, Integer> onHand = new HashMap<>();
     List<LotRow> fit = new ArrayList<>();
     for (LotRow lot : lots) {
-      if (lot.quantity() > 0 && usable(lot) && suits(sheet, lot, rebuild)) {
+      if (shelf.status(lot).fittable() && suits(sheet, lot, rebuild)) {
         fit.add(lot);
       }
     }
@@ -176,9 +172,5 @@ class Covers {
             .map(Part::role)
             .anyMatch(r -> r.equals(Optional.of(rebuild.fitted().role())));
     return !wearing || lot.material().equals(rebuild.goesIn());
-  }
-
-  private boolean usable(LotRow lot) {
-    return shelf.of(lot).on(LocalDate.now(clock)) != ShelfLife.Standing.OVER_AGE;
   }
 }

@@ -2,7 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.torque.Wrench;
 import isokinon.core.torque.WrenchSetting;
-import isokinon.server.store.StoresMapper;
+import isokinon.server.db.StoresMapper;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;

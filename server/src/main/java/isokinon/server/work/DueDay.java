@@ -1,7 +1,7 @@
 package isokinon.server.work;
 
-import isokinon.server.store.NextLookRow;
-import isokinon.server.store.PolicyRow;
+import isokinon.server.db.NextLookRow;
+import isokinon.server.db.PolicyRow;
 import isokinon.server.work.ShopLives.Standing;
 import java.util.Optional;
 

@@ -9,18 +9,22 @@ import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.LogRank;
 import isokinon.core.life.Run;
 import isokinon.core.life.WeibullFit;
-import isokinon.server.store.CauseRow;
-import isokinon.server.store.FindingMapper;
-import isokinon.server.store.HistoryMapper;
+import isokinon.server.db.CauseRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.Topic;
 import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.shared.Cached;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -39,6 +43,17 @@ public class Finds {
   private static final double WORTH_A_YEAR = 100;
 
   private static final double YEAR = 365.25;
+
+  /** What a duty's offer comes from; hours that merely run on change nothing of it. */
+  private static final Set<Topic> OFFERED_BY =
+      EnumSet.of(
+          Topic.PUMPS,
+          Topic.DUTIES,
+          Topic.FITTED,
+          Topic.RUNS,
+          Topic.MATERIALS,
+          Topic.CATALOGUE,
+          Topic.SHELF);
 
   /** What a find is about. */
   public enum Kind {
@@ -74,23 +89,14 @@ public class Finds {
       String duty,
       String lot) {}
 
-  private final Lives lives;
   private final LifePlace place;
   private final Forecasts forecasts;
   private final WetEnds wetEnds;
   private final Stores stores;
   private final FindingMapper findings;
   private final ShopDiagnosis diagnosis;
-  private final HistoryMapper history;
-  private final Clock clock;
-  private volatile Optional<AsFound> found = Optional.empty();
-  private volatile Optional<AsOffered> offered = Optional.empty();
-
-  /** What was found in lives as they were read. */
-  private record AsFound(ShopLives of, List<FindView> finds) {}
-
-  /** What duties offered, as wet ends and shelf were then. */
-  private record AsOffered(String stamp, List<FindView> finds) {}
+  private final Cached<List<FindView>> found;
+  private final Cached<List<FindView>> offered;
 
   Finds(
       Lives lives,
@@ -100,23 +106,25 @@ public class Finds {
       Stores stores,
       FindingMapper findings,
       ShopDiagnosis diagnosis,
-      HistoryMapper history,
+      DataVersions versions,
       Clock clock) {
-    this.lives = lives;
     this.place = place;
     this.forecasts = forecasts;
     this.wetEnds = wetEnds;
     this.stores = stores;
     this.findings = findings;
     this.diagnosis = diagnosis;
-    this.history = history;
-    this.clock = clock;
+    this.found =
+        Cached.by(lives::now, versions, EnumSet.of(Topic.FINDINGS), () -> inLives(lives.now()));
+    this.offered =
+        Cached.by(
+            () -> LocalDate.now(clock), versions, OFFERED_BY, () -> milder(lives.now()).toList());
   }
 
   /** Everything found, what is to be done now first, then what is worth most. */
   @Transactional(readOnly = true)
   public List<FindView> all() {
-    return Stream.of(inLives().stream(), milder().stream(), overAge())
+    return Stream.of(found.get().stream(), offered.get().stream(), overAge())
         .flatMap(Function.identity())
         .sorted(
             Comparator.comparing(
@@ -125,17 +133,10 @@ public class Finds {
         .toList();
   }
 
-  /** Searched again only when something has changed that lives come from. */
-  private List<FindView> inLives() {
-    ShopLives shop = lives.now();
-    Optional<AsFound> known = found.filter(f -> f.of() == shop);
-    if (known.isPresent()) {
-      return known.get().finds();
-    }
-    List<FindView> finds =
-        Stream.of(habits(shop), materials(shop), noAge(shop)).flatMap(Function.identity()).toList();
-    found = Optional.of(new AsFound(shop, finds));
-    return finds;
+  private List<FindView> inLives(ShopLives shop) {
+    return Stream.of(habits(shop), materials(shop), noAge(shop))
+        .flatMap(Function.identity())
+        .toList();
   }
 
   // ---- a habit that costs -----------------------------------------------------------------------
@@ -303,18 +304,6 @@ public class Finds {
   }
 
   // ---- a duty that stands a cheaper kit ---------------------------------------------------------
-
-  /** Every pump is asked anew once a day, or when what it chooses by has changed. */
-  private List<FindView> milder() {
-    String stamp = LocalDate.now(clock) + "|" + history.choiceStamp();
-    Optional<AsOffered> known = offered.filter(o -> o.stamp().equals(stamp));
-    if (known.isPresent()) {
-      return known.get().finds();
-    }
-    List<FindView> finds = milder(lives.now()).toList();
-    offered = Optional.of(new AsOffered(stamp, finds));
-    return finds;
-  }
 
   private Stream<FindView> milder(ShopLives shop) {
     return shop.all().stream()

@@ -1,15 +1,20 @@
 package isokinon.server.work;
 
 import isokinon.core.wetend.Roles;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetEndRow;
-import isokinon.server.store.WetKitRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.Topic;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
+import isokinon.server.work.shared.Cached;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -21,14 +26,24 @@ class FittedWetEnds {
   private static final String OWN_BODY = "body";
 
   private final WetEndMapper store;
+  private final Catalogue catalogue;
+  private final Cached<Map<String, WetEndRow>> rows;
 
-  FittedWetEnds(WetEndMapper store) {
+  FittedWetEnds(WetEndMapper store, Catalogue catalogue, DataVersions versions) {
     this.store = store;
+    this.catalogue = catalogue;
+    this.rows =
+        Cached.of(
+            versions,
+            EnumSet.of(Topic.DUTIES),
+            () ->
+                store.wetEnds().stream()
+                    .collect(Collectors.toMap(WetEndRow::pump, Function.identity())));
   }
 
   /** What is known of a pump's wet end. */
   WetEndRow of(String tag) {
-    return store.wetEnd(tag).orElseGet(() -> WetEndRow.unknown(tag));
+    return Optional.ofNullable(rows.get().get(tag)).orElseGet(() -> WetEndRow.unknown(tag));
   }
 
   /** Materials by role, the leading one first; roles nobody wrote down are left out. */
@@ -78,10 +93,7 @@ class FittedWetEnds {
   }
 
   private Optional<WetKitRow> kit(LotRow lot) {
-    return store.kits(lot.sheetId()).stream()
-        .filter(k -> k.kit().equals(lot.kit()) && k.material().equals(lot.material()))
-        .filter(k -> k.hardware().equals(lot.hardware()))
-        .findFirst();
+    return catalogue.find(lot.kitId());
   }
 
   /** Materials by role from {@code role=material;...}. */

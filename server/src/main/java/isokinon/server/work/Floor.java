@@ -1,15 +1,16 @@
 package isokinon.server.work;
 
 import isokinon.core.rebuild.Stage;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.FindingMapper;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.NextLookRow;
-import isokinon.server.store.PolicyRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.RunRow;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.NextLookRow;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.RunRow;
+import isokinon.server.work.shared.ShopSettings;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -37,7 +38,11 @@ public class Floor {
   private static final double HIGH = 0.20;
   private static final double RAISED = 0.06;
 
-  /** All areas, the one with the worst pump first, and the worst pump first within each. */
+  /**
+   * All areas, the one with the worst pump first, and the worst pump first within each.
+   *
+   * @param site what the shop is called; empty where nobody said
+   */
   public record FloorView(
       String site,
       String today,
@@ -117,6 +122,7 @@ public class Floor {
   private final HistoryMapper history;
   private final Lives lives;
   private final Forecasts forecasts;
+  private final ShopSettings settings;
   private final Clock clock;
 
   Floor(
@@ -128,6 +134,7 @@ public class Floor {
       HistoryMapper history,
       Lives lives,
       Forecasts forecasts,
+      ShopSettings settings,
       Clock clock) {
     this.pumps = pumps;
     this.bench = bench;
@@ -137,6 +144,7 @@ public class Floor {
     this.history = history;
     this.lives = lives;
     this.forecasts = forecasts;
+    this.settings = settings;
     this.clock = clock;
   }
 
@@ -167,7 +175,7 @@ public class Floor {
                   Optional.ofNullable(kept.get(tag))));
     }
     return new FloorView(
-        "Skerrow Mill",
+        settings.name(),
         LocalDate.now(clock).toString(),
         DAYS_BACK,
         DAYS_AHEAD,

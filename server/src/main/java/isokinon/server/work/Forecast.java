@@ -1,7 +1,7 @@
 package isokinon.server.work;
 
 import isokinon.core.life.LifeEstimate;
-import isokinon.server.store.PumpRow;
+import isokinon.server.db.PumpRow;
 import isokinon.server.work.ShopLives.Life;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,6 @@
 package isokinon.server.work;
 
-import isokinon.server.store.PumpRow;
+import isokinon.server.db.PumpRow;
 import org.springframework.stereotype.Component;
 
 /** Forecasts of the sets that run now. */

@@ -1,8 +1,8 @@
 package isokinon.server.work;
 
-import isokinon.server.store.FindingMapper;
-import isokinon.server.store.GaugeRow;
-import isokinon.server.store.StoresMapper;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.GaugeRow;
+import isokinon.server.db.StoresMapper;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;

@@ -1,7 +1,7 @@
 package isokinon.server.work;
 
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.StepTimeRow;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.StepTimeRow;
 import java.time.OffsetDateTime;
 import org.springframework.stereotype.Component;
 

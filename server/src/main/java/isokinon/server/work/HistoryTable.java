@@ -1,13 +1,13 @@
 package isokinon.server.work;
 
 import isokinon.core.counter.WearCount;
-import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Family;
-import isokinon.server.store.FittedPartRow;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RunRow;
+import isokinon.core.value.Code;
+import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RunRow;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;

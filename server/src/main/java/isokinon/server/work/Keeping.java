@@ -1,11 +1,11 @@
 package isokinon.server.work;
 
 import isokinon.server.access.People;
-import isokinon.server.store.FailureModeRow;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PolicyRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
+import isokinon.server.db.FailureModeRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package isokinon.server.work;
 
-import isokinon.server.store.LotRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.StoresMapper;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.StoresMapper;
 import java.util.List;
 import org.springframework.stereotype.Component;
 

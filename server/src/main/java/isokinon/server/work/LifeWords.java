@@ -13,6 +13,7 @@ import isokinon.core.life.Policies.Kept;
 import isokinon.core.life.Policies.Terms;
 import isokinon.core.life.Policies.Way;
 import isokinon.server.work.LifeView.HeadPiece;
+import isokinon.server.work.shared.ShopSettings;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -139,7 +140,7 @@ final class LifeWords {
     return "Kit from the catalogue, "
         + Math.round(minutes)
         + " min of the plan at £"
-        + Words.plain(WetEnds.LABOUR_PER_HOUR)
+        + Words.plain(ShopSettings.LABOUR_PER_HOUR)
         + " an hour; a failure adds what a stop of the pump costs.";
   }
 

@@ -7,31 +7,36 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.wetend.Duty;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.CounterMapper;
-import isokinon.server.store.CounterRow;
-import isokinon.server.store.ExposureRow;
-import isokinon.server.store.FailureModeRow;
-import isokinon.server.store.FittedPartRow;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.RunRow;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetEndRow;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.CounterMapper;
+import isokinon.server.db.CounterRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.ExposureRow;
+import isokinon.server.db.FailureModeRow;
+import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.RunRow;
+import isokinon.server.db.Topic;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
 import isokinon.server.work.ShopLives.Known;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.shared.Cached;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -51,6 +56,19 @@ class Lives {
   /** A mean life that stands in where neither library nor interval knows one, h (shop rule). */
   private static final double UNKNOWN_LIFE = 4000;
 
+  /** What a life comes from. */
+  private static final Set<Topic> COME_FROM =
+      EnumSet.of(
+          Topic.PUMPS,
+          Topic.PLANS,
+          Topic.COUNTERS,
+          Topic.DUTIES,
+          Topic.FITTED,
+          Topic.RUNS,
+          Topic.FAILURE_MODES,
+          Topic.REBUILDS,
+          Topic.MATERIALS);
+
   private final PumpMapper pumps;
   private final HistoryMapper history;
   private final CounterMapper counters;
@@ -58,9 +76,7 @@ class Lives {
   private final WetEndMapper wetEnds;
   private final ShopLibrary library;
   private final Clock clock;
-  private volatile Optional<AsRead> read = Optional.empty();
-
-  private record AsRead(String stamp, ShopLives lives) {}
+  private final Cached<ShopLives> read;
 
   private record ModeKey(String role, String material, String duty) {}
 
@@ -71,6 +87,7 @@ class Lives {
       BenchMapper bench,
       WetEndMapper wetEnds,
       ShopLibrary library,
+      DataVersions versions,
       Clock clock) {
     this.pumps = pumps;
     this.history = history;
@@ -79,19 +96,17 @@ class Lives {
     this.wetEnds = wetEnds;
     this.library = library;
     this.clock = clock;
+    this.read = Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, () -> read());
   }
 
   /** The lives as they are now. */
   ShopLives now() {
-    String stamp = LocalDate.now(clock) + "|" + history.stamp();
-    Optional<AsRead> known = read.filter(r -> r.stamp().equals(stamp));
-    if (known.isPresent()) {
-      return known.get().lives();
-    }
+    return read.get();
+  }
+
+  private ShopLives read() {
     Map<String, Standing> standing = standing();
-    ShopLives lives = new ShopLives(new LifeGroups(runs(standing)), standing);
-    read = Optional.of(new AsRead(stamp, lives));
-    return lives;
+    return new ShopLives(new LifeGroups(runs(standing)), standing);
   }
 
   /** What runs of a role and material in a duty say, those that still run among them. */

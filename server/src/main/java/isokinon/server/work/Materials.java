@@ -1,5 +1,7 @@
 package isokinon.server.work;
 
+import isokinon.core.material.BandKey;
+import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
@@ -9,13 +11,13 @@ import isokinon.core.wetend.PairEvidence;
 import isokinon.core.wetend.PairEvidence.Kind;
 import isokinon.core.wetend.PairEvidence.Seen;
 import isokinon.server.access.People;
-import isokinon.server.store.ExposureRow;
-import isokinon.server.store.FindingRow;
-import isokinon.server.store.JudgedReadingRow;
-import isokinon.server.store.OwnRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.RunRow;
-import isokinon.server.store.WetEndMapper;
+import isokinon.server.db.ExposureRow;
+import isokinon.server.db.FindingRow;
+import isokinon.server.db.JudgedReadingRow;
+import isokinon.server.db.OwnRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.RunRow;
+import isokinon.server.db.WetEndMapper;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.StringReader;
@@ -31,6 +33,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -46,6 +49,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Materials {
 
   private static final int MOST_HISTORY = 200;
+
+  /** The table of what fluids do to materials. */
+  private static final String RESISTANCE = "resistance";
+
   private static final int MOST_CHARACTERS = 4_000_000;
 
   /** Words of a cause that tell of chemical attack. */
@@ -75,7 +82,8 @@ public class Materials {
   /**
    * A row of resistance.
    *
-   * @param own whether the shop wrote it
+   * @param effect what the attack looks like; empty where none is known
+   * @param ownRow number of the shop's own row; empty where the row is a shipped one
    * @param under whether an own row stands over all of its band
    */
   public record ResistanceLine(
@@ -83,12 +91,12 @@ public class Materials {
       double toPct,
       Optional<Double> fullC,
       Optional<Double> limitedC,
-      String effect,
+      Optional<Effect> effect,
       String basis,
       String source,
       String date,
       String note,
-      boolean own,
+      Optional<Long> ownRow,
       boolean under) {}
 
   /** A material in a fluid; no rows is unknown. */
@@ -126,8 +134,13 @@ public class Materials {
   /** Runs of a pump in this material and fluid. */
   public record RunsLine(String pump, List<Boolean> failed, double longestHours) {}
 
-  /** A change of the shop's own rows. */
+  /**
+   * A change of the shop's own rows.
+   *
+   * @param id number of the row, by which it is ended
+   */
   public record Change(
+      long id,
       String table,
       String key,
       String line,
@@ -144,13 +157,17 @@ public class Materials {
       double toPct,
       Optional<Double> fullC,
       Optional<Double> limitedC,
-      String effect,
+      Optional<Effect> effect,
       String note) {}
 
   /** What was seen and the library disagree, and a row that agrees with both. */
   public record ContradictionView(String sentence, OwnResistance suggestion) {}
 
-  /** A material in a fluid: rows, what was seen here, where the two disagree, what was changed. */
+  /**
+   * A material in a fluid: rows, what was seen here, where the two disagree, what was changed.
+   *
+   * @param effects what an own row may say that the fluid does
+   */
   public record PairView(
       String fluid,
       String fluidName,
@@ -160,7 +177,8 @@ public class Materials {
       List<SeenLine> seen,
       List<RunsLine> runs,
       List<ContradictionView> contradictions,
-      List<Change> history) {}
+      List<Change> history,
+      List<Effect> effects) {}
 
   /** Something seen, as it is typed. */
   public record FindingRequest(
@@ -236,6 +254,7 @@ public class Materials {
   /** A fluid against every material. */
   public FluidSheet fluid(String code) {
     MaterialLibrary all = library.materials();
+    Map<BandKey, Long> own = ownBands();
     Fluid f = known(code);
     return new FluidSheet(
         f.code(),
@@ -248,7 +267,7 @@ public class Materials {
         f.densityKgM3(),
         all.materials().stream()
             .filter(m -> !m.kind().equals("magnet"))
-            .map(m -> new PairLine(m.code(), m.name(), lines(all.rows(f.code(), m.code()))))
+            .map(m -> new PairLine(m.code(), m.name(), lines(all.rows(f.code(), m.code()), own)))
             .toList());
   }
 
@@ -268,7 +287,7 @@ public class Materials {
         f.name(),
         m.code(),
         m.name(),
-        lines(library.materials().rows(f.code(), m.code())),
+        lines(library.materials().rows(f.code(), m.code()), ownBands()),
         seen,
         byPump.entrySet().stream()
             .map(
@@ -279,7 +298,8 @@ public class Materials {
                         e.getValue().stream().mapToDouble(RunRow::hours).max().orElse(0)))
             .toList(),
         contradictions(f, m, seen),
-        store.historyLike(f.code() + ",%," + m.code()).stream().map(Materials::change).toList());
+        store.historyLike(f.code() + ",%," + m.code()).stream().map(Materials::change).toList(),
+        List.of(Effect.values()));
   }
 
   /**
@@ -348,25 +368,29 @@ public class Materials {
             row.material() == null ? "" : row.material(),
             row.fullC().map(Words::digits).orElse(""),
             row.limitedC().map(Words::digits).orElse(""),
-            row.effect() == null ? "" : row.effect(),
+            row.effect() == null ? "" : row.effect().map(Effect::code).orElse(""),
             "seen here",
             "this shop",
             LocalDate.now(clock).toString(),
             row.note() == null ? "" : row.note());
-    store("resistance", csv("resistance", List.of(values)), who, false);
+    store(RESISTANCE, csv(RESISTANCE, List.of(values)), who, false);
     return pair(row.fluid(), row.material());
   }
 
-  /** Ends an own row: the shipped ones count again. */
+  /**
+   * Ends an own row: the shipped ones count again.
+   *
+   * @param id its number
+   * @throws Refused where no own row of the table with this number counts now
+   */
   @Transactional
-  public void end(String table, String key, String who) {
+  public void end(String table, long id, String who) {
     people.known(who);
-    if (store.endOwn(checked(table), key, who, OffsetDateTime.now(clock)) == 0) {
-      throw Refused.missing("No own row is called " + key + ".");
+    if (store.endOwn(checked(table), id, who, OffsetDateTime.now(clock)) == 0) {
+      throw Refused.missing("No own row of this table has the number " + id + ".");
     }
     // Other own rows may build on it: a row for a fluid that only the shop knows.
     checkedOwn(ShopLibrary.ownTables(store.ownRows()), table);
-    library.changed();
   }
 
   /**
@@ -377,17 +401,16 @@ public class Materials {
   public String export(String table, boolean own) {
     String checked = checked(table);
     List<List<String>> rows = new ArrayList<>();
-    Map<String, List<String>> byKey = new LinkedHashMap<>();
+    Map<Object, List<String>> byKey = new LinkedHashMap<>();
     try {
       if (!own) {
         records(new BufferedReader(ShopLibrary.shipped(checked)), checked)
             .forEach(r -> byKey.put(key(checked, r), r));
       }
-      String mine = ShopLibrary.ownTables(store.ownRows()).get(checked);
-      if (mine != null) {
-        records(new BufferedReader(new StringReader(mine)), checked)
-            .forEach(r -> byKey.put(key(checked, r), r));
-      }
+      store.ownRows().stream()
+          .filter(r -> r.tableName().equals(checked))
+          .map(Materials::fields)
+          .forEach(r -> byKey.put(key(checked, r), r));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -422,19 +445,19 @@ public class Materials {
   private ImportReport store(String table, String text, String who, boolean dryRun) {
     String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
     Map<String, String> own = ShopLibrary.ownTables(store.ownRows());
-    String before = own.remove(table);
     // The file by itself first, so that the lines told are its own.
     own.put(table, plain);
     checkedOwn(own, table);
-    Map<String, List<String>> shipped = new LinkedHashMap<>();
-    Map<String, List<String>> mine = new LinkedHashMap<>();
+    Map<Object, List<String>> shipped = new LinkedHashMap<>();
+    Map<Object, List<OwnRow>> mine = new LinkedHashMap<>();
     List<List<String>> read;
     try {
       records(new BufferedReader(ShopLibrary.shipped(table)), table)
           .forEach(r -> shipped.put(key(table, r), r));
-      if (before != null) {
-        records(new BufferedReader(new StringReader(before)), table)
-            .forEach(r -> mine.put(key(table, r), r));
+      for (OwnRow row : store.ownRows()) {
+        if (row.tableName().equals(table)) {
+          mine.computeIfAbsent(key(table, fields(row)), k -> new ArrayList<>()).add(row);
+        }
       }
       read = records(new BufferedReader(new StringReader(plain)), table);
     } catch (IOException e) {
@@ -444,10 +467,13 @@ public class Materials {
     int replaced = 0;
     int unchanged = 0;
     OffsetDateTime now = OffsetDateTime.now(clock);
-    for (List<String> row : read) {
-      String key = key(table, row);
-      List<String> known = mine.getOrDefault(key, shipped.get(key));
-      if (row.equals(known)) {
+    for (List<String> written : read) {
+      List<String> row = plain(table, written);
+      Object key = key(table, row);
+      List<OwnRow> before = mine.getOrDefault(key, List.of());
+      List<String> known =
+          before.isEmpty() ? shipped.get(key) : fields(before.get(before.size() - 1));
+      if (known != null && row.equals(plain(table, known))) {
         unchanged++;
         continue;
       }
@@ -457,13 +483,12 @@ public class Materials {
         replaced++;
       }
       if (!dryRun) {
-        store.endOwn(table, key, who, now);
-        store.addOwn(new OwnRow(0, table, key, line(row), who, now, null, null));
+        before.forEach(o -> store.endOwn(table, o.id(), who, now));
+        store.addOwn(new OwnRow(0, table, keyText(table, row), line(row), who, now, null, null));
       }
     }
     if (!dryRun) {
       checkedOwn(ShopLibrary.ownTables(store.ownRows()), table);
-      library.changed();
     }
     return new ImportReport(table, added, replaced, unchanged, !dryRun);
   }
@@ -505,17 +530,66 @@ public class Materials {
     }
   }
 
-  private static String key(String table, List<String> row) {
-    List<String> columns = LibraryReader.columns(table);
+  /** The fields of an own row, in the order of the table's columns. */
+  private static List<String> fields(OwnRow row) {
+    try {
+      return records(
+              new BufferedReader(
+                  new StringReader(
+                      String.join(",", LibraryReader.columns(row.tableName()))
+                          + "\n"
+                          + row.line())),
+              row.tableName())
+          .get(0);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** What makes a row the same as an earlier one, however its numbers and names are written. */
+  private Object key(String table, List<String> row) {
+    if (table.equals(RESISTANCE)) {
+      UnaryOperator<String> field = column -> field(table, row, column);
+      return new BandKey(
+          library
+              .materials()
+              .fluid(field.apply("fluid"))
+              .map(Fluid::code)
+              .orElse(field.apply("fluid")),
+          library
+              .materials()
+              .material(field.apply("material"))
+              .map(Material::code)
+              .orElse(field.apply("material")),
+          Double.parseDouble(field.apply("from_pct")),
+          Double.parseDouble(field.apply("to_pct")));
+    }
+    return keyText(table, row);
+  }
+
+  private static String keyText(String table, List<String> row) {
     return LibraryReader.keyColumns(table).stream()
-        .map(c -> row.get(columns.indexOf(c)))
-        .map(Materials::sameNumber)
+        .map(c -> field(table, row, c))
         .collect(Collectors.joining(","));
   }
 
-  /** 10 and 10.0 are the same band. */
-  private static String sameNumber(String word) {
-    return word.matches("\\d+\\.0+") ? word.substring(0, word.indexOf('.')) : word;
+  private static String field(String table, List<String> row, String column) {
+    return row.get(LibraryReader.columns(table).indexOf(column));
+  }
+
+  /** A row with its band and its names as the library writes them: 2.50 is 2.5. */
+  private List<String> plain(String table, List<String> row) {
+    if (!table.equals(RESISTANCE)) {
+      return row;
+    }
+    BandKey key = (BandKey) key(table, row);
+    List<String> plain = new ArrayList<>(row);
+    List<String> columns = LibraryReader.columns(table);
+    plain.set(columns.indexOf("fluid"), key.fluid());
+    plain.set(columns.indexOf("material"), key.material());
+    plain.set(columns.indexOf("from_pct"), Words.digits(key.fromPct()));
+    plain.set(columns.indexOf("to_pct"), Words.digits(key.toPct()));
+    return plain;
   }
 
   private static String csv(String table, List<List<String>> rows) {
@@ -650,7 +724,7 @@ public class Materials {
     return Optional.empty();
   }
 
-  private static List<ResistanceLine> lines(List<Resistance> rows) {
+  private List<ResistanceLine> lines(List<Resistance> rows, Map<BandKey, Long> own) {
     return rows.stream()
         .map(
             r ->
@@ -664,7 +738,7 @@ public class Materials {
                     r.source(),
                     r.date(),
                     r.note(),
-                    r.own(),
+                    Optional.of(r).filter(Resistance::own).map(o -> own.get(o.key())),
                     !r.own()
                         && rows.stream()
                             .anyMatch(
@@ -675,8 +749,18 @@ public class Materials {
         .toList();
   }
 
+  /** Numbers of the own rows of resistance that count now, by what they say something of. */
+  private Map<BandKey, Long> ownBands() {
+    Map<BandKey, Long> bands = new LinkedHashMap<>();
+    store.ownRows().stream()
+        .filter(r -> r.tableName().equals(RESISTANCE))
+        .forEach(r -> bands.put((BandKey) key(RESISTANCE, fields(r)), r.id()));
+    return bands;
+  }
+
   private static Change change(OwnRow r) {
     return new Change(
+        r.id(),
         r.tableName(),
         r.rowKey(),
         r.line(),

@@ -4,10 +4,11 @@ import static isokinon.server.work.DiaryDays.DAYS;
 import static isokinon.server.work.DiaryDays.DAY_SLOTS;
 import static isokinon.server.work.DiaryDays.SLOT;
 
+import isokinon.server.db.DiaryMapper.LineStopRow;
+import isokinon.server.db.DiaryMapper.ShiftRow;
 import isokinon.server.planning.Opening;
-import isokinon.server.store.DiaryMapper.LineStopRow;
-import isokinon.server.store.DiaryMapper.ShiftRow;
 import isokinon.server.work.WorkList.Work;
+import isokinon.server.work.shared.ShopSettings;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,7 +31,7 @@ record Openings(DiaryDays days, List<ShiftRow> shifts, List<LineStopRow> stops) 
         int last = day * DAY_SLOTS + s.toMinute() / SLOT - slots;
         for (int start = Math.max(first, next); start <= last; start++) {
           if (still(w, start, start + slots)) {
-            double over = s.overtime() ? Renewals.labour(w.minutes()) * OVERTIME : 0;
+            double over = s.overtime() ? ShopSettings.labour(w.minutes()) * OVERTIME : 0;
             double cost = w.cost().at((double) start / DAY_SLOTS) + over;
             openings.put(new Opening(start, s.who()), Math.round(100 * cost));
           }

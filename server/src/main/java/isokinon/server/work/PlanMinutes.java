@@ -3,16 +3,25 @@ package isokinon.server.work;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Sheet;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.Topic;
+import isokinon.server.work.shared.CachedByKey;
+import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /** Bench minutes of a plan, reckoned once for each sheet revision and question. */
 @Component
 class PlanMinutes {
 
-  private final Map<String, Double> known = new ConcurrentHashMap<>();
+  /** A question to the planner; a sheet at a revision never changes. */
+  private record Question(String sheet, int revision, List<String> renew, List<String> look) {}
+
+  private final CachedByKey<Question, Double> known;
+
+  PlanMinutes(DataVersions versions) {
+    known = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
+  }
 
   /** Minutes to renew parts. */
   double renew(Sheet sheet, List<String> parts) {
@@ -28,8 +37,8 @@ class PlanMinutes {
     if (renew.isEmpty() && look.isEmpty()) {
       return 0;
     }
-    return known.computeIfAbsent(
-        sheet.id() + "@" + sheet.revision() + " " + renew + look,
-        k -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(renew, look)).minutes());
+    return known.get(
+        new Question(sheet.id(), sheet.revision(), renew, look),
+        q -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(renew, look)).minutes());
   }
 }

@@ -2,10 +2,10 @@ package isokinon.server.work;
 
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetEndRow;
-import isokinon.server.store.WetKitRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
+import isokinon.server.work.shared.ShopSettings;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -41,12 +41,14 @@ class Renewals {
   }
 
   private final Sheets sheets;
-  private final WetEndMapper store;
+  private final FittedWetEnds wetEnds;
+  private final Catalogue catalogue;
   private final PlanMinutes plans;
 
-  Renewals(Sheets sheets, WetEndMapper store, PlanMinutes plans) {
+  Renewals(Sheets sheets, FittedWetEnds wetEnds, Catalogue catalogue, PlanMinutes plans) {
     this.sheets = sheets;
-    this.store = store;
+    this.wetEnds = wetEnds;
+    this.catalogue = catalogue;
     this.plans = plans;
   }
 
@@ -56,13 +58,8 @@ class Renewals {
   }
 
   private Renewal of(PumpRow pump, Sheet sheet) {
-    WetEndRow wetEnd = store.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()));
-    Optional<WetKitRow> kit =
-        store.kits(sheet.id()).stream()
-            .filter(k -> k.material().equals(pump.material()))
-            .min(
-                Comparator.comparing((WetKitRow k) -> !k.hardware().equals(wetEnd.hardware()))
-                    .thenComparing(WetKitRow::price));
+    WetEndRow wetEnd = wetEnds.of(pump.tag());
+    Optional<WetKitRow> kit = catalogue.renewing(sheet.id(), pump.material(), wetEnd.hardware());
     List<String> wearing =
         sheet.parts().stream()
             .filter(p -> p.role().equals(Optional.of(pump.role())))
@@ -78,17 +75,12 @@ class Renewals {
         kit,
         minutes,
         lookMinutes,
-        kit.map(k -> k.price() + labour(minutes)),
+        kit.map(k -> k.price() + ShopSettings.labour(minutes)),
         wetEnd.stopCost(),
-        Math.max(1, labour(lookMinutes)),
+        Math.max(1, ShopSettings.labour(lookMinutes)),
         sheet.parts().stream()
             .filter(p -> wearing.contains(p.id()))
             .flatMap(p -> p.mostHours().stream())
             .min(Comparator.naturalOrder()));
-  }
-
-  /** What so many minutes of a technician cost, pounds. */
-  static double labour(double minutes) {
-    return minutes / 60 * WetEnds.LABOUR_PER_HOUR;
   }
 }

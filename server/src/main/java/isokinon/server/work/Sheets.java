@@ -10,8 +10,12 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.SheetReader;
 import isokinon.core.sheet.SheetReading;
 import isokinon.core.sheet.Step;
-import isokinon.server.store.SheetMapper;
-import isokinon.server.store.SheetRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.SheetMapper;
+import isokinon.server.db.SheetRow;
+import isokinon.server.db.Topic;
+import isokinon.server.work.shared.Cached;
+import isokinon.server.work.shared.CachedByKey;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.EOFException;
@@ -21,12 +25,13 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
@@ -50,11 +55,23 @@ public class Sheets {
 
   private final SheetMapper store;
   private final Clock clock;
-  private final Map<String, Sheet> read = new ConcurrentHashMap<>();
+  private final CachedByKey<SheetKey, Sheet> read;
+  private final Cached<Map<String, Sheet>> newest;
 
-  Sheets(SheetMapper store, Clock clock) {
+  /** A sheet at a revision. */
+  private record SheetKey(String id, int revision) {}
+
+  Sheets(SheetMapper store, DataVersions versions, Clock clock) {
     this.store = store;
     this.clock = clock;
+    this.read = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
+    this.newest = Cached.of(versions, EnumSet.of(Topic.SHEETS), this::readNewest);
+  }
+
+  private Map<String, Sheet> readNewest() {
+    Map<String, Sheet> byId = new LinkedHashMap<>();
+    store.newest().forEach(row -> byId.put(row.id(), parsed(row)));
+    return byId;
   }
 
   /** Stores the shipped sheets where the shop does not have that revision or a newer one. */
@@ -75,8 +92,7 @@ public class Sheets {
 
   /** The newest revision of every sheet. */
   public List<Listed> all() {
-    return store.newest().stream()
-        .map(this::parsed)
+    return newest().stream()
         .map(
             s ->
                 new Listed(
@@ -91,12 +107,12 @@ public class Sheets {
 
   /** The same, whole. */
   List<Sheet> newest() {
-    return store.newest().stream().map(this::parsed).toList();
+    return List.copyOf(newest.get().values());
   }
 
   /** The newest revision of a sheet. */
   public Optional<Sheet> find(String id) {
-    return store.newestOf(id).map(this::parsed);
+    return Optional.ofNullable(newest.get().get(id));
   }
 
   /** The newest revision of a sheet, as it was written. */
@@ -106,14 +122,14 @@ public class Sheets {
 
   /** A sheet at the revision a rebuild began with. */
   public Sheet at(String id, int revision) {
-    Sheet known = read.get(id + "@" + revision);
-    return known != null
-        ? known
-        : store
-            .at(id, revision)
-            .map(this::parsed)
-            .orElseThrow(
-                () -> Refused.missing("No sheet " + id + " at revision " + revision + "."));
+    return read.get(
+        new SheetKey(id, revision),
+        key ->
+            store
+                .at(id, revision)
+                .map(Sheets::parse)
+                .orElseThrow(
+                    () -> Refused.missing("No sheet " + id + " at revision " + revision + ".")));
   }
 
   /**
@@ -299,8 +315,10 @@ public class Sheets {
   }
 
   private Sheet parsed(SheetRow row) {
-    return read.computeIfAbsent(
-        row.id() + "@" + row.revision(),
-        k -> SheetReader.forLibrary().read(row.source()).orThrow());
+    return read.get(new SheetKey(row.id(), row.revision()), key -> parse(row));
+  }
+
+  private static Sheet parse(SheetRow row) {
+    return SheetReader.forLibrary().read(row.source()).orThrow();
   }
 }

@@ -5,19 +5,20 @@ import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.shelf.ShelfLife;
+import isokinon.core.stock.LotStatus;
 import isokinon.server.access.People;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.KeptPartRow;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.MovementRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.ReservationRow;
-import isokinon.server.store.ShelfMapper;
-import isokinon.server.store.StoresMapper;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.KeptPartRow;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.MovementRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.ReservationRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.work.shared.ShopSettings;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -74,6 +75,7 @@ public class Shelf {
   private final Sheets sheets;
   private final ShopLibrary library;
   private final ShelfLives lives;
+  private final ShopSettings settings;
   private final People people;
   private final Clock clock;
 
@@ -87,6 +89,7 @@ public class Shelf {
       Sheets sheets,
       ShopLibrary library,
       ShelfLives lives,
+      ShopSettings settings,
       People people,
       Clock clock) {
     this.stores = stores;
@@ -98,6 +101,7 @@ public class Shelf {
     this.sheets = sheets;
     this.library = library;
     this.lives = lives;
+    this.settings = settings;
     this.people = people;
     this.clock = clock;
   }
@@ -230,11 +234,11 @@ public class Shelf {
   /** Chooses how sure the shelf shall be. */
   @Transactional
   public void chooseLevel(double level, String who) {
-    known(who);
+    String by = known(who);
     if (!(level >= 0.5 && level <= 0.999)) {
       throw Refused.of(400, "level", "A service level lies between 50 and 99.9 %.");
     }
-    shelf.set(Stores.LEVEL, level, who, OffsetDateTime.now(clock));
+    settings.serviceLevel(level, by);
   }
 
   /** Keeps a retired part, with what it has run; answers what to write on its tag. */
@@ -404,7 +408,7 @@ public class Shelf {
   }
 
   private void usable(LotRow lot) {
-    if (lives.of(lot).on(LocalDate.now(clock)) == ShelfLife.Standing.OVER_AGE) {
+    if (lives.status(lot) == LotStatus.OVER_AGE) {
       throw Refused.of(
           422, "lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
     }

@@ -3,32 +3,38 @@ package isokinon.server.work;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.wetend.WetEndRater;
-import isokinon.server.store.OwnRow;
-import isokinon.server.store.WetEndMapper;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.OwnRow;
+import isokinon.server.db.Topic;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.work.shared.Cached;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
 /**
  * The material library: the tables that ship with the application, and over them the rows of the
- * shop. Read when first asked for, and again after a change.
+ * shop.
  */
 @Component
 public class ShopLibrary {
 
-  private final WetEndMapper store;
-  private volatile Optional<WetEndRater> read = Optional.empty();
+  private final Cached<WetEndRater> read;
 
-  ShopLibrary(WetEndMapper store) {
-    this.store = store;
+  ShopLibrary(WetEndMapper store, DataVersions versions) {
+    this.read =
+        Cached.of(
+            versions,
+            EnumSet.of(Topic.MATERIALS),
+            () -> new WetEndRater(with(ownTables(store.ownRows()))));
   }
 
   /** Materials, fluids and resistance rows. */
@@ -38,17 +44,7 @@ public class ShopLibrary {
 
   /** The rater over them. */
   public WetEndRater rater() {
-    return read.orElseGet(
-        () -> {
-          WetEndRater fresh = new WetEndRater(with(ownTables(store.ownRows())));
-          read = Optional.of(fresh);
-          return fresh;
-        });
-  }
-
-  /** Forgets what was read: the shop's rows have changed. */
-  void changed() {
-    read = Optional.empty();
+    return read.get();
   }
 
   /**

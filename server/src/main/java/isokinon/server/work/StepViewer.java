@@ -11,6 +11,7 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Step;
 import isokinon.core.torque.ClampForce;
 import isokinon.core.torque.TorqueReading;
+import isokinon.core.value.Code;
 import isokinon.server.work.BenchView.CheckView;
 import isokinon.server.work.BenchView.FastenerView;
 import isokinon.server.work.BenchView.PassView;
@@ -134,7 +135,7 @@ class StepViewer {
                         r ->
                             f.name()
                                 + " "
-                                + (r.effect().isEmpty() ? "attacks" : r.effect())
+                                + r.effect().map(Code::code).orElse("attacks")
                                 + " "
                                 + r.material()
                                 + ": keep it off this part, take another lubricant."));

@@ -2,12 +2,18 @@ package isokinon.server.work;
 
 import isokinon.core.life.Demand;
 import isokinon.core.life.LifeGroups;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PolicyRow;
-import isokinon.server.store.PumpRow;
+import isokinon.core.stock.KitId;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.Topic;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.ShopLives.Life;
 import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.shared.Cached;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,14 +29,23 @@ class StockDemand {
 
   private final Lives lives;
   private final HistoryMapper history;
-  private volatile Optional<AsAsked> asked = Optional.empty();
+  private final FittedWetEnds wetEnds;
+  private final Catalogue catalogue;
+  private final Cached<Map<KitId, Asking>> byKit;
 
-  /** Who asks, as lives and policies were then. */
-  private record AsAsked(ShopLives shop, Map<String, PolicyRow> kept, Map<String, Asking> byKit) {}
-
-  StockDemand(Lives lives, HistoryMapper history) {
+  StockDemand(
+      Lives lives,
+      HistoryMapper history,
+      FittedWetEnds wetEnds,
+      Catalogue catalogue,
+      DataVersions versions) {
     this.lives = lives;
     this.history = history;
+    this.wetEnds = wetEnds;
+    this.catalogue = catalogue;
+    this.byKit =
+        Cached.by(
+            lives::now, versions, EnumSet.of(Topic.POLICIES, Topic.CATALOGUE), this::reckoned);
   }
 
   /** The sets that ask for one kit, by the group whose life they share. */
@@ -76,37 +91,36 @@ class StockDemand {
     }
   }
 
-  /** Who asks for which kit: pumps by sheet and material. */
-  Map<String, Asking> byKit() {
+  /** Who asks for which kit: each set for the one that renews it on the plates under it. */
+  Map<KitId, Asking> byKit() {
+    return byKit.get();
+  }
+
+  private Map<KitId, Asking> reckoned() {
     ShopLives shop = lives.now();
     Map<String, PolicyRow> kept =
         history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, Function.identity()));
-    Optional<AsAsked> before = asked.filter(a -> a.shop() == shop && a.kept().equals(kept));
-    if (before.isPresent()) {
-      return before.get().byKit();
-    }
-    Map<String, Map<LifeGroups.Of, List<Life>>> byKit = new LinkedHashMap<>();
+    Map<KitId, Map<LifeGroups.Of, List<Life>>> sets = new LinkedHashMap<>();
     for (Standing s : shop.all()) {
-      if (s.pump().sheet().isPresent()) {
-        Life life = shop.life(s);
-        byKit
-            .computeIfAbsent(
-                key(s.pump().sheetId(), s.pump().material()), k -> new LinkedHashMap<>())
-            .computeIfAbsent(life.group().of(), k -> new ArrayList<>())
-            .add(life);
-      }
+      Life life = shop.life(s);
+      renewing(s)
+          .ifPresent(
+              kit ->
+                  sets.computeIfAbsent(kit, k -> new LinkedHashMap<>())
+                      .computeIfAbsent(life.group().of(), k -> new ArrayList<>())
+                      .add(life));
     }
-    Map<String, Asking> asking =
-        byKit.entrySet().stream()
-            .collect(
-                Collectors.toMap(
-                    Map.Entry::getKey,
-                    e -> new Asking(e.getValue(), kept, new ConcurrentHashMap<>())));
-    asked = Optional.of(new AsAsked(shop, kept, asking));
-    return asking;
+    return sets.entrySet().stream()
+        .collect(
+            Collectors.toMap(
+                Map.Entry::getKey, e -> new Asking(e.getValue(), kept, new ConcurrentHashMap<>())));
   }
 
-  static String key(String sheet, String material) {
-    return sheet + "|" + material;
+  private Optional<KitId> renewing(Standing s) {
+    PumpRow pump = s.pump();
+    return pump.sheet()
+        .flatMap(
+            sheet -> catalogue.renewing(sheet, pump.material(), wetEnds.of(pump.tag()).hardware()))
+        .map(WetKitRow::id);
   }
 }

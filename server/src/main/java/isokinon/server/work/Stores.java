@@ -2,17 +2,19 @@ package isokinon.server.work;
 
 import isokinon.core.life.Demand;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.shelf.ShelfLife;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.KeptPartRow;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.OfferRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.ReservationRow;
-import isokinon.server.store.ShelfMapper;
-import isokinon.server.store.StoresMapper;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetKitRow;
+import isokinon.core.stock.Availability;
+import isokinon.core.stock.KitId;
+import isokinon.core.stock.LotStatus;
+import isokinon.core.stock.ShelfLife;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.KeptPartRow;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.OfferRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.ReservationRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.StoresView.Held;
 import isokinon.server.work.StoresView.KeptPart;
 import isokinon.server.work.StoresView.OrderLine;
@@ -21,6 +23,7 @@ import isokinon.server.work.StoresView.OverAge;
 import isokinon.server.work.StoresView.Shelf;
 import isokinon.server.work.StoresView.ShelfLot;
 import isokinon.server.work.StoresView.StockLine;
+import isokinon.server.work.shared.ShopSettings;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -41,58 +44,53 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Stores {
 
-  /** Chance that the shelf is enough over the lead time, where nobody chose one (shop rule). */
-  static final double USUAL_LEVEL = 0.95;
-
-  static final String LEVEL = "service-level";
-
   private static final int HALF_A_YEAR = 182;
   private static final int STEP_DAYS = 7;
 
   private final StoresMapper stores;
   private final ShelfMapper shelf;
-  private final WetEndMapper wetEnds;
+  private final Catalogue catalogue;
   private final BenchMapper bench;
   private final Sheets sheets;
   private final ShelfLives shelfLives;
   private final StockDemand demand;
+  private final ShopSettings settings;
   private final Clock clock;
 
   Stores(
       StoresMapper stores,
       ShelfMapper shelf,
-      WetEndMapper wetEnds,
+      Catalogue catalogue,
       BenchMapper bench,
       Sheets sheets,
       ShelfLives shelfLives,
       StockDemand demand,
+      ShopSettings settings,
       Clock clock) {
     this.stores = stores;
     this.shelf = shelf;
-    this.wetEnds = wetEnds;
+    this.catalogue = catalogue;
     this.bench = bench;
     this.sheets = sheets;
     this.shelfLives = shelfLives;
     this.demand = demand;
+    this.settings = settings;
     this.clock = clock;
   }
-
-  /** One kind of kit on the shelf. */
-  private record Kind(String sheet, String kit, String material, String hardware) {}
 
   /** The whole shelf as of today. */
   @Transactional(readOnly = true)
   public StoresView view() {
-    double level = shelf.setting(LEVEL).orElse(USUAL_LEVEL);
+    double level = settings.serviceLevel();
     List<LotRow> lots = shelf.all();
     Map<String, List<ReservationRow>> held =
         shelf.reservations().stream().collect(Collectors.groupingBy(ReservationRow::lot));
-    Map<String, StockDemand.Asking> asking = demand.byKit();
+    Map<KitId, StockDemand.Asking> asking = demand.byKit();
     List<Shelf> shelves = new ArrayList<>();
     List<OrderLine> order = new ArrayList<>();
     for (Sheet sheet : sheets.newest()) {
       List<StockLine> lines = new ArrayList<>();
-      for (Map.Entry<Kind, List<LotRow>> e : kinds(sheet, lots, asking).entrySet()) {
+      for (Map.Entry<KitId, List<LotRow>> e : kits(sheet, lots, asking).entrySet()) {
         StockLine line = line(sheet, e.getKey(), e.getValue(), held, asking, level);
         lines.add(line);
         order(sheet, line).ifPresent(order::add);
@@ -112,59 +110,52 @@ public class Stores {
         shelf.kept().stream().map(Stores::kept).toList());
   }
 
-  private Map<Kind, List<LotRow>> kinds(
-      Sheet sheet, List<LotRow> lots, Map<String, StockDemand.Asking> asking) {
-    Map<Kind, List<LotRow>> kinds = new LinkedHashMap<>();
+  private Map<KitId, List<LotRow>> kits(
+      Sheet sheet, List<LotRow> lots, Map<KitId, StockDemand.Asking> asking) {
+    Map<KitId, List<LotRow>> kits = new LinkedHashMap<>();
     for (LotRow lot : lots) {
       if (lot.sheetId().equals(sheet.id())) {
-        kinds
-            .computeIfAbsent(
-                new Kind(sheet.id(), lot.kit(), lot.material(), lot.hardware()),
-                k -> new ArrayList<>())
-            .add(lot);
+        kits.computeIfAbsent(lot.kitId(), k -> new ArrayList<>()).add(lot);
       }
     }
-    for (WetKitRow kit : wetEnds.kits(sheet.id())) {
-      // A kit that some pump runs with belongs on the shelf even where none lies there.
-      boolean known =
-          kinds.keySet().stream()
-              .anyMatch(k -> k.kit().equals(kit.kit()) && k.material().equals(kit.material()));
-      if (!known && asking.containsKey(StockDemand.key(sheet.id(), kit.material()))) {
-        kinds.put(
-            new Kind(sheet.id(), kit.kit(), kit.material(), kit.hardware()), new ArrayList<>());
-      }
-    }
-    return kinds;
+    // A kit that some pump runs with belongs on the shelf even where none lies there.
+    catalogue.kits(sheet.id()).stream()
+        .map(WetKitRow::id)
+        .filter(asking::containsKey)
+        .forEach(k -> kits.computeIfAbsent(k, x -> new ArrayList<>()));
+    return kits;
   }
 
   private StockLine line(
       Sheet sheet,
-      Kind kind,
+      KitId kit,
       List<LotRow> lots,
       Map<String, List<ReservationRow>> held,
-      Map<String, StockDemand.Asking> asking,
+      Map<KitId, StockDemand.Asking> asking,
       double level) {
     LocalDate today = LocalDate.now(clock);
-    int inDate = lots.stream().filter(l -> usable(l, today)).mapToInt(LotRow::quantity).sum();
-    int reserved = lots.stream().mapToInt(l -> held.getOrDefault(l.id(), List.of()).size()).sum();
-    Optional<Offer> offer = offer(sheet, kind);
-    Optional<StockDemand.Asking> who =
-        leading(sheet, kind)
-            ? Optional.ofNullable(asking.get(StockDemand.key(sheet.id(), kind.material())))
-            : Optional.empty();
+    Availability.Pieces pieces =
+        Availability.of(
+                lots.stream()
+                    .map(l -> shelfLives.lot(l, held.getOrDefault(l.id(), List.of()).size()))
+                    .toList(),
+                today)
+            .of(kit);
+    Optional<Offer> offer = offer(sheet, kit);
+    Optional<StockDemand.Asking> who = Optional.ofNullable(asking.get(kit));
     int lead = offer.map(Offer::leadDays).orElse(0);
     Optional<Demand> overLead = who.map(w -> w.within(lead));
     Optional<Integer> minimum = overLead.map(d -> d.enough(level));
-    int free = inDate - reserved;
+    int free = pieces.free();
     Optional<Integer> enough = who.map(w -> enoughDays(w, free, level));
     return new StockLine(
-        kind.kit(),
-        title(sheet, kind),
-        kind.material(),
-        kind.hardware(),
-        lots.stream().map(l -> lot(l, held.getOrDefault(l.id(), List.of()), today)).toList(),
-        inDate,
-        reserved,
+        kit.kit(),
+        title(sheet, kit),
+        kit.material(),
+        kit.hardware(),
+        lots.stream().map(l -> lot(l, held.getOrDefault(l.id(), List.of()))).toList(),
+        pieces.fittable(),
+        pieces.held(),
         minimum,
         enough,
         enough
@@ -216,73 +207,47 @@ public class Stores {
 
   private record Offer(double price, int leadDays) {}
 
-  private Optional<Offer> offer(Sheet sheet, Kind kind) {
-    return wetEnds.kits(sheet.id()).stream()
-        .filter(k -> k.kit().equals(kind.kit()) && k.material().equals(kind.material()))
-        .filter(k -> kind.hardware().isEmpty() || k.hardware().equals(kind.hardware()))
-        .findFirst()
+  private Optional<Offer> offer(Sheet sheet, KitId kit) {
+    return catalogue
+        .find(kit)
         .map(k -> new Offer(k.price(), k.leadDays()))
         .or(
             () ->
                 stores.offers(sheet.id()).stream()
-                    .filter(o -> o.id().equals(kind.kit()))
+                    .filter(o -> o.id().equals(kit.kit()))
                     .findFirst()
                     .map((OfferRow o) -> new Offer(o.price(), o.leadDays())));
   }
 
-  /** Whether a kit holds the part whose life is forecast. */
-  private boolean leading(Sheet sheet, Kind kind) {
-    List<String> leading = wetEnds.leadingRoles(sheet.id());
+  private static String title(Sheet sheet, KitId kit) {
     return sheet.kits().stream()
-        .filter(k -> k.id().equals(kind.kit()))
-        .flatMap(k -> k.parts().keySet().stream())
-        .flatMap(p -> sheet.part(p).stream())
-        .flatMap(p -> p.role().stream())
-        .anyMatch(leading::contains);
-  }
-
-  private static String title(Sheet sheet, Kind kind) {
-    return sheet.kits().stream()
-        .filter(k -> k.id().equals(kind.kit()))
+        .filter(k -> k.id().equals(kit.kit()))
         .map(Sheet.Kit::title)
         .findFirst()
-        .orElse(kind.kit());
+        .orElse(kit.kit());
   }
 
-  private boolean usable(LotRow lot, LocalDate today) {
-    return shelfLives.of(lot).on(today) != ShelfLife.Standing.OVER_AGE;
-  }
-
-  private ShelfLot lot(LotRow lot, List<ReservationRow> held, LocalDate today) {
+  private ShelfLot lot(LotRow lot, List<ReservationRow> held) {
     ShelfLife life = shelfLives.of(lot);
-    ShelfLife.Standing standing = life.on(today);
+    LotStatus status = shelfLives.status(lot);
     return new ShelfLot(
         lot.id(),
         lot.quantity(),
         Words.day(lot.cured()),
         life.useBy().map(LocalDate::toString),
         life.extendedBy().map(LocalDate::toString),
-        standing.name().toLowerCase(Locale.ROOT).replace('_', '-'),
-        switch (standing) {
-          case IN_DATE -> life.useBy().map(d -> "use by " + Words.day(d)).orElse("does not age");
-          case NEEDS_INSPECTION ->
-              "past "
-                  + life.useBy().map(Words::day).orElse("")
-                  + ": inspect, then until "
-                  + life.extendedBy().map(Words::day).orElse("");
-          case OVER_AGE -> "over-age since " + life.extendedBy().map(Words::day).orElse("");
-          case UNKNOWN -> "outside ISO 2230: the maker's date holds";
-        },
+        status,
+        LotText.say(status, life),
         lot.place(),
         lot.price(),
         held.stream().map(h -> new Held(h.id(), h.pump(), h.who())).toList());
   }
 
   private Optional<OrderLine> order(Sheet sheet, StockLine line) {
-    int free = line.inDate() - line.reserved();
+    int free = Math.max(0, line.inDate() - line.reserved());
     Optional<Integer> short0 = line.minimum().map(m -> m - free).filter(s -> s > 0);
     Optional<Offer> offer =
-        offer(sheet, new Kind(sheet.id(), line.kit(), line.material(), line.hardware()));
+        offer(sheet, new KitId(sheet.id(), line.kit(), line.material(), line.hardware()));
     if (offer.isEmpty() || line.orderBy().isEmpty()) {
       return Optional.empty();
     }
@@ -308,33 +273,36 @@ public class Stores {
   }
 
   private List<OverAge> overAge(List<LotRow> lots) {
-    LocalDate today = LocalDate.now(clock);
-    List<OverAge> list = new ArrayList<>();
-    for (LotRow l : lots) {
-      ShelfLife life = shelfLives.of(l);
-      ShelfLife.Standing standing = life.on(today);
-      if (l.quantity() > 0 && standing == ShelfLife.Standing.OVER_AGE) {
-        list.add(
+    return lots.stream().flatMap(l -> pastItsDate(l).stream()).toList();
+  }
+
+  private Optional<OverAge> pastItsDate(LotRow l) {
+    ShelfLife life = shelfLives.of(l);
+    LotStatus status = shelfLives.status(l);
+    String doThis =
+        switch (status) {
+          case OVER_AGE ->
+              "It is not fitted any more: cut it up and scrap it, so that nobody takes it by"
+                  + " mistake.";
+          case NEEDS_INSPECTION ->
+              "Look for cracks, hardening and set by ISO 2230 and record it when it is fitted,"
+                  + " until "
+                  + life.extendedBy().map(Words::day).orElse("")
+                  + ".";
+          default -> "";
+        };
+    return doThis.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
             new OverAge(
                 l.id(),
                 l.title() + " " + l.material(),
-                "over-age since " + life.extendedBy().map(Words::day).orElse(""),
-                "It is not fitted any more: cut it up and scrap it, so that nobody takes it by"
-                    + " mistake.",
+                status,
+                status == LotStatus.OVER_AGE
+                    ? "over-age since " + life.extendedBy().map(Words::day).orElse("")
+                    : "past its first date " + life.useBy().map(Words::day).orElse(""),
+                doThis,
                 l.quantity()));
-      } else if (l.quantity() > 0 && standing == ShelfLife.Standing.NEEDS_INSPECTION) {
-        list.add(
-            new OverAge(
-                l.id(),
-                l.title() + " " + l.material(),
-                "past its first date " + life.useBy().map(Words::day).orElse(""),
-                "Look for cracks, hardening and set by ISO 2230 and record it when it is fitted, until "
-                    + life.extendedBy().map(Words::day).orElse("")
-                    + ".",
-                l.quantity()));
-      }
-    }
-    return list;
   }
 
   private List<OutPiece> out(List<LotRow> lots) {

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.stock.LotStatus;
 import java.util.List;
 import java.util.Optional;
 
@@ -54,7 +55,6 @@ public record StoresView(
   /**
    * A lot.
    *
-   * @param standing in-date, needs-inspection, over-age or unknown
    * @param held pumps it is held for
    */
   public record ShelfLot(
@@ -63,7 +63,7 @@ public record StoresView(
       String cured,
       Optional<String> useBy,
       Optional<String> extendedBy,
-      String standing,
+      LotStatus status,
       String say,
       String place,
       double price,
@@ -86,7 +86,8 @@ public record StoresView(
       String because) {}
 
   /** A lot past its dates, and what to do with it. */
-  public record OverAge(String lot, String title, String say, String doThis, int quantity) {}
+  public record OverAge(
+      String lot, String title, LotStatus status, String say, String doThis, int quantity) {}
 
   /** A piece that is at the bench and not yet fitted or back. */
   public record OutPiece(

@@ -8,13 +8,13 @@ import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.KitRanking.Candidate;
 import isokinon.core.wetend.Rating;
 import isokinon.core.wetend.Roles;
-import isokinon.server.store.FindingRow;
-import isokinon.server.store.JudgedReadingRow;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.OfferRow;
-import isokinon.server.store.StoresMapper;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetKitRow;
+import isokinon.server.db.FindingRow;
+import isokinon.server.db.JudgedReadingRow;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.OfferRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.ShopLives.Known;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -54,6 +54,7 @@ class WetEndKits {
       Known known) {}
 
   private final WetEndMapper store;
+  private final Catalogue catalogue;
   private final StoresMapper stores;
   private final ShopLibrary library;
   private final Lives lives;
@@ -61,11 +62,13 @@ class WetEndKits {
 
   WetEndKits(
       WetEndMapper store,
+      Catalogue catalogue,
       StoresMapper stores,
       ShopLibrary library,
       Lives lives,
       PlanMinutes plans) {
     this.store = store;
+    this.catalogue = catalogue;
     this.stores = stores;
     this.library = library;
     this.lives = lives;
@@ -83,7 +86,7 @@ class WetEndKits {
     // A kit of a material the library does not know cannot be judged at all; of two kits of the
     // same
     // make-up the first stands for both.
-    return store.kits(sheet.id()).stream()
+    return catalogue.kits(sheet.id()).stream()
         .filter(k -> library.materials().material(k.material()).isPresent())
         .map(k -> offered(s, sheet, k, singles, lots))
         .collect(Collectors.toMap(o -> o.candidate().id(), o -> o, (a, b) -> a, LinkedHashMap::new))
@@ -132,10 +135,7 @@ class WetEndKits {
         other.note(),
         other.noRotor(),
         swell,
-        lots.stream()
-            .filter(l -> l.kit().equals(kit.kit()) && l.material().equals(kit.material()))
-            .filter(l -> l.hardware().equals(kit.hardware()))
-            .toList(),
+        lots.stream().filter(l -> l.kitId().equals(kit.id())).toList(),
         known);
   }
 

@@ -1,10 +1,9 @@
 package isokinon.server.work;
 
 import isokinon.core.material.Material;
-import isokinon.core.sheet.Code;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.shelf.ShelfLife;
+import isokinon.core.value.Code;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.KitRanking;
 import isokinon.core.wetend.KitRanking.Candidate;
@@ -20,13 +19,13 @@ import isokinon.core.wetend.Sensitivity;
 import isokinon.core.wetend.Standing;
 import isokinon.core.wetend.WayOut;
 import isokinon.server.access.People;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.StoresMapper;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetEndRow;
-import isokinon.server.store.WetKitRow;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.ChooserView.KitChoice;
 import isokinon.server.work.ChooserView.PartChoice;
 import isokinon.server.work.ChooserView.QuestionView;
@@ -35,8 +34,8 @@ import isokinon.server.work.ChooserView.RatedMaterial;
 import isokinon.server.work.ChooserView.RoleView;
 import isokinon.server.work.ChooserView.TurnView;
 import isokinon.server.work.ChooserView.WayOutView;
+import isokinon.server.work.shared.ShopSettings;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -55,9 +54,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Which wet end goes into a pump, or would stand a duty that somebody types in. */
 @Service
 public class WetEnds {
-
-  /** What an hour of a technician costs, pounds (shop value of the demo). */
-  static final double LABOUR_PER_HOUR = 42;
 
   /** Running hours over which other plates, shaft or rotor are written off (shop rule). */
   private static final double HARDWARE_HOURS = 20_000;
@@ -194,7 +190,7 @@ public class WetEnds {
   private static Money money(ChoiceSetting s) {
     return s.sheet().isPresent()
         ? new Money(
-            LABOUR_PER_HOUR,
+            ShopSettings.LABOUR_PER_HOUR,
             Optional.ofNullable(s.form().stopCost()).orElse(s.wetEnd().stopCost()),
             HARDWARE_HOURS)
         : new Money(0, 0, HARDWARE_HOURS);
@@ -416,12 +412,7 @@ public class WetEnds {
 
   private KitChoice choice(ChoiceSetting s, Ranked r, WetEndKits.Offered o) {
     WetKitRow kit = o.kit();
-    LocalDate today = LocalDate.now(clock);
-    List<LotRow> usable =
-        o.lots().stream()
-            .filter(l -> l.quantity() > 0)
-            .filter(l -> shelf.of(l).on(today) != ShelfLife.Standing.OVER_AGE)
-            .toList();
+    List<LotRow> usable = o.lots().stream().filter(l -> shelf.status(l).fittable()).toList();
     Optional<LotRow> lot =
         usable.stream()
             .findFirst()
@@ -464,7 +455,8 @@ public class WetEnds {
         o.candidate().hardwarePrice(),
         usable.stream().mapToInt(LotRow::quantity).sum(),
         lot.map(LotRow::place).orElse(""),
-        lot.map(l -> standing(l, today)).orElse("none on the shelf"),
+        lot.map(shelf::status),
+        lot.map(shelf::status).map(LotText::brief).orElse("none on the shelf"),
         kit.leadDays(),
         o.known().lastFailed(),
         finished == 0
@@ -551,15 +543,6 @@ public class WetEnds {
         .map(Sheet.Hardware::title)
         .findFirst()
         .orElse("");
-  }
-
-  private String standing(LotRow lot, LocalDate today) {
-    return switch (shelf.of(lot).on(today)) {
-      case IN_DATE -> "in date";
-      case NEEDS_INSPECTION -> "inspect before use";
-      case OVER_AGE -> "over-age";
-      case UNKNOWN -> "maker's date";
-    };
   }
 
   private static String word(Rating.Verdict verdict) {

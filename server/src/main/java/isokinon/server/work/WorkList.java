@@ -1,23 +1,25 @@
 package isokinon.server.work;
 
 import isokinon.core.schedule.WaitingCost;
-import isokinon.core.shelf.ShelfLife;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.DiaryMapper;
-import isokinon.server.store.DiaryMapper.FixtureRow;
-import isokinon.server.store.DiaryMapper.PumpRuleRow;
-import isokinon.server.store.FindingMapper;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.NextLookRow;
-import isokinon.server.store.PolicyRow;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.ReservationRow;
-import isokinon.server.store.ShelfMapper;
-import isokinon.server.store.WetKitRow;
+import isokinon.core.stock.Availability;
+import isokinon.core.stock.KitId;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.DiaryMapper;
+import isokinon.server.db.DiaryMapper.FixtureRow;
+import isokinon.server.db.DiaryMapper.PumpRuleRow;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.NextLookRow;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.ReservationRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.ShopLives.Life;
 import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.shared.ShopSettings;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -139,7 +141,7 @@ class WorkList {
       Optional<PumpRuleRow> rule,
       List<FixtureRow> fixtures) {
     PumpRow pump = life.standing().pump();
-    double planned = renewal.planned().orElse(Renewals.labour(renewal.minutes()));
+    double planned = renewal.planned().orElse(ShopSettings.labour(renewal.minutes()));
     double dueAge = life.age() + due.days() * life.perDay();
     return new Work(
         pump,
@@ -163,32 +165,35 @@ class WorkList {
 
   /** Each job takes a kit off the shelf, the soonest due first; the others wait for an order. */
   private List<Work> withKits(List<Work> list, Map<String, WetKitRow> kits) {
-    Map<String, Integer> free = new HashMap<>();
     List<ReservationRow> reservations = shelf.reservations();
-    Set<String> held = reservations.stream().map(ReservationRow::pump).collect(Collectors.toSet());
     Map<String, Long> heldOf =
         reservations.stream()
             .collect(Collectors.groupingBy(ReservationRow::lot, Collectors.counting()));
-    LocalDate today = LocalDate.now(clock);
-    for (LotRow l : shelf.all()) {
-      if (shelfLives.of(l).on(today) != ShelfLife.Standing.OVER_AGE) {
-        free.merge(
-            l.sheetId() + "|" + l.kit() + "|" + l.material(),
-            (int) (l.quantity() - heldOf.getOrDefault(l.id(), 0L)),
-            Integer::sum);
-      }
-    }
+    List<LotRow> lots = shelf.all();
+    Availability there =
+        Availability.of(
+            lots.stream()
+                .map(l -> shelfLives.lot(l, heldOf.getOrDefault(l.id(), 0L).intValue()))
+                .toList(),
+            LocalDate.now(clock));
+    Map<String, KitId> kitOf = new HashMap<>();
+    lots.forEach(l -> kitOf.put(l.id(), l.kitId()));
+    Map<KitId, Integer> taken = new HashMap<>();
     List<Work> with = new ArrayList<>();
     for (Work w : list) {
       WetKitRow kit = kits.get(w.pump().tag());
       int day = 0;
       String say = "The catalogue has no kit of it, so when its parts are here is not known.";
-      if (held.contains(w.pump().tag())) {
-        say = "A kit is held for it.";
-      } else if (kit != null) {
-        String key = w.pump().sheetId() + "|" + kit.kit() + "|" + kit.material();
-        if (free.getOrDefault(key, 0) > 0) {
-          free.merge(key, -1, Integer::sum);
+      if (kit != null) {
+        KitId id = kit.id();
+        boolean held =
+            reservations.stream()
+                .filter(r -> r.pump().equals(w.pump().tag()) && there.fittable(r.lot()))
+                .anyMatch(r -> id.equals(kitOf.get(r.lot())));
+        if (held) {
+          say = "A kit is held for it.";
+        } else if (there.of(id).free() > taken.getOrDefault(id, 0)) {
+          taken.merge(id, 1, Integer::sum);
           say = "A kit is on the shelf.";
         } else {
           day = kit.leadDays();

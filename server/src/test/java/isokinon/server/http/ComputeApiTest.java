@@ -470,7 +470,7 @@ class ComputeApiTest {
   void moreThanAMegabyteIsRefusedUnread() {
     Desk.Reply reply = ask("plan", "{\"sheetId\": \"" + "x".repeat(1_100_000) + "\"}");
     assertThat(reply.status()).isEqualTo(413);
-    assertThat(reply.fault("")).isEqualTo("A request holds at most 1 MB.");
+    assertThat(reply.fault("")).isEqualTo("A request to this address holds at most 1 MB.");
   }
 
   @Test

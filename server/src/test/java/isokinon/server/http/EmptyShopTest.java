@@ -21,6 +21,7 @@ class EmptyShopTest {
   @Test
   void nothingThereIsNoFault() {
     assertThat(desk.get("/api/v1/floor").body().path("areas")).isEmpty();
+    assertThat(desk.get("/api/v1/floor").body().path("site").asText()).as("no name yet").isEmpty();
     assertThat(desk.get("/api/v1/people").body()).isEmpty();
     assertThat(desk.get("/api/v1/rebuilds").body()).isEmpty();
   }

@@ -53,6 +53,40 @@ class MaterialApiTest {
     return desk.post(TABLE + "?who=RT&dryRun=" + dryRun, csv, "text/csv");
   }
 
+  /** Ends the own row that counts now under a key. */
+  private Desk.Reply end(String table, String key) {
+    String path = "/api/v1/materials/tables/" + table;
+    for (JsonNode change : desk.get(path + "/history").body()) {
+      if (change.path("key").asText().equals(key) && change.path("endedBy").isNull()) {
+        return desk.post(path + "/ended", "{\"who\": \"RT\", \"id\": " + change.path("id") + "}");
+      }
+    }
+    throw new AssertionError("no own row " + key);
+  }
+
+  @Test
+  void aBandIsTheSameHoweverItsNumbersAreWrittenAndCanBeEnded() {
+    String row = "xylene,%s,%s,FKM,20,30,swells,seen here,this shop,2026-01-05,%n";
+    bring(HEAD + row.formatted("2.50", "7.50"), false);
+    assertThat(bring(HEAD + row.formatted("2.5", "7.5"), false).body().path("unchanged").asInt())
+        .isEqualTo(1);
+    assertThat(
+            bring(HEAD + row.formatted("2.5", "7.5") + row.formatted("2.50", "7.500"), true)
+                .fault("resistance"))
+        .contains("stands here twice");
+    JsonNode own =
+        list(pair("xylene", "FKM").path("rows")).stream()
+            .filter(r -> r.path("ownRow").isNumber())
+            .findFirst()
+            .orElseThrow();
+    Desk.Reply ended =
+        desk.post(TABLE + "/ended", "{\"who\": \"RT\", \"id\": " + own.path("ownRow") + "}");
+    assertThat(ended.status()).isEqualTo(200);
+    assertThat(list(pair("xylene", "FKM").path("rows")))
+        .noneMatch(r -> r.path("ownRow").isNumber());
+    assertThat(pair("xylene", "FKM").path("effects").size()).isEqualTo(13);
+  }
+
   @Test
   void anOwnRowCountsAtOnceAndEndsAgain() {
     assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("suited");
@@ -66,11 +100,11 @@ class MaterialApiTest {
     assertThat(written.status()).isEqualTo(200);
     assertThat(list(written.body().path("rows")))
         .hasSize(2)
-        .anyMatch(r -> r.path("own").asBoolean());
+        .anyMatch(r -> r.path("ownRow").isNumber());
     assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("unsuited");
     assertThat(verdict("glycerine", 20, 40, "CSM")).isEqualTo("suited");
     assertThat(written.body().path("history")).hasSize(1);
-    desk.post(TABLE + "/ended", "{\"who\": \"RT\", \"key\": \"glycerine,50,100,CSM\"}");
+    end("resistance", "glycerine,50,100,CSM");
     assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("suited");
     assertThat(pair("glycerine", "CSM").at("/history/0/endedBy").asText()).isEqualTo("RT");
   }
@@ -118,7 +152,7 @@ class MaterialApiTest {
     assertThat(bring(csv, false).body().path("unchanged").asInt()).isEqualTo(3);
     assertThat(text(TABLE + "?own=true")).contains("\"a note, with comma\"");
     for (String key : List.of("diesel,0,100,NBR", "diesel,40,60,NBR")) {
-      desk.post(TABLE + "/ended", "{\"who\": \"RT\", \"key\": \"" + key + "\"}");
+      end("resistance", key);
     }
   }
 
@@ -142,7 +176,7 @@ class MaterialApiTest {
     bring(HEAD + "felt-size,0,100,NBR,40,60,swells,seen here,this shop,2026-01-05,\n", false);
     assertThat(verdict("size", 100, 30, "NBR")).isEqualTo("suited");
     assertThat(verdict("felt-size", 100, 30, "EPDM")).isEqualTo("unknown");
-    Desk.Reply refused = desk.post(fluids + "/ended", "{\"who\": \"RT\", \"key\": \"felt-size\"}");
+    Desk.Reply refused = end("fluids", "felt-size");
     assertThat(refused.status()).isEqualTo(400);
     assertThat(verdict("felt-size", 100, 30, "NBR")).isEqualTo("suited");
   }

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.server.Desk;
 import isokinon.server.MillTest;
-import isokinon.server.store.SheetMapper;
+import isokinon.server.db.SheetMapper;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -161,7 +161,7 @@ class ShopApiTest {
     assertThat(list(desk.get("/api/v1/pumps/EFF-05/wet-ends").body().path("kits")))
         .filteredOn(k -> k.path("lot").asText().equals("L-0120"))
         .singleElement()
-        .satisfies(k -> assertThat(k.path("standing").asText()).isEqualTo("over-age"));
+        .satisfies(k -> assertThat(k.path("status").asText()).isEqualTo("over-age"));
   }
 
   @ParameterizedTest

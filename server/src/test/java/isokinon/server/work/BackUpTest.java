@@ -5,16 +5,21 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isokinon.server.Desk;
 import isokinon.server.MillTest;
-import isokinon.server.work.BackUp.StoredTable;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.Tables;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipInputStream;
 import org.flywaydb.core.Flyway;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.TestPropertySource;
@@ -26,53 +31,77 @@ class BackUpTest {
 
   @Autowired private BackUp mill;
   @Autowired private Desk desk;
+  @TempDir private Path folder;
 
-  private static BackUp empty(String name) {
-    JdbcDataSource source = new JdbcDataSource();
-    source.setURL("jdbc:h2:mem:" + name + ";DB_CLOSE_DELAY=-1");
-    Flyway.configure().dataSource(source).load().migrate();
-    return new BackUp(new JdbcTemplate(source));
+  private record Shop(BackUp backUp, JdbcTemplate jdbc) {
+    static Shop empty(String name) {
+      JdbcDataSource source = new JdbcDataSource();
+      source.setURL("jdbc:h2:mem:" + name + ";DB_CLOSE_DELAY=-1");
+      Flyway.configure().dataSource(source).load().migrate();
+      return new Shop(new BackUp(Tables.of(source), new DataVersions()), new JdbcTemplate(source));
+    }
+  }
+
+  private static String text(BackUp of) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    of.json(out);
+    return out.toString(StandardCharsets.UTF_8);
+  }
+
+  private Path file(String text) throws IOException {
+    return Files.writeString(Files.createTempFile(folder, "everything", ".json"), text);
   }
 
   @Test
-  void whatGoesOutComesBackWhole() {
+  void whatGoesOutComesBackWholeAndNumbersGoOnBehindIt() throws IOException {
     desk.job("EFF-02").takesIn("renew:diaphragm-a");
-    Map<String, StoredTable> out = mill.all();
-    assertThat(out.get("run").rows()).hasSizeGreaterThan(100);
-    assertThat(out.get("bench_event").rows()).isNotEmpty();
-    BackUp other = empty("restored");
-    other.restore(out);
-    assertThat(other.all()).isEqualTo(out);
-    assertThatThrownBy(() -> other.restore(out)).hasMessageContaining("has pumps already");
+    String out = text(mill);
+    Shop other = Shop.empty("restored");
+    other.backUp().restore(file(out));
+    assertThat(text(other.backUp())).isEqualTo(out);
+    assertThatThrownBy(() -> other.backUp().restore(file(out)))
+        .hasMessageContaining("has pumps already");
+    int runs = other.jdbc().queryForObject("select count(*) from run", Integer.class);
+    other
+        .jdbc()
+        .update(
+            "insert into run (pump, role, material, duty_group, fitted_on, ended_on, hours, failed,"
+                + " cause) values ('EFF-02', 'tube', 'NR', '', '2026-01-01', '2026-01-02', 1, true,"
+                + " '')");
+    assertThat(other.jdbc().queryForObject("select count(*) from run", Integer.class))
+        .isEqualTo(runs + 1)
+        .isGreaterThan(100);
   }
 
   @Test
-  void numbersGoOnBehindThoseThatCameBack() {
-    JdbcDataSource source = new JdbcDataSource();
-    source.setURL("jdbc:h2:mem:numbers;DB_CLOSE_DELAY=-1");
-    Flyway.configure().dataSource(source).load().migrate();
-    JdbcTemplate jdbc = new JdbcTemplate(source);
-    Map<String, StoredTable> out = mill.all();
-    new BackUp(jdbc).restore(out);
-    jdbc.update(
-        "insert into fault_found (pump, family, fault, found_at) values ('EFF-02', 'x', 'y', now())");
-    jdbc.update(
-        "insert into run (pump, role, material, duty_group, fitted_on, ended_on, hours, failed,"
-            + " cause) values ('EFF-02', 'tube', 'NR', '', '2026-01-01', '2026-01-02', 1, true, '')");
-    assertThat(jdbc.queryForObject("select count(*) from run", Integer.class))
-        .isEqualTo(out.get("run").rows().size() + 1);
-  }
-
-  @Test
-  void whatIsNotKnownIsRefusedAndNothingIsStored() {
-    BackUp shop = empty("refused");
-    Map<String, StoredTable> wrong = new HashMap<>();
-    wrong.put("weather", new StoredTable(List.of("day"), List.of()));
-    wrong.put("person", new StoredTable(List.of("initials", "shoe_size"), List.of()));
-    wrong.put("lot", new StoredTable(List.of("id"), List.of(List.of("a", "b"))));
-    assertThatThrownBy(() -> shop.restore(wrong))
+  void whatIsNotKnownIsRefusedAndNothingIsStored() throws IOException {
+    Shop shop = Shop.empty("refused");
+    Path wrong =
+        file(
+            """
+            {"schema_version": {"columns": ["version"], "rows": [["%s"]]},
+             "weather": {"columns": ["day"], "rows": []},
+             "person": {"columns": ["initials", "shoe_size"], "rows": []},
+             "lot": {"columns": ["id"], "rows": [["a", "b"]]}}
+            """
+                .formatted(Tables.of(shop.jdbc().getDataSource()).schema()));
+    assertThatThrownBy(() -> shop.backUp().restore(wrong))
         .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.faults()).hasSize(3));
-    assertThat(shop.all().get("person").rows()).isEmpty();
+    for (String cut :
+        new String[] {"", "[]", "{\"pump\": {\"columns\": [\"tag\"], \"rows\": [[\"A"}) {
+      assertThatThrownBy(() -> shop.backUp().restore(file(cut)))
+          .as(cut)
+          .hasMessageContaining("no back-up of a shop");
+    }
+    assertThatThrownBy(
+            () ->
+                shop.backUp()
+                    .restore(
+                        file(
+                            "{\"schema_version\": {\"columns\": [\"version\"], \"rows\":"
+                                + " [[\"900\"]]}}")))
+        .hasMessageContaining("a newer version");
+    assertThat(shop.jdbc().queryForObject("select count(*) from person", Integer.class)).isZero();
   }
 
   @Test

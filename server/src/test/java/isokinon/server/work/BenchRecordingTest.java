@@ -14,15 +14,16 @@ import static org.mockito.Mockito.when;
 import isokinon.core.rebuild.Act;
 import isokinon.core.sheet.SheetReader;
 import isokinon.server.access.People;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.CounterMapper;
-import isokinon.server.store.EventRow;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.StoresMapper;
-import isokinon.server.store.WetEndMapper;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.CounterMapper;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.EventRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.WetEndMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -75,9 +76,11 @@ class BenchRecordingTest {
               store,
               mock(WetEndMapper.class),
               mock(ShopLibrary.class),
+              new DataVersions(),
               NOW),
           shelves,
           mock(HandBack.class),
+          new DataVersions(),
           NOW);
 
   @BeforeEach

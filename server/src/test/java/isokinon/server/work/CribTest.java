@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import isokinon.server.store.StoresMapper;
-import isokinon.server.store.WrenchRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.WrenchRow;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
-import isokinon.server.store.NextLookRow;
-import isokinon.server.store.PolicyRow;
+import isokinon.server.db.NextLookRow;
+import isokinon.server.db.PolicyRow;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
 import java.util.List;

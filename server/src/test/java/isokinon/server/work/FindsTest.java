@@ -12,9 +12,10 @@ import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
-import isokinon.server.store.FindingMapper;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PumpRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.Topic;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
 import java.time.Clock;
@@ -40,7 +41,7 @@ class FindsTest {
   private final WetEnds wetEnds = mock(WetEnds.class);
   private final Stores stores = mock(Stores.class);
   private final FindingMapper findings = mock(FindingMapper.class);
-  private final HistoryMapper history = mock(HistoryMapper.class);
+  private final DataVersions versions = new DataVersions();
   private final Finds finds =
       new Finds(
           lives,
@@ -50,7 +51,7 @@ class FindsTest {
           stores,
           findings,
           mock(ShopDiagnosis.class),
-          history,
+          versions,
           Clock.fixed(NOW, ZoneOffset.UTC));
 
   @BeforeEach
@@ -170,7 +171,6 @@ class FindsTest {
   void itIsSearchedAgainOnlyWhenThatHasChangedWhichItComesFrom() {
     PumpRow any = SomePumps.aged("EFF-02", 50);
     inTheShop(runs("A", "EPDM", 100), any);
-    when(history.choiceStamp()).thenReturn("1");
     finds.all();
     finds.all();
     verify(wetEnds, times(1)).offer("EFF-02");
@@ -179,7 +179,7 @@ class FindsTest {
     finds.all();
     verify(place, times(2)).habit(any(), any());
     verify(wetEnds, times(1)).offer("EFF-02");
-    when(history.choiceStamp()).thenReturn("2");
+    versions.changed(List.of(Topic.SHELF));
     finds.all();
     verify(wetEnds, times(2)).offer("EFF-02");
   }

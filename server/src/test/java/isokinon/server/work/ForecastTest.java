@@ -7,7 +7,7 @@ import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
-import isokinon.server.store.PumpRow;
+import isokinon.server.db.PumpRow;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
 import java.time.LocalDate;

@@ -4,8 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.mock;
 
 import isokinon.core.material.LibraryReader;
-import isokinon.server.store.RunRow;
-import isokinon.server.store.WetEndMapper;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.RunRow;
+import isokinon.server.db.WetEndMapper;
 import java.io.IOException;
 import java.io.StringReader;
 import java.time.LocalDate;
@@ -23,7 +24,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class HistoryLinesTest {
 
   private static final LocalDate TODAY = LocalDate.of(2026, 3, 17);
-  private static final ShopLibrary LIBRARY = new ShopLibrary(mock(WetEndMapper.class));
+  private static final ShopLibrary LIBRARY =
+      new ShopLibrary(mock(WetEndMapper.class), new DataVersions());
 
   private HistoryLines lines = lines(Set.of());
 

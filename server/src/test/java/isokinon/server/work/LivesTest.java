@@ -11,18 +11,20 @@ import static org.mockito.Mockito.when;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.CounterMapper;
-import isokinon.server.store.CounterRow;
-import isokinon.server.store.ExposureRow;
-import isokinon.server.store.FailureModeRow;
-import isokinon.server.store.FittedPartRow;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PumpMapper;
-import isokinon.server.store.PumpRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.RunRow;
-import isokinon.server.store.WetEndMapper;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.CounterMapper;
+import isokinon.server.db.CounterRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.ExposureRow;
+import isokinon.server.db.FailureModeRow;
+import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.RunRow;
+import isokinon.server.db.Topic;
+import isokinon.server.db.WetEndMapper;
 import isokinon.server.work.ShopLives.Known;
 import java.time.Clock;
 import java.time.Instant;
@@ -47,15 +49,23 @@ class LivesTest {
   private final CounterMapper counters = mock(CounterMapper.class);
   private final BenchMapper bench = mock(BenchMapper.class);
   private final WetEndMapper wetEnds = mock(WetEndMapper.class);
+  private final DataVersions versions = new DataVersions();
   private final Lives lives =
-      new Lives(pumps, history, counters, bench, wetEnds, new ShopLibrary(wetEnds), NOW);
+      new Lives(
+          pumps,
+          history,
+          counters,
+          bench,
+          wetEnds,
+          new ShopLibrary(wetEnds, versions),
+          versions,
+          NOW);
 
   @BeforeEach
   void aPumpStands() {
     when(pumps.all()).thenReturn(List.of(PUMP));
     when(pumps.byTag("EFF-02")).thenReturn(Optional.of(PUMP));
     when(pumps.allExposures()).thenReturn(List.of(exposure("scour-liquor", 40)));
-    when(history.stamp()).thenReturn("1");
   }
 
   private static ExposureRow exposure(String fluid, double degC) {
@@ -199,10 +209,10 @@ class LivesTest {
     assertThat(lives.now().standing("EFF-02").prior().fromLibrary()).isTrue();
     double cool = lives.now().standing("EFF-02").prior().hours();
     when(pumps.allExposures()).thenReturn(List.of(exposure("scour-liquor", 75)));
-    when(history.stamp()).thenReturn("2");
+    versions.changed(List.of(Topic.DUTIES));
     assertThat(lives.now().standing("EFF-02").prior().hours()).isLessThan(cool);
     when(pumps.allExposures()).thenReturn(List.of(exposure("acetic-acid", 40)));
-    when(history.stamp()).thenReturn("3");
+    versions.changed(List.of(Topic.DUTIES));
     ShopLives.Prior unsuited = lives.now().standing("EFF-02").prior();
     assertThat(unsuited.fromLibrary()).isFalse();
     assertThat(unsuited.hours()).isCloseTo(1.5 * SomePumps.INTERVAL, within(1e-9));
@@ -220,7 +230,10 @@ class LivesTest {
     lives.now();
     lives.now();
     verify(pumps, times(1)).allRuns();
-    when(history.stamp()).thenReturn("2");
+    versions.changed(List.of(Topic.SHELF));
+    lives.now();
+    verify(pumps, times(1)).allRuns();
+    versions.changed(List.of(Topic.RUNS));
     lives.now();
     verify(pumps, times(2)).allRuns();
   }

@@ -6,10 +6,12 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import isokinon.core.sheet.SheetReader;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetEndRow;
-import isokinon.server.store.WetKitRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.Renewals.Renewal;
+import isokinon.server.work.shared.ShopSettings;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -25,7 +27,13 @@ class RenewalsTest {
 
   private final Sheets sheets = mock(Sheets.class);
   private final WetEndMapper store = mock(WetEndMapper.class);
-  private final Renewals renewals = new Renewals(sheets, store, new PlanMinutes());
+  private final DataVersions versions = new DataVersions();
+  private final Renewals renewals =
+      new Renewals(
+          sheets,
+          new FittedWetEnds(store, new Catalogue(store, versions), versions),
+          new Catalogue(store, versions),
+          new PlanMinutes(versions));
 
   @BeforeEach
   void theBoltedPlasticPump() throws IOException {
@@ -50,33 +58,34 @@ class RenewalsTest {
 
   @Test
   void itIsTheKitAndTheMinutesOfThePlan() {
-    when(store.kits(SHEET)).thenReturn(List.of(kit("NBR", "full-stroke", 112)));
-    when(store.wetEnd("EFF-02")).thenReturn(Optional.of(wetEnd("full-stroke", 290)));
+    when(store.allKits()).thenReturn(List.of(kit("NBR", "full-stroke", 112)));
+    when(store.wetEnds()).thenReturn(List.of(wetEnd("full-stroke", 290)));
     Renewal r = renewal();
     assertThat(r.minutes()).isGreaterThan(r.lookMinutes());
     assertThat(r.planned().orElseThrow())
-        .isCloseTo(112 + r.minutes() / 60 * WetEnds.LABOUR_PER_HOUR, within(1e-9));
+        .isCloseTo(112 + r.minutes() / 60 * ShopSettings.LABOUR_PER_HOUR, within(1e-9));
     assertThat(r.failed().orElseThrow()).isCloseTo(r.planned().get() + 290, within(1e-9));
-    assertThat(r.look()).isCloseTo(r.lookMinutes() / 60 * WetEnds.LABOUR_PER_HOUR, within(1e-9));
+    assertThat(r.look())
+        .isCloseTo(r.lookMinutes() / 60 * ShopSettings.LABOUR_PER_HOUR, within(1e-9));
     assertThat(r.mostHours()).isEmpty();
   }
 
   @Test
   void aKitOnThePlatesInThePumpComesBeforeACheaperOneOnOthers() {
-    when(store.kits(SHEET))
+    when(store.allKits())
         .thenReturn(
             List.of(
                 kit("NBR", "short-stroke", 90),
                 kit("NBR", "full-stroke", 112),
                 kit("NBR", "full-stroke", 108),
                 kit("EPDM", "full-stroke", 60)));
-    when(store.wetEnd("EFF-02")).thenReturn(Optional.of(wetEnd("full-stroke", 0)));
+    when(store.wetEnds()).thenReturn(List.of(wetEnd("full-stroke", 0)));
     assertThat(renewal().kit().orElseThrow().price()).isEqualTo(108);
   }
 
   @Test
   void withoutAKitThePriceIsNotKnownButTheMinutesAre() {
-    when(store.kits(SHEET)).thenReturn(List.of(kit("EPDM", "full-stroke", 60)));
+    when(store.allKits()).thenReturn(List.of(kit("EPDM", "full-stroke", 60)));
     Renewal r = renewal();
     assertThat(r.planned()).isEmpty();
     assertThat(r.failed()).isEmpty();
@@ -97,7 +106,7 @@ class RenewalsTest {
             .replace("    role: diaphragm\n", "    role: diaphragm\n    mostHours: 6000\n");
     when(sheets.find(SHEET))
         .thenReturn(Optional.of(SheetReader.forLibrary().read(source).orThrow()));
-    when(store.kits(SHEET)).thenReturn(List.of());
+    when(store.allKits()).thenReturn(List.of());
     assertThat(renewal().mostHours()).contains(6000.0);
   }
 }

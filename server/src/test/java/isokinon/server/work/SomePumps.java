@@ -1,6 +1,6 @@
 package isokinon.server.work;
 
-import isokinon.server.store.PumpRow;
+import isokinon.server.db.PumpRow;
 import java.time.LocalDate;
 
 /** Pumps for the tests. */

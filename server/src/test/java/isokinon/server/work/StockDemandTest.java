@@ -2,13 +2,19 @@ package isokinon.server.work;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.PolicyRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.db.Topic;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
 import java.util.LinkedHashMap;
@@ -20,9 +26,30 @@ import org.junit.jupiter.api.Test;
 /** How many kits the sets that run now will ask for. */
 class StockDemandTest {
 
+  private static final String SHEET = "aodd-bolted-plastic-25";
+
   private final Lives lives = mock(Lives.class);
   private final HistoryMapper history = mock(HistoryMapper.class);
-  private final StockDemand demand = new StockDemand(lives, history);
+  private final FittedWetEnds wetEnds = mock(FittedWetEnds.class);
+  private final WetEndMapper store = mock(WetEndMapper.class);
+  private final DataVersions versions = new DataVersions();
+  private final StockDemand demand =
+      new StockDemand(lives, history, wetEnds, new Catalogue(store, versions), versions);
+
+  private static WetKitRow kit(String material, String hardware) {
+    return new WetKitRow(SHEET, "wet-kit", material, hardware, "", 112, 9);
+  }
+
+  private void onPlates(String hardware) {
+    when(wetEnds.of(anyString()))
+        .thenAnswer(
+            q -> {
+              WetEndRow w = WetEndRow.unknown(q.getArgument(0));
+              return new WetEndRow(
+                  w.pump(), hardware, 0, "", 0, null, null, null, null, null, null, null, null,
+                  null, null, "", null);
+            });
+  }
 
   /** Sets of these ages, 20 h a day, renewed at 2 300 h. */
   private StockDemand.Asking asking(double... ages) {
@@ -37,7 +64,10 @@ class StockDemandTest {
               new Prior(90_000, true, 3)));
     }
     when(lives.now()).thenReturn(new ShopLives(new LifeGroups(List.of()), standing));
-    return demand.byKit().get(StockDemand.key("aodd-bolted-plastic-25", "NBR"));
+    when(store.allKits())
+        .thenReturn(List.of(kit("NBR", "full-stroke"), kit("NBR", "short-stroke")));
+    onPlates("full-stroke");
+    return demand.byKit().get(kit("NBR", "full-stroke").id());
   }
 
   @Test
@@ -47,6 +77,18 @@ class StockDemandTest {
     assertThat(asking(2200, 1000).within(70).mean()).isCloseTo(2, within(0.02));
     assertThat(asking(2200, 1000).within(0).enough(0.99)).isZero();
     assertThat(asking(2200, 1000).pumps()).containsExactly("P-0", "P-1");
+  }
+
+  @Test
+  void aSetAsksForTheKitThatFitsThePlatesUnderItAndForNoOther() {
+    assertThat(asking(2200).pumps()).containsExactly("P-0");
+    assertThat(demand.byKit()).containsOnlyKeys(kit("NBR", "full-stroke").id());
+    onPlates("another");
+    versions.changed(List.of(Topic.CATALOGUE));
+    assertThat(demand.byKit()).isEmpty();
+    onPlates("");
+    versions.changed(List.of(Topic.CATALOGUE));
+    assertThat(demand.byKit()).as("plates nobody wrote down: one stands for all").hasSize(1);
   }
 
   @Test

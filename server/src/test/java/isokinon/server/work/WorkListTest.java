@@ -7,17 +7,18 @@ import static org.mockito.Mockito.when;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
-import isokinon.server.store.BenchMapper;
-import isokinon.server.store.DiaryMapper;
-import isokinon.server.store.FindingMapper;
-import isokinon.server.store.HistoryMapper;
-import isokinon.server.store.LotRow;
-import isokinon.server.store.PolicyRow;
-import isokinon.server.store.RebuildRow;
-import isokinon.server.store.ReservationRow;
-import isokinon.server.store.ShelfMapper;
-import isokinon.server.store.WetEndMapper;
-import isokinon.server.store.WetKitRow;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.DiaryMapper;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.ReservationRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetKitRow;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
 import isokinon.server.work.WorkList.Work;
@@ -47,7 +48,7 @@ class WorkListTest {
   private final BenchMapper bench = mock(BenchMapper.class);
   private final ShelfMapper shelf = mock(ShelfMapper.class);
   private final DiaryMapper diary = mock(DiaryMapper.class);
-  private final ShopLibrary library = new ShopLibrary(mock(WetEndMapper.class));
+  private final ShopLibrary library = new ShopLibrary(mock(WetEndMapper.class), new DataVersions());
   private final WorkList list =
       new WorkList(
           lives,
@@ -57,7 +58,7 @@ class WorkListTest {
           mock(FindingMapper.class),
           bench,
           shelf,
-          new ShelfLives(library),
+          new ShelfLives(library, NOW),
           diary,
           NOW);
 
@@ -140,6 +141,27 @@ class WorkListTest {
     when(shelf.reservations()).thenReturn(List.of(new ReservationRow(1, "L-1", "P-2", "SB", null)));
     assertThat(within()).extracting(Work::kitDay).containsExactly(9, 0);
     assertThat(within().get(1).kit()).isEqualTo("A kit is held for it.");
+  }
+
+  @Test
+  void aKitOnOtherPlatesIsNoKitOfThisSet() {
+    LotRow other = lot(5, LocalDate.of(2025, 6, 1));
+    when(shelf.all())
+        .thenReturn(
+            List.of(
+                new LotRow(
+                    "L-2",
+                    other.sheetId(),
+                    other.kit(),
+                    other.title(),
+                    other.material(),
+                    other.cured(),
+                    5,
+                    112,
+                    "B1",
+                    "short-stroke")));
+    when(shelf.reservations()).thenReturn(List.of(new ReservationRow(1, "L-2", "P-2", "SB", null)));
+    assertThat(within()).extracting(Work::kitDay).containsExactly(9, 9);
   }
 
   @Test

@@ -1,0 +1,87 @@
+package isokinon.core.rebuild;
+
+import isokinon.core.peristaltic.Calibration;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Sheet;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What the tests of the proof read, and the clocks that run for them. */
+final class ProofRecord {
+
+  private final Map<String, BenchEvent> last = new LinkedHashMap<>();
+  private final Map<String, List<BenchEvent>> runs = new HashMap<>();
+  private final Map<String, Instant> clocks = new HashMap<>();
+  private final Map<String, Instant> settled = new HashMap<>();
+
+  void read(String test, BenchEvent event) {
+    last.put(test, event);
+    runs.computeIfAbsent(test, t -> new ArrayList<>()).add(event);
+  }
+
+  void startClock(String test, Instant at) {
+    clocks.put(test, at);
+  }
+
+  void settle(String subject, Instant at) {
+    settled.put(subject, at);
+  }
+
+  /** The pump is opened again: every test is done anew. */
+  void clear() {
+    last.clear();
+    runs.clear();
+    clocks.clear();
+  }
+
+  Optional<BenchEvent> last(String test) {
+    return Optional.ofNullable(last.get(test));
+  }
+
+  List<BenchEvent> runs(String test) {
+    return runs.getOrDefault(test, List.of());
+  }
+
+  Optional<Instant> clock(String test) {
+    return Optional.ofNullable(clocks.get(test));
+  }
+
+  Optional<Instant> settledAt(String subject) {
+    return Optional.ofNullable(settled.get(subject));
+  }
+
+  boolean passed(Sheet.ProofTest test) {
+    return last(test.id())
+        .map(
+            e ->
+                test.kind() == Handling.Answer.CONFIRM
+                    || (test.runs().isPresent()
+                        ? calibration(test).map(c -> accepted(test, c)).orElse(false)
+                        : test.passes(e.act().value().orElse(Double.NaN))))
+        .orElse(false);
+  }
+
+  Optional<Calibration> calibration(Sheet.ProofTest test) {
+    List<BenchEvent> all = runs(test.id());
+    return test.runs()
+        .filter(r -> all.size() >= Calibration.FEWEST)
+        .map(
+            r ->
+                Calibration.of(
+                    all.stream()
+                        .map(
+                            e -> new Calibration.Run(r.turns(), e.act().value().orElse(Double.NaN)))
+                        .toList(),
+                    r.setMl() / r.turns(),
+                    r.withinPct()));
+  }
+
+  private static boolean accepted(Sheet.ProofTest test, Calibration c) {
+    return c.moreRuns() == 0 && test.passes(c.mlPerTurn() * test.runs().orElseThrow().turns());
+  }
+}

@@ -1,2 +1,0 @@
-/** Shelf life of elastomers by cure date. */
-package isokinon.core.shelf;

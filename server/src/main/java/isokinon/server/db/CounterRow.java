@@ -1,0 +1,12 @@
+package isokinon.server.db;
+
+import java.time.OffsetDateTime;
+
+/** A reading of an hour or stroke counter, who brought it and when. */
+public record CounterRow(
+    String pump,
+    String kind,
+    OffsetDateTime at,
+    double reading,
+    String broughtBy,
+    OffsetDateTime broughtAt) {}

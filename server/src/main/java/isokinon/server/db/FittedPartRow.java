@@ -1,0 +1,50 @@
+package isokinon.server.db;
+
+import java.time.LocalDate;
+
+/**
+ * A wear part of another role than the leading one, as it stands in a pump.
+ *
+ * @param place where in the pump; empty where it stands for all parts of its role
+ * @param fittedAtHours running hours of the position when it went in
+ * @param cameHours hours it had on it then
+ * @param fittedAtCount counts of the position when it went in
+ * @param cameCount counts it had on it then
+ */
+public record FittedPartRow(
+    String pump,
+    String role,
+    String place,
+    String partSerial,
+    String material,
+    LocalDate fittedOn,
+    double fittedAtHours,
+    double cameHours,
+    double fittedAtCount,
+    double cameCount) {
+
+  /** Whether it is what stands in a place, or stands for every part of the role. */
+  public boolean standsFor(String ofRole, String inPlace) {
+    return role.equals(ofRole) && (place.equals(inPlace) || place.isEmpty());
+  }
+
+  /** Hours it has run here. */
+  public double hoursHere(PumpRow pump) {
+    return Math.max(0, pump.runningHours() - fittedAtHours);
+  }
+
+  /** Hours on it. */
+  public double age(PumpRow pump) {
+    return cameHours + hoursHere(pump);
+  }
+
+  /** Counts it has run here. */
+  public double countsHere(PumpRow pump) {
+    return Math.max(0, pump.strokes() - fittedAtCount);
+  }
+
+  /** Its age in the count that drives its wear. */
+  public double countAge(PumpRow pump) {
+    return cameCount + countsHere(pump);
+  }
+}

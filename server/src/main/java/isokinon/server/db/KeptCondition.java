@@ -1,0 +1,9 @@
+package isokinon.server.db;
+
+import isokinon.core.value.Code;
+
+/** How a part was found that was kept. */
+public enum KeptCondition implements Code {
+  SOUND,
+  WATCH
+}

@@ -1,0 +1,18 @@
+package isokinon.server.db;
+
+import java.time.OffsetDateTime;
+
+/**
+ * A change of a lot.
+ *
+ * @param kind received, issued, returned, booked, counted or scrapped
+ * @param rebuild which rebuild it was for; null where none
+ */
+public record MovementRow(
+    String lot,
+    int change,
+    String kind,
+    Long rebuild,
+    String who,
+    OffsetDateTime at,
+    String note) {}

@@ -1,0 +1,17 @@
+package isokinon.server.db;
+
+import java.time.OffsetDateTime;
+
+/**
+ * How a pump's wear part is kept.
+ *
+ * @param way {@code fixed}, {@code until-it-fails} or {@code look}
+ * @param everyHours age to renew at, or hours between looks; null where it runs until it fails
+ */
+public record PolicyRow(
+    String pump,
+    String way,
+    Double everyHours,
+    String because,
+    String chosenBy,
+    OffsetDateTime chosenAt) {}

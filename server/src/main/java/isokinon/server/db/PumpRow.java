@@ -1,0 +1,112 @@
+package isokinon.server.db;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * A pump position with the unit standing in it, its duty in words and what is fitted.
+ *
+ * @param runningHours of the position's counter; in the table as last read, carried on where it was
+ *     asked so
+ * @param strokes counts of what drives its wear, likewise
+ * @param fittedAtHours running hours when the wearing set went in
+ * @param countsPerHour what it counts in a running hour; 0 where hours drive its wear
+ * @param hoursOn the day its hours were read; null where nobody knows
+ * @param partSerial serial of the wearing set, or empty
+ * @param cameHours hours the set had on it when it went in
+ * @param cameCount counts the set had on it when it went in
+ * @param fittedAtCount counts of the unit when the set went in
+ */
+public record PumpRow(
+    String tag,
+    String area,
+    int areaPosition,
+    String family,
+    String series,
+    String serial,
+    String sheetId,
+    String dutyTitle,
+    String dutyNote,
+    String role,
+    String material,
+    String bodyMaterial,
+    double runningHours,
+    double strokes,
+    double hoursPerDay,
+    double intervalHours,
+    String abrasion,
+    double suctionLiftM,
+    String consequence,
+    LocalDate fittedOn,
+    double fittedAtHours,
+    LocalDate planOn,
+    double countsPerHour,
+    LocalDate hoursOn,
+    String partSerial,
+    double cameHours,
+    double cameCount,
+    double fittedAtCount) {
+
+  /** Hours on the fitted set, those it came with among them. */
+  public double age() {
+    return cameHours + hoursHere();
+  }
+
+  /** Hours the fitted set has run here. */
+  public double hoursHere() {
+    return Math.max(0, runningHours - fittedAtHours);
+  }
+
+  /** The age of the set in the count that drives its wear. */
+  public double countAge() {
+    return cameCount + countsHere();
+  }
+
+  /** The same, run here. */
+  public double countsHere() {
+    return Math.max(0, strokes - fittedAtCount);
+  }
+
+  /** The pump when it has run {@code hours} more. */
+  public PumpRow after(double hours) {
+    return new PumpRow(
+        tag,
+        area,
+        areaPosition,
+        family,
+        series,
+        serial,
+        sheetId,
+        dutyTitle,
+        dutyNote,
+        role,
+        material,
+        bodyMaterial,
+        runningHours + hours,
+        strokes + hours * countsPerHour,
+        hoursPerDay,
+        intervalHours,
+        abrasion,
+        suctionLiftM,
+        consequence,
+        fittedOn,
+        fittedAtHours,
+        planOn,
+        countsPerHour,
+        hoursOn,
+        partSerial,
+        cameHours,
+        cameCount,
+        fittedAtCount);
+  }
+
+  /** The sheet of its construction, where the library has one. */
+  public Optional<String> sheet() {
+    return Optional.ofNullable(sheetId);
+  }
+
+  /** Whether a failure harms people or the environment. */
+  public boolean harms() {
+    return consequence.equals("high");
+  }
+}

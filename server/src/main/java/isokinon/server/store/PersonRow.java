@@ -1,4 +1,0 @@
-package isokinon.server.store;
-
-/** A person of the shop, by initials and role only. */
-public record PersonRow(String initials, String role, boolean licensedElectrical) {}
