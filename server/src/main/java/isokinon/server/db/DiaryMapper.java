@@ -70,17 +70,33 @@ public interface DiaryMapper {
   @Select("select * from diary_entry order by starts_at, pump")
   List<EntryRow> entries();
 
-  @Delete("delete from diary_entry where pump = #{pump}")
-  @Changes(Topic.DIARY)
-  int clear(String pump);
-
-  @Insert(
-      "insert into diary_entry values (#{pump}, #{who}, #{startsAt}, #{endsAt}, #{pinned},"
-          + " #{because}, #{plannedBy}, #{plannedAt})")
-  @Changes(Topic.DIARY)
-  void add(EntryRow row);
-
-  @Update("update pump set plan_on = #{on} where tag = #{pump}")
+  /** The day a pump was planned for goes with its entry. */
+  @Update("update pump set plan_on = null where tag in (select pump from diary_entry)")
   @Changes(Topic.PLANS)
-  void plan(@Param("pump") String pump, @Param("on") LocalDate on);
+  void forgetPlans();
+
+  @Delete("delete from diary_entry")
+  @Changes(Topic.DIARY)
+  void clear();
+
+  /** Writes entries, at least one. */
+  @Insert({
+    "<script>insert into diary_entry (pump, who, starts_at, ends_at, pinned, because, planned_by,"
+        + " planned_at) values <foreach collection='rows' item='r' separator=','>(#{r.pump},"
+        + " #{r.who}, #{r.startsAt}, #{r.endsAt}, #{r.pinned}, #{r.because}, #{r.plannedBy},"
+        + " #{r.plannedAt})</foreach></script>"
+  })
+  @Changes(Topic.DIARY)
+  void add(@Param("rows") List<EntryRow> rows);
+
+  /** A pump and the day it is planned for. */
+  record PlanRow(String pump, LocalDate on) {}
+
+  /** Writes the days that pumps are planned for, at least one. */
+  @Update({
+    "<script>merge into pump (tag, plan_on) key (tag) values <foreach collection='rows' item='r'"
+        + " separator=','>(#{r.pump}, #{r.on})</foreach></script>"
+  })
+  @Changes(Topic.PLANS)
+  void plan(@Param("rows") List<PlanRow> rows);
 }

@@ -9,6 +9,7 @@ import isokinon.server.db.DiaryMapper;
 import isokinon.server.db.DiaryMapper.EntryRow;
 import isokinon.server.db.DiaryMapper.FixtureRow;
 import isokinon.server.db.DiaryMapper.LineStopRow;
+import isokinon.server.db.DiaryMapper.PlanRow;
 import isokinon.server.db.DiaryMapper.ShiftRow;
 import isokinon.server.planning.Job;
 import isokinon.server.planning.JobPlacer;
@@ -25,21 +26,30 @@ import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Six weeks of work: placed by the solver, around what people put somewhere themselves. */
 @Service
 public class Diary {
 
   private static final int MOST_BECAUSE = 800;
+
+  /** So long a second planner waits for the first, s. */
+  private static final long PATIENCE_SECONDS = 20;
 
   /** A job put somewhere by a person; without a minute it is let go again. */
   public record PinRequest(String pump, Integer day, Integer minute, String person, String who) {}
@@ -48,9 +58,18 @@ public class Diary {
   private final WorkList workList;
   private final JobPlacer planner;
   private final People people;
+  private final TransactionTemplate transaction;
   private final Clock clock;
+  private final ReentrantLock turn = new ReentrantLock(true);
 
-  Diary(DiaryMapper store, WorkList workList, JobPlacer planner, People people, Clock clock) {
+  Diary(
+      DiaryMapper store,
+      WorkList workList,
+      JobPlacer planner,
+      People people,
+      PlatformTransactionManager transactions,
+      Clock clock) {
+    this.transaction = new TransactionTemplate(transactions);
     this.store = store;
     this.workList = workList;
     this.planner = planner;
@@ -65,8 +84,16 @@ public class Diary {
   public DiaryView view() {
     DiaryDays days = DiaryDays.from(clock);
     List<EntryRow> entries = ahead(days).toList();
-    Set<String> placed = entries.stream().map(EntryRow::pump).collect(Collectors.toSet());
-    List<Work> work = workList.within(DAYS, placed);
+    return view(entries, workList.within(DAYS, pumps(entries)), openings(days), days);
+  }
+
+  private static Set<String> pumps(List<EntryRow> entries) {
+    return entries.stream().map(EntryRow::pump).collect(Collectors.toSet());
+  }
+
+  private static DiaryView view(
+      List<EntryRow> entries, List<Work> work, Openings openings, DiaryDays days) {
+    Set<String> placed = pumps(entries);
     Map<String, Work> byPump = byPump(work);
     List<Entry> shown =
         entries.stream()
@@ -74,7 +101,6 @@ public class Diary {
             .map(e -> entry(e, byPump.get(e.pump()), days))
             .toList();
     List<Work> open = work.stream().filter(w -> !placed.contains(w.pump().tag())).toList();
-    Openings openings = openings(days);
     List<ShiftRow> shifts = openings.shifts();
     return new DiaryView(
         days.today().toString(),
@@ -164,45 +190,85 @@ public class Diary {
 
   // ---- planning -------------------------------------------------------------------------------
 
-  /** Places every job of the work list again, around those that people put somewhere. */
-  @Transactional
+  /**
+   * Places every job of the work list again, around those that people put somewhere.
+   *
+   * @throws Refused where somebody else plans just now
+   */
   public DiaryView plan(String who) {
     people.known(who);
-    DiaryDays days = DiaryDays.from(clock);
-    place(ahead(days).filter(EntryRow::pinned).toList(), who, days);
-    return view();
+    return alone(
+        () -> {
+          DiaryDays days = DiaryDays.from(clock);
+          List<EntryRow> pinned = ahead(days).filter(EntryRow::pinned).toList();
+          return place(question(pinned, pumps(pinned), days), pinned, who);
+        });
   }
 
   /**
    * Puts a job somewhere, or lets it go, and places the others around it.
    *
-   * @throws Refused where it cannot stand there, with the reason
+   * @throws Refused where it cannot stand there, with the reason, or where somebody else plans just
+   *     now
    */
-  @Transactional
   public DiaryView pin(PinRequest q) {
     people.known(q.who() == null ? "" : q.who());
-    DiaryDays days = DiaryDays.from(clock);
-    List<EntryRow> pinned =
-        new ArrayList<>(
-            ahead(days).filter(EntryRow::pinned).filter(e -> !e.pump().equals(q.pump())).toList());
-    if (q.minute() != null && q.day() != null) {
-      pinned.add(put(q, pinned, days));
-    }
-    place(pinned, q.who(), days);
-    return view();
+    return alone(
+        () -> {
+          DiaryDays days = DiaryDays.from(clock);
+          List<EntryRow> pinned =
+              new ArrayList<>(
+                  ahead(days)
+                      .filter(EntryRow::pinned)
+                      .filter(e -> !e.pump().equals(q.pump()))
+                      .toList());
+          Set<String> asked = new HashSet<>(pumps(pinned));
+          asked.add(q.pump() == null ? "" : q.pump());
+          Question question = question(pinned, asked, days);
+          if (q.minute() != null && q.day() != null) {
+            pinned.add(put(q, pinned, question));
+          }
+          return place(question, pinned, q.who());
+        });
   }
 
-  private EntryRow put(PinRequest q, List<EntryRow> others, DiaryDays days) {
-    Set<String> asked = others.stream().map(EntryRow::pump).collect(Collectors.toSet());
-    asked.add(q.pump() == null ? "" : q.pump());
-    Map<String, Work> work = byPump(workList.within(DAYS, asked));
+  /** What is planned, and within what: read once for a plan. */
+  private record Question(Map<String, Work> work, Openings openings, DiaryDays days) {}
+
+  private Question question(List<EntryRow> pinned, Set<String> asked, DiaryDays days) {
+    return new Question(byPump(workList.within(DAYS, asked)), openings(days), days);
+  }
+
+  /**
+   * One plan at a time. The solver runs outside any transaction; what it found is written in one.
+   * Whoever comes meanwhile waits, so that no pin is planned over.
+   */
+  private DiaryView alone(Supplier<DiaryView> planning) {
+    try {
+      if (!turn.tryLock(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+        throw Refused.of(422, "", "Somebody else plans just now: try again in a moment.");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw Refused.of(422, "", "The plan was broken off: try again.");
+    }
+    try {
+      return planning.get();
+    } finally {
+      turn.unlock();
+    }
+  }
+
+  private EntryRow put(PinRequest q, List<EntryRow> others, Question question) {
+    Map<String, Work> work = question.work();
+    DiaryDays days = question.days();
+    Openings openings = question.openings();
     Work w = work.get(q.pump());
     if (w == null) {
       throw Refused.of(404, "pump", "No job of " + q.pump() + " can be planned now.");
     }
     int minute = Math.round((float) q.minute() / SLOT) * SLOT;
     int start = q.day() * DAY_SLOTS + minute / SLOT;
-    Openings openings = openings(days);
     Opening opening =
         openings.of(w).keySet().stream()
             .filter(o -> o.start() == start)
@@ -257,38 +323,48 @@ public class Diary {
         .map(f -> "The " + f.title() + " is taken then by what is pinned.");
   }
 
-  private void place(List<EntryRow> pinned, String who, DiaryDays days) {
+  private DiaryView place(Question question, List<EntryRow> pinned, String who) {
+    DiaryDays days = question.days();
+    Map<String, Work> works = question.work();
     Map<String, EntryRow> byHand =
         pinned.stream().collect(Collectors.toMap(EntryRow::pump, e -> e));
-    Map<String, Work> works = byPump(workList.within(DAYS, byHand.keySet()));
-    Openings openings = openings(days);
     List<Job> jobs =
         works.values().stream()
-            .map(w -> job(w, openings.of(w), byHand.get(w.pump().tag()), days))
+            .map(w -> job(w, question.openings().of(w), byHand.get(w.pump().tag()), days))
             .filter(j -> !j.costs().isEmpty() || byHand.containsKey(j.pump()))
             .toList();
     List<WorkPlan.Fixture> fixtures =
         store.fixtures().stream().map(f -> new WorkPlan.Fixture(f.id(), f.pieces())).toList();
     List<Job> planned = planner.plan(jobs, fixtures).jobs();
-    for (EntryRow e : store.entries()) {
-      store.clear(e.pump());
-      store.plan(e.pump(), null);
-    }
-    for (Job j : planned) {
-      if (j.opening() != null) {
-        String because = DiaryWords.because(works.get(j.pump()), j, planned, days);
-        store.add(
-            new EntryRow(
-                j.pump(),
-                j.person(),
-                days.at(j.opening().start()),
-                days.at(j.end()),
-                byHand.containsKey(j.pump()),
-                Words.clipped(because, MOST_BECAUSE),
-                who,
-                days.now()));
-        store.plan(j.pump(), days.date(days.at(j.opening().start())));
-      }
+    List<EntryRow> entries =
+        planned.stream()
+            .filter(j -> j.opening() != null)
+            .map(
+                j ->
+                    new EntryRow(
+                        j.pump(),
+                        j.person(),
+                        days.at(j.opening().start()),
+                        days.at(j.end()),
+                        byHand.containsKey(j.pump()),
+                        Words.clipped(
+                            DiaryWords.because(works.get(j.pump()), j, planned, days),
+                            MOST_BECAUSE),
+                        who,
+                        days.now()))
+            .sorted(Comparator.comparing(EntryRow::startsAt).thenComparing(EntryRow::pump))
+            .toList();
+    transaction.executeWithoutResult(status -> write(entries, days));
+    return view(entries, List.copyOf(works.values()), question.openings(), days);
+  }
+
+  private void write(List<EntryRow> entries, DiaryDays days) {
+    store.forgetPlans();
+    store.clear();
+    if (!entries.isEmpty()) {
+      store.add(entries);
+      store.plan(
+          entries.stream().map(e -> new PlanRow(e.pump(), days.date(e.startsAt()))).toList());
     }
   }
 

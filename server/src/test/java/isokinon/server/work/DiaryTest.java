@@ -1,5 +1,7 @@
 package isokinon.server.work;
 
+import isokinon.server.db.DiaryMapper.PlanRow;
+import org.springframework.transaction.PlatformTransactionManager;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
@@ -38,7 +40,14 @@ class DiaryTest {
 
   private final DiaryMapper store = mock(DiaryMapper.class);
   private final WorkList workList = mock(WorkList.class);
-  private final Diary diary = new Diary(store, workList, new JobPlacer(), mock(People.class), NOW);
+  private final Diary diary =
+      new Diary(
+          store,
+          workList,
+          new JobPlacer(),
+          mock(People.class),
+          mock(PlatformTransactionManager.class),
+          NOW);
 
   @BeforeEach
   void someoneWorksOnWeekdays() {
@@ -68,9 +77,9 @@ class DiaryTest {
   }
 
   private List<EntryRow> placed() {
-    ArgumentCaptor<EntryRow> entries = ArgumentCaptor.forClass(EntryRow.class);
+    ArgumentCaptor<List<EntryRow>> entries = ArgumentCaptor.captor();
     verify(store).add(entries.capture());
-    return entries.getAllValues();
+    return entries.getValue();
   }
 
   private String causeOf(Work job) {
@@ -102,7 +111,7 @@ class DiaryTest {
         .startsWith("Due in 3 days.")
         .contains("ordered today it is here in 2 days")
         .endsWith("No free time costs less.");
-    verify(store).plan("P-1", entry.startsAt().toLocalDate());
+    verify(store).plan(List.of(new PlanRow("P-1", entry.startsAt().toLocalDate())));
   }
 
   @Test
