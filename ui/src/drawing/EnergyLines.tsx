@@ -1,4 +1,4 @@
-import type { Gate, Rail } from "../api/types";
+import type { Energy, Gate, Rail } from "../api/types";
 import { glyph } from "./glyphs";
 import { PartGlyph } from "./PartGlyph";
 
@@ -82,7 +82,7 @@ function Closed({ rails, x, y }: { rails: Rail[]; x: number; y: number }) {
 const stroke = { fill: "none", stroke: "var(--ink)", strokeWidth: 1.8 } as const;
 
 /** What each kind of energy is cut at. */
-function Source({ energy, x, y, cut }: { energy: string; x: number; y: number; cut: boolean }) {
+function Source({ energy, x, y, cut }: { energy: Energy | null; x: number; y: number; cut: boolean }) {
   const gap = cut ? "M-10,0H-26" : "M26,0H-26";
   const g = (() => {
     switch (energy) {

@@ -1,4 +1,4 @@
-import { asState, MarkAt, STATE_WORDS } from "../parts/Mark";
+import { MarkAt, STATE_WORDS } from "../parts/Mark";
 import type { Rail, RailPart } from "../api/types";
 import { glyph } from "./glyphs";
 import { Ghost, PartGlyph } from "./PartGlyph";
@@ -62,7 +62,7 @@ function AtHome({ part: p, cover }: { part: RailPart; cover: boolean }) {
 }
 
 function spoken(p: RailPart): string {
-  return `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[asState(p.state)]}${p.word ? `, ${p.word}` : ""}`;
+  return `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[p.state]}${p.word ? `, ${p.word}` : ""}`;
 }
 
 function Label({ label: l, onPress }: { label: PlanLabel; onPress?: () => void }) {
@@ -175,7 +175,7 @@ function Tray({ parts }: { parts: RailPart[] }) {
               />
             )}
             <MarkAt
-              state={asState(p.state)}
+              state={p.state}
               x={off ? x + cell - 13 : x + cell / 2}
               y={TRAY + (off ? 13 : 16)}
               r={off ? 5.5 : 6}

@@ -92,7 +92,7 @@ test("many sets that run are shown from the oldest, the others counted", () => {
   const running = Array.from({ length: 12 }, (_, i) => ({
     pump: `DYE-${i}`,
     age: 100 * i,
-    state: "sound",
+    state: "sound" as const,
     say: "",
   }));
   const svg = drawn({ running });

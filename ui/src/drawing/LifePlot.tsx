@@ -1,7 +1,7 @@
 import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
 import type { ComparisonView, LifeView } from "../api/types";
-import { asState, MarkAt } from "../parts/Mark";
+import { MarkAt } from "../parts/Mark";
 import { rounded } from "../parts/numbers";
 import { Failure, Planned } from "./eventMarks";
 
@@ -264,7 +264,7 @@ function Running({ life, x, top, rows }: { life: LifeView; x: Scale; top: number
           <g key={s.pump}>
             <path d={`M${LEFT},${cy - 5}L${end},${cy - 2}V${cy + 2}L${LEFT},${cy + 5}Z`} fill="var(--soft)" />
             <path d={`M${end},${cy - 7}V${cy + 7}`} stroke="var(--ink)" strokeWidth={2} />
-            <MarkAt state={asState(s.state)} x={end + 9} y={cy} r={5} />
+            <MarkAt state={s.state} x={end + 9} y={cy} r={5} />
             <text
               x={text}
               y={cy + 4.5}

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import { asState, MarkAt, STATE_WORDS } from "../parts/Mark";
+import { MarkAt, STATE_WORDS } from "../parts/Mark";
 import type { Rail, RailPart } from "../api/types";
 import { glyph } from "./glyphs";
 import { labelLines } from "./labelLines";
@@ -170,7 +170,7 @@ function ColumnDrawing({ column: c, bare, onPress }: ColumnProps) {
   const press = onPress ? () => onPress(c.parts) : undefined;
   const spoken = c.parts
     .map(
-      (p) => `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[asState(p.state)]}${p.word ? `, ${p.word}` : ""}`,
+      (p) => `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[p.state]}${p.word ? `, ${p.word}` : ""}`,
     )
     .join("; ");
   return (
@@ -272,7 +272,7 @@ function OnTray({ column: c }: { column: Column }) {
         <PartGlyph name={part.glyph} x={x - centre} y={y} ink="tray" scale={scale} mirrored={c.mirrored} />
       </g>
       {c.parts.slice(0, 3).map((p, i) => (
-        <MarkAt key={p.id} state={asState(p.state)} x={c.to - 12} y={TRAY + 13 + i * 17} r={5.5} />
+        <MarkAt key={p.id} state={p.state} x={c.to - 12} y={TRAY + 13 + i * 17} r={5.5} />
       ))}
     </g>
   );
@@ -289,7 +289,7 @@ function Standing({ column: c, hand }: { column: Column; hand: boolean }) {
         const small = step < 50;
         return (
           <g key={p.id}>
-            <MarkAt state={asState(p.state)} x={x} y={TRAY + 14} r={small ? 5 : 6} />
+            <MarkAt state={p.state} x={x} y={TRAY + 14} r={small ? 5 : 6} />
             {!small && (
               <text
                 x={x}

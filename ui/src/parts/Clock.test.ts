@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import type { WaitKind } from "../api/types";
 import { grouped } from "../places/floor/grouped";
 import { countdown } from "./Clock";
 import { waitWord } from "./waitWord";
@@ -15,7 +16,7 @@ describe("countdown", () => {
 });
 
 describe("clocks of the floor", () => {
-  const clock = (rebuild: number, kind: string, subject: string) => ({
+  const clock = (rebuild: number, kind: WaitKind, subject: string) => ({
     pump: "EFF-02",
     rebuild,
     kind,

@@ -1,5 +1,7 @@
+import type { RatingVerdict, StateMark } from "../api/types";
+
 /** The state of a part or pump: a shape first, then a colour. */
-export type State = "sound" | "watch" | "renew" | "unknown" | "renewed" | "bench";
+export type State = StateMark;
 
 export const STATE_WORDS: Record<State, string> = {
   sound: "sound",
@@ -10,12 +12,8 @@ export const STATE_WORDS: Record<State, string> = {
   bench: "on the bench",
 };
 
-export function asState(word: string): State {
-  return word in STATE_WORDS ? (word as State) : "unknown";
-}
-
 /** A verdict on a material as a state. */
-export function verdictState(verdict: string): State {
+export function verdictState(verdict: RatingVerdict): State {
   switch (verdict) {
     case "suited":
       return "sound";
@@ -23,7 +21,7 @@ export function verdictState(verdict: string): State {
       return "watch";
     case "unsuited":
       return "renew";
-    default:
+    case "unknown":
       return "unknown";
   }
 }

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { Area } from "../api/types";
 import { PumpKind } from "../drawing/PumpKind";
-import { asState, Mark } from "./Mark";
+import { Mark } from "./Mark";
 
 /** Every pump of the floor by area, to choose one for a place. */
 export function PumpsByArea({ areas, to }: { areas: Area[]; to: (tag: string) => string }) {
@@ -14,7 +14,7 @@ export function PumpsByArea({ areas, to }: { areas: Area[]; to: (tag: string) =>
             {a.pumps.map((p) => (
               <li key={p.tag} className="border-b border-line2">
                 <Link to={to(p.tag)} className="flex min-h-12 items-center gap-3 hover:bg-card">
-                  <Mark state={asState(p.state)} size={16} />
+                  <Mark state={p.state} size={16} />
                   <span className="w-[70px] text-[18px] font-[700] narrow">{p.tag}</span>
                   <PumpKind family={p.family} />
                   <span className="min-w-0 flex-1 truncate text-[15px]">{p.dutyTitle}</span>

@@ -4,7 +4,7 @@ import { api } from "../../api/client";
 import type { FindingView, InspectItem } from "../../api/types";
 import { Signature } from "../../drawing/Signature";
 import { Choice } from "../../parts/Choice";
-import { asState, Mark } from "../../parts/Mark";
+import { Mark } from "../../parts/Mark";
 import { clock, rounded } from "../../parts/numbers";
 import { Sentence } from "../../parts/States";
 import { dropDraft, heldDraft, useDraft } from "../../parts/useDraft";
@@ -75,7 +75,7 @@ function Tray({
                   {i.cause || i.measured || i.because}
                 </span>
               </span>
-              <Mark state={asState(i.renewedAnyway && i.state === "unknown" ? "renew" : i.state)} size={16} />
+              <Mark state={i.renewedAnyway && i.state === "unknown" ? "renew" : i.state} size={16} />
             </button>
           </li>
         ))}
@@ -269,7 +269,7 @@ function WhatItMakes({ finding }: { finding: FindingView }) {
   if (because.length === 0) return null;
   return (
     <div className="flex min-w-[300px] flex-1 gap-3 pt-1.5" role="status">
-      <Mark state={asState(finding.verdict)} size={30} />
+      <Mark state={finding.verdict} size={30} />
       <div>
         <p className="text-[21px] leading-6 font-[680]">
           {finding.verdict === "renew"

@@ -2,7 +2,7 @@ import { api } from "../../api/client";
 import type { BenchView } from "../../api/types";
 import { PartGlyph } from "../../drawing/PartGlyph";
 import { glyph, loose } from "../../drawing/glyphs";
-import { asState, Mark } from "../../parts/Mark";
+import { Mark } from "../../parts/Mark";
 
 /** What comes next, and what lies on the tray. */
 export function NextAndTray({ view }: { view: BenchView }) {
@@ -107,7 +107,7 @@ function OnTray({ item: t }: { item: BenchView["tray"][number] }) {
           {t.name}
         </span>
         <span className="flex items-center gap-1.5 text-[13px] text-muted">
-          <Mark state={asState(t.state)} size={13} />
+          <Mark state={t.state} size={13} />
           {[t.word, t.matched && "own place"].filter(Boolean).join(", ")}
         </span>
       </span>

@@ -12,8 +12,15 @@ export interface Day {
 const MS_A_DAY = 86_400_000;
 
 /** The day so many days after another one, in words. */
+const MONDAY = 1;
+
+/** A day of the diary as a date, at noon so that no clock change moves it. */
+const dateOf = (from: string, day: number) => new Date(Date.parse(`${from}T12:00:00`) + day * MS_A_DAY);
+
+const weekday = (from: string, day: number) => dateOf(from, day).getDay();
+
 export function dayWord(from: string, day: number): string {
-  const date = new Date(Date.parse(`${from}T12:00:00`) + day * MS_A_DAY);
+  const date = dateOf(from, day);
   return date.toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "short" });
 }
 
@@ -41,7 +48,7 @@ export function workDays(diary: DiaryView): Day[] {
     const stops = diary.stops.filter((s) => s.day === day);
     if (lanes.length === 0 && stops.length === 0) continue;
     const label = dayWord(diary.from, day);
-    days.push({ day, monday: days.length > 0 && label.startsWith("Mon"), label, lanes, stops });
+    days.push({ day, monday: days.length > 0 && weekday(diary.from, day) === MONDAY, label, lanes, stops });
   }
   return days;
 }

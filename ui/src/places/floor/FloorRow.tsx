@@ -4,7 +4,7 @@ import type { Strip } from "../../api/types";
 import { Swatch } from "../../drawing/Hatches";
 import { kindName, PumpKindAt } from "../../drawing/PumpKind";
 import { RunningOut } from "../../drawing/RunningOut";
-import { asState, MarkAt, STATE_WORDS } from "../../parts/Mark";
+import { MarkAt, STATE_WORDS } from "../../parts/Mark";
 import { percent, rounded } from "../../parts/numbers";
 import { COLUMNS } from "./Floor";
 import { monthStarts } from "./Months";
@@ -42,7 +42,7 @@ export const FloorRow = memo(function FloorRow(p: Props) {
         {monthStarts(p.today, from, to).map((m) => (
           <path key={m.days} d={`M${x(m.days)},0V${ROW}`} stroke={m.january ? "var(--line)" : "var(--line2)"} />
         ))}
-        <MarkAt state={asState(pump.state)} x={COLUMNS.mark} y={CY} r={7} />
+        <MarkAt state={pump.state} x={COLUMNS.mark} y={CY} r={7} />
         <text x={COLUMNS.tag} y={CY + 6.2} fontSize={18} fontWeight={700} fill="var(--ink)">
           {pump.tag}
         </text>
@@ -155,7 +155,7 @@ function spoken(p: Strip): string {
   const due = p.dueDays < 0 ? `${Math.round(-p.dueDays)} days past due` : `due in ${Math.round(p.dueDays)} days`;
   const stands =
     p.rebuild === null
-      ? `${STATE_WORDS[asState(p.state)]}, ${percent(p.risk30)} percent in 30 days, ${due}`
+      ? `${STATE_WORDS[p.state]}, ${percent(p.risk30)} percent in 30 days, ${due}`
       : `on the bench, ${p.rebuildStage}`;
   return `${p.tag}, ${kindName(p.family)}, ${p.dutyTitle}, ${p.material}, ${Math.round(p.hours)} hours, ${stands}`;
 }

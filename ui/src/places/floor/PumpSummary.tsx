@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { Strip } from "../../api/types";
 import { Failure } from "../../drawing/eventMarks";
 import { PumpKind } from "../../drawing/PumpKind";
-import { asState, Mark, MarkAt, STATE_WORDS } from "../../parts/Mark";
+import { Mark, MarkAt, STATE_WORDS } from "../../parts/Mark";
 import { day, millions, percent, rounded, sentence } from "../../parts/numbers";
 import { ToTheBench } from "./ToTheBench";
 
@@ -99,9 +99,9 @@ function Chance({ pump }: { pump: Strip }) {
         )}
       </div>
       <p className="flex items-center gap-2 pt-2 text-[15px] font-[640]">
-        <Mark state={asState(pump.state)} size={17} />
+        <Mark state={pump.state} size={17} />
         {pump.state === "unknown" ? "chance in 30 days, no history" : "chance of failing in the next 30 days"}
-        <span className="sr-only">, {STATE_WORDS[asState(pump.state)]}</span>
+        <span className="sr-only">, {STATE_WORDS[pump.state]}</span>
       </p>
     </div>
   );

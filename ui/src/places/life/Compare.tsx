@@ -38,7 +38,7 @@ export function Compare({ life, onCompared }: { life: LifeView; onCompared: (c: 
       {compare.error && <Sentence>{compare.error.message}</Sentence>}
       {c && (
         <div role="status" className="flex items-start gap-3 pb-2">
-          <Mark state={c.verdict.startsWith("first") ? "renew" : "unknown"} size={22} />
+          <Mark state={c.verdict === "first-shorter" || c.verdict === "first-longer" ? "renew" : "unknown"} size={22} />
           <div>
             <p className="text-[18px] leading-6 font-[660]">{c.say}</p>
             <p className="text-[13.5px] text-muted">

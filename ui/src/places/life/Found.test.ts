@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { headline, place } from "./Found";
 
-const find = { kind: "habit", pump: "", role: "tube", material: "EPDM tube", duty: "soda-ash" };
+const find = { kind: "habit" as const, pump: "", role: "tube", material: "EPDM tube", duty: "soda-ash" };
 
 describe("what the records say", () => {
   it("adds up what is still to change", () => {
-    const done = { state: "sound", aYear: 500 };
+    const done = { state: "sound" as const, aYear: 500 };
     expect(headline([done])).toBe("Nothing in the records asks for a change.");
     expect(headline([done, { state: "renew", aYear: null }])).toBe("One thing to change.");
     expect(headline([done, { state: "watch", aYear: 1200.4 }, { state: "watch", aYear: 100 }])).toBe(

@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../api/client";
-import type { FindView } from "../../api/types";
-import { asState, Mark } from "../../parts/Mark";
+import type { FindView, InsightKind } from "../../api/types";
+import { Mark } from "../../parts/Mark";
 import { rounded, unbroken } from "../../parts/numbers";
 import { Failed, Loading } from "../../parts/States";
 
@@ -18,7 +18,7 @@ export function Found() {
         {finds.data.map((f) => (
           <li key={f.say} className="border-b border-line">
             <Link to={place(f)} className="flex min-h-[68px] items-center gap-4 py-2 no-underline hover:bg-wash">
-              <Mark state={asState(f.state)} size={22} />
+              <Mark state={f.state} size={22} />
               <span className="min-w-0 flex-1">
                 <span className="block text-[18px] leading-6 font-[660]">{unbroken(f.say)}</span>
                 <span className="block text-[14.5px] leading-[19px] text-soft">{unbroken(f.because)}</span>
@@ -40,7 +40,7 @@ export function Found() {
   );
 }
 
-const WHERE: Record<string, string> = {
+const WHERE: Record<InsightKind, string> = {
   habit: "Cost by age",
   material: "Its life",
   "no-age": "Its life",
@@ -57,7 +57,8 @@ export function place(f: Pick<FindView, "kind" | "pump" | "role" | "material" | 
       return "/stores";
     case "no-age":
       return `/life?${new URLSearchParams({ pump: f.pump, level: "pump" })}`;
-    default:
+    case "habit":
+    case "material":
       return `/life?${new URLSearchParams({ role: f.role, material: f.material, duty: f.duty })}`;
   }
 }

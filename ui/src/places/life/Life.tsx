@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { api } from "../../api/client";
-import type { ComparisonView, LifeQuestion, LifeView } from "../../api/types";
+import type { ComparisonView, Level, LifeQuestion, LifeView } from "../../api/types";
 import { LifePlot } from "../../drawing/LifePlot";
 import { Mark } from "../../parts/Mark";
 import { Empty, Failed, Loading } from "../../parts/States";
@@ -14,13 +14,16 @@ import { Found } from "./Found";
 import { Runs } from "./Runs";
 
 const NUMBERS = ["years", "mode", "planned", "failed", "look", "warning"] as const;
-const WORDS = ["pump", "role", "material", "duty", "level"] as const;
+const WORDS = ["pump", "role", "material", "duty"] as const;
+const LEVELS: readonly Level[] = ["pump", "construction", "duty", "any-duty"];
 
 /** What history says of one group of wear parts, and how to keep them. */
 export default function Life() {
   const [params, setParams] = useSearchParams();
   const question: LifeQuestion = {};
   for (const w of WORDS) if (params.get(w) !== null) question[w] = params.get(w) ?? "";
+  const level = LEVELS.find((l) => l === params.get("level"));
+  if (level) question.level = level;
   for (const n of NUMBERS) if (params.get(n)) question[n] = Number(params.get(n));
   const life = useQuery({
     queryKey: ["life", question],

@@ -4,7 +4,7 @@ import { api } from "../../api/client";
 import type { PumpView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
 import { kindName, PumpKind } from "../../drawing/PumpKind";
-import { asState, Mark } from "../../parts/Mark";
+import { Mark } from "../../parts/Mark";
 import { day, millions, percent, rounded, sentence } from "../../parts/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
@@ -65,7 +65,7 @@ function Now({ pump: p }: { pump: PumpView }) {
   return (
     <>
       <p className="flex items-center gap-2.5 text-[18px] font-[680]">
-        <Mark state={asState(s.state)} size={20} />
+        <Mark state={s.state} size={20} />
         {s.rebuild === null ? `${percent(s.risk30)} % in 30 days, ${due}` : `On the bench: ${s.rebuildStage}`}
       </p>
       <p className="pt-2 text-[15px] leading-5">

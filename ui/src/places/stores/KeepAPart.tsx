@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
+import type { KeptCondition } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
@@ -11,7 +12,7 @@ export function KeepAPart() {
   const cache = useQueryClient();
   const [pump, setPump] = useState("");
   const [part, setPart] = useState("");
-  const [condition, setCondition] = useState("sound");
+  const [condition, setCondition] = useState<KeptCondition>("sound");
   const [serial, setSerial] = useState("");
   const [note, setNote] = useState("");
   const [hours, setHours] = useState("");

@@ -105,7 +105,7 @@ export function DutyEditor({ duty, faults, onDuty, onDone }: Props) {
             value={duty.abrasion ?? ""}
             all="not known"
             of={["none", "light", "medium", "heavy"]}
-            onChange={(abrasion) => onDuty({ ...duty, abrasion, solidsPct: null, solidsMohs: null })}
+            onChange={(abrasion) => onDuty({ ...duty, abrasion: abrasion || null, solidsPct: null, solidsMohs: null })}
           />
         </span>
         <span className="flex items-center gap-1.5">

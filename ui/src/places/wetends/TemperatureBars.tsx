@@ -2,7 +2,7 @@ import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { ChooserView, DutyForm, FluidForm, RatedMaterial } from "../../api/types";
-import { asState, Mark, MarkAt, verdictState } from "../../parts/Mark";
+import { Mark, MarkAt, verdictState } from "../../parts/Mark";
 import { roleWord, signed } from "../../parts/numbers";
 import { useWidth } from "../../parts/useWidth";
 
@@ -284,7 +284,7 @@ function BarIn({ bar: b, x, width, t, out, duty }: BarProps) {
   const ink = out ? "var(--ruled-out)" : "var(--soft)";
   const full = b.fullC ?? 0;
   const last = b.limitedC ?? 0;
-  const state = asState(verdictState(b.verdict));
+  const state = verdictState(b.verdict);
   const at = x + t(duty);
   const right = at + 76 > x + width + GAP;
   return (

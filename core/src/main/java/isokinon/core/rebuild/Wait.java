@@ -9,7 +9,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -42,11 +41,6 @@ public record Wait(
     /** Whether someone has to do something once it is over. */
     public boolean callsForWork() {
       return this == RETORQUE || this == FOLLOW_UP;
-    }
-
-    /** The word of it, as the screen shows it. */
-    public String code() {
-      return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
   }
 

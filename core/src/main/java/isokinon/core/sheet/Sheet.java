@@ -246,6 +246,28 @@ public record Sheet(
     return allSchools().stream().anyMatch(s -> followed(s, ways).effect() == effect);
   }
 
+  /** What a part is called; its id where the sheet does not know it. */
+  public String partName(String partId) {
+    return part(partId).map(Part::name).orElse(partId);
+  }
+
+  /** The sentence of a step as it is built; its id where the sheet does not know it. */
+  public String stepSentence(String stepId) {
+    return step(stepId)
+        .map(Step::build)
+        .or(() -> buildOnlyStep(stepId).map(BuildOnlyStep::build))
+        .orElse(stepId);
+  }
+
+  /** The question of a test, else the sentence of a step. */
+  public String testOrStep(String id) {
+    return proof.stream()
+        .filter(t -> t.id().equals(id))
+        .findFirst()
+        .map(ProofTest::ask)
+        .orElseGet(() -> stepSentence(id));
+  }
+
   /** The part with this id; empty where there is none. */
   public Optional<Part> part(String partId) {
     return parts.stream().filter(p -> p.id().equals(partId)).findFirst();

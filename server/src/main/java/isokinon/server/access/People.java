@@ -1,5 +1,6 @@
 package isokinon.server.access;
 
+import isokinon.server.db.PersonRole;
 import isokinon.server.db.PersonRow;
 import isokinon.server.db.StoresMapper;
 import java.util.List;
@@ -25,7 +26,7 @@ public class People {
   }
 
   /** A person and what they may do. */
-  public record Person(String initials, String role, boolean licensedElectrical) {}
+  public record Person(String initials, PersonRole role, boolean licensedElectrical) {}
 
   /** Everyone, leads last. */
   public List<Person> all() {
@@ -45,7 +46,7 @@ public class People {
 
   /** Whether this person leads. */
   public boolean leads(String initials) {
-    return find(initials).role().equals("lead");
+    return find(initials).role() == PersonRole.LEAD;
   }
 
   private PersonRow find(String initials) {

@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.sheet.Family;
 import java.time.OffsetDateTime;
 
 /**
@@ -11,7 +12,7 @@ import java.time.OffsetDateTime;
  */
 public record CauseRow(
     String pump,
-    String family,
+    Family family,
     String part,
     String cause,
     String counters,

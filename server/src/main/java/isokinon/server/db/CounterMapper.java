@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.counter.CounterLog;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -12,7 +13,7 @@ import org.apache.ibatis.annotations.Update;
 public interface CounterMapper {
 
   @Select("select * from counter_reading where pump = #{pump} and kind = #{kind} order by at")
-  List<CounterRow> readings(@Param("pump") String pump, @Param("kind") String kind);
+  List<CounterRow> readings(@Param("pump") String pump, @Param("kind") CounterLog.Kind kind);
 
   @Insert(
       "insert into counter_reading values (#{pump}, #{kind}, #{at}, #{reading}, #{broughtBy},"

@@ -1,11 +1,12 @@
 package isokinon.server.db;
 
+import isokinon.core.counter.CounterLog;
 import java.time.OffsetDateTime;
 
 /** A reading of an hour or stroke counter, who brought it and when. */
 public record CounterRow(
     String pump,
-    String kind,
+    CounterLog.Kind kind,
     OffsetDateTime at,
     double reading,
     String broughtBy,

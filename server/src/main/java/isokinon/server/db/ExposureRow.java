@@ -16,7 +16,7 @@ public record ExposureRow(
     double share,
     String note,
     Double usualC,
-    String kind) {
+    FluidUse kind) {
 
   /** The same fluid so much hotter, K. */
   public ExposureRow hotter(double kelvin) {

@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.sheet.Family;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -70,7 +71,7 @@ public interface FindingMapper {
   @Select(
       "select cause as id, cast(count(*) as int) as times from cause_found where family = #{family}"
           + " group by cause")
-  List<CountRow> causeCounts(String family);
+  List<CountRow> causeCounts(Family family);
 
   @Insert(
       "insert into fault_found (pump, family, fault, found_at, rebuild) values (#{pump}, #{family},"
@@ -78,7 +79,7 @@ public interface FindingMapper {
   @Changes(Topic.FINDINGS)
   void addFault(
       @Param("pump") String pump,
-      @Param("family") String family,
+      @Param("family") Family family,
       @Param("fault") String fault,
       @Param("at") OffsetDateTime at,
       @Param("rebuild") Long rebuild);
@@ -86,7 +87,7 @@ public interface FindingMapper {
   @Select(
       "select fault as id, cast(count(*) as int) as times from fault_found where family = #{family}"
           + " group by fault")
-  List<CountRow> faultCounts(String family);
+  List<CountRow> faultCounts(Family family);
 
   @Select("select * from next_look where pump = #{pump}")
   Optional<NextLookRow> nextLook(String pump);

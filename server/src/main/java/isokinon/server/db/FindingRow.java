@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.wetend.PairEvidence;
 import java.time.OffsetDateTime;
 
 /**
@@ -16,7 +17,7 @@ public record FindingRow(
     String fluid,
     double concentrationPct,
     double temperatureC,
-    String kind,
+    PairEvidence.Kind kind,
     double reading,
     String note,
     String foundBy,

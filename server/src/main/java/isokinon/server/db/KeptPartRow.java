@@ -21,7 +21,7 @@ public record KeptPartRow(
     String material,
     double hours,
     double counts,
-    String condition,
+    KeptCondition condition,
     String note,
     String fromPump,
     String place,

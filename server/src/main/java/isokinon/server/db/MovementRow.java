@@ -11,7 +11,7 @@ import java.time.OffsetDateTime;
 public record MovementRow(
     String lot,
     int change,
-    String kind,
+    MovementKind kind,
     Long rebuild,
     String who,
     OffsetDateTime at,

@@ -1,4 +1,4 @@
 package isokinon.server.db;
 
 /** A person of the shop, by initials and role only. */
-public record PersonRow(String initials, String role, boolean licensedElectrical) {}
+public record PersonRow(String initials, PersonRole role, boolean licensedElectrical) {}

@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.life.Policies;
 import java.time.OffsetDateTime;
 
 /**
@@ -10,7 +11,7 @@ import java.time.OffsetDateTime;
  */
 public record PolicyRow(
     String pump,
-    String way,
+    Policies.Way way,
     Double everyHours,
     String because,
     String chosenBy,

@@ -1,5 +1,8 @@
 package isokinon.server.db;
 
+import isokinon.core.counter.WearCount;
+import isokinon.core.sheet.Family;
+import isokinon.core.wetend.Duty.Abrasion;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -21,7 +24,7 @@ public record PumpRow(
     String tag,
     String area,
     int areaPosition,
-    String family,
+    Family family,
     String series,
     String serial,
     String sheetId,
@@ -34,9 +37,9 @@ public record PumpRow(
     double strokes,
     double hoursPerDay,
     double intervalHours,
-    String abrasion,
+    Abrasion abrasion,
     double suctionLiftM,
-    String consequence,
+    Consequence consequence,
     LocalDate fittedOn,
     double fittedAtHours,
     LocalDate planOn,
@@ -105,8 +108,13 @@ public record PumpRow(
     return Optional.ofNullable(sheetId);
   }
 
+  /** What drives the wear of its set. */
+  public WearCount counted() {
+    return WearCount.of(family);
+  }
+
   /** Whether a failure harms people or the environment. */
   public boolean harms() {
-    return consequence.equals("high");
+    return consequence == Consequence.HIGH;
   }
 }

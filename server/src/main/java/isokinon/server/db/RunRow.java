@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.counter.WearCount;
 import java.time.LocalDate;
 import org.apache.ibatis.annotations.AutomapConstructor;
 
@@ -35,7 +36,7 @@ public record RunRow(
     String place,
     String construction,
     double cameHours,
-    String counted,
+    WearCount counted,
     double cameCount,
     Double counts,
     String note) {
@@ -56,8 +57,24 @@ public record RunRow(
       boolean failed,
       String cause) {
     return new RunRow(
-        pump, role, material, dutyGroup, fittedOn, endedOn, hours, failed, cause, "", "", "", "", 0,
-        "hours", 0, null, "");
+        pump,
+        role,
+        material,
+        dutyGroup,
+        fittedOn,
+        endedOn,
+        hours,
+        failed,
+        cause,
+        "",
+        "",
+        "",
+        "",
+        0,
+        WearCount.HOURS,
+        0,
+        null,
+        "");
   }
 
   /** Hours on it when it came out. */

@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.wetend.Duty.Abrasion;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -51,7 +52,7 @@ public interface WetEndMapper {
   void duty(
       @Param("pump") String pump,
       @Param("title") String title,
-      @Param("abrasion") String abrasion,
+      @Param("abrasion") Abrasion abrasion,
       @Param("suctionLiftM") double suctionLiftM);
 
   @Select("select * from wet_kit order by sheet_id, material, hardware")

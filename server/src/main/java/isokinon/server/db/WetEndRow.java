@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.wetend.Duty;
 import java.time.OffsetDateTime;
 
 /**
@@ -32,7 +33,7 @@ public record WetEndRow(
     Double solidsMohs,
     Double ambientC,
     Boolean food,
-    String zone,
+    Duty.Zone zone,
     Boolean runsDry,
     String changedBy,
     OffsetDateTime changedAt) {

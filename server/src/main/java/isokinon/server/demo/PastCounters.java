@@ -1,5 +1,6 @@
 package isokinon.server.demo;
 
+import isokinon.core.counter.CounterLog;
 import isokinon.server.db.CounterRow;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -26,7 +27,9 @@ final class PastCounters {
     for (int i = 0; i < READINGS && stood > 0; i++) {
       OffsetDateTime at =
           last.minusDays((long) i * APART_DAYS).atTime(EVENING, 0).atOffset(ZoneOffset.UTC);
-      rows.add(0, new CounterRow(tag, "hours", at, Math.round(stood * 10) / 10.0, "RT", at));
+      rows.add(
+          0,
+          new CounterRow(tag, CounterLog.Kind.HOURS, at, Math.round(stood * 10) / 10.0, "RT", at));
       double run = perDay * APART_DAYS * (0.92 + 0.16 * random.nextDouble());
       stood -= Math.min(run, 24.0 * APART_DAYS);
     }

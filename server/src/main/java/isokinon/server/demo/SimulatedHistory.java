@@ -89,7 +89,7 @@ public record SimulatedHistory(
               "",
               part.construction(),
               0,
-              part.counted().code(),
+              part.counted(),
               0,
               part.countsPerHour() > 0 ? lasted * hoursPerDay * part.countsPerHour() : null,
               ""));

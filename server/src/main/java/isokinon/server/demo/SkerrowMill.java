@@ -3,13 +3,18 @@ package isokinon.server.demo;
 import isokinon.core.counter.WearCount;
 import isokinon.core.sheet.Family;
 import isokinon.core.value.Code;
+import isokinon.core.wetend.Duty.Abrasion;
+import isokinon.core.wetend.Duty.Zone;
+import isokinon.server.db.Consequence;
 import isokinon.server.db.CounterMapper;
 import isokinon.server.db.DiaryMapper;
 import isokinon.server.db.ExposureRow;
 import isokinon.server.db.FindingMapper;
+import isokinon.server.db.FluidUse;
 import isokinon.server.db.GaugeRow;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.OfferRow;
+import isokinon.server.db.PersonRole;
 import isokinon.server.db.PersonRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
@@ -104,7 +109,7 @@ public class SkerrowMill {
                 stores.addPerson(
                     new PersonRow(
                         r.get("initials"),
-                        r.get("role"),
+                        code(PersonRole.class, r, "role"),
                         Boolean.parseBoolean(r.get("licensed_electrical")))));
     rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
     rows("gauges").forEach(r -> findings.addGauge(gauge(r, today)));
@@ -199,7 +204,7 @@ public class SkerrowMill {
                 fluid,
                 row.get("serial"),
                 row.get("sheet"),
-                Code.parse(Family.class, row.get("family")).map(WearCount::of).orElseThrow(),
+                WearCount.of(code(Family.class, row, "family")),
                 number(row, "strokes_per_h")),
             truth,
             number(row, "hours_per_day"),
@@ -212,7 +217,7 @@ public class SkerrowMill {
             row.get("tag"),
             row.get("area"),
             AREAS.indexOf(row.get("area")),
-            row.get("family"),
+            code(Family.class, row, "family"),
             row.get("series"),
             row.get("serial"),
             row.get("sheet").isEmpty() ? null : row.get("sheet"),
@@ -225,9 +230,9 @@ public class SkerrowMill {
             read * perHour,
             number(row, "hours_per_day"),
             interval,
-            row.get("abrasion"),
+            code(Abrasion.class, row, "abrasion"),
             number(row, "suction_m"),
-            row.get("consequence"),
+            code(Consequence.class, row, "consequence"),
             history.fittedOn(),
             history.hoursNow() - history.ageNow(),
             row.get("plan_days").isEmpty()
@@ -256,7 +261,7 @@ public class SkerrowMill {
               number(e, "share"),
               e.get("note"),
               optional(e, "usual_c"),
-              e.get("kind")));
+              code(FluidUse.class, e, "kind")));
     }
     history.runs().forEach(pumps::addRun);
     PumpRow added = pumps.byTag(row.get("tag")).orElseThrow();
@@ -325,7 +330,7 @@ public class SkerrowMill {
         optional(r, "solids_mohs"),
         optional(r, "ambient_c"),
         flag(r, "food"),
-        r.get("zone").isEmpty() ? null : r.get("zone"),
+        r.get("zone").isEmpty() ? null : code(Zone.class, r, "zone"),
         flag(r, "runs_dry"),
         "",
         null);
@@ -358,6 +363,10 @@ public class SkerrowMill {
         number(r, "max_nm"),
         today.plusDays(Long.parseLong(r.get("calibrated_days"))),
         Boolean.parseBoolean(r.get("clicks")));
+  }
+
+  private static <E extends Enum<E> & Code> E code(Class<E> of, CSVRecord row, String column) {
+    return Code.parse(of, row.get(column)).orElseThrow();
   }
 
   private static double number(CSVRecord row, String column) {

@@ -1,6 +1,6 @@
 package isokinon.server.gauge;
 
-import java.util.Locale;
+import isokinon.core.value.Code;
 import java.util.Map;
 import java.util.SplittableRandom;
 
@@ -11,7 +11,7 @@ import java.util.SplittableRandom;
 public final class SimulatedGauge implements Gauge {
 
   /** What can be the matter with a device. */
-  public enum Condition {
+  public enum Condition implements Code {
     OK,
     /** Zero has wandered by ten times its uncertainty. */
     DRIFTED,
@@ -22,12 +22,7 @@ public final class SimulatedGauge implements Gauge {
     /** No charge: does not answer. */
     BATTERY_FLAT,
     /** Out of reach: does not answer. */
-    SILENT;
-
-    /** The word of it, as it is written in a request. */
-    public String code() {
-      return name().toLowerCase(Locale.ROOT).replace('_', '-');
-    }
+    SILENT
   }
 
   /**

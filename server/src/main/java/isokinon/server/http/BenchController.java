@@ -2,6 +2,7 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.work.Jobs;
 import isokinon.server.papers.Clipboard;
 import isokinon.server.papers.HandBackRecord;
 import isokinon.server.work.ActRequest;
@@ -32,12 +33,14 @@ import org.springframework.web.bind.annotation.RestController;
 class BenchController {
 
   private final Bench bench;
+  private final Jobs jobs;
   private final HandBackRecord record;
   private final Clipboard clipboard;
   private final Crib crib;
 
-  BenchController(Bench bench, HandBackRecord record, Clipboard clipboard, Crib crib) {
+  BenchController(Bench bench, Jobs jobs, HandBackRecord record, Clipboard clipboard, Crib crib) {
     this.bench = bench;
+    this.jobs = jobs;
     this.record = record;
     this.clipboard = clipboard;
     this.crib = crib;
@@ -78,7 +81,7 @@ class BenchController {
   @Operation(summary = "Strip list, tray card and torque sheet for a clipboard")
   ResponseEntity<byte[]> clipboard(@PathVariable long id) {
     BenchView.PumpHead pump = bench.view(id).pump();
-    return pdf(pump.tag() + "-clipboard-" + id, clipboard.pdf(pump, bench.job(id).rebuild()));
+    return pdf(pump.tag() + "-clipboard-" + id, clipboard.pdf(pump, jobs.job(id).rebuild()));
   }
 
   @PostMapping("/rebuilds/{id}/finding")

@@ -89,7 +89,7 @@ class Codes implements WebMvcConfigurer {
       Object found = find(type, word);
       return found != null
           ? found
-          : context.handleWeirdStringValue(type, word, "one of %s", String.join(", ", codes(type)));
+          : context.handleWeirdStringValue(type, word, "one of %s", String.join(", ", of(type)));
     }
   }
 
@@ -99,7 +99,7 @@ class Codes implements WebMvcConfigurer {
       return word -> {
         Object found = find(type, word);
         if (found == null) {
-          throw new IllegalArgumentException("One of " + String.join(", ", codes(type)) + ".");
+          throw new IllegalArgumentException("One of " + String.join(", ", of(type)) + ".");
         }
         return type.cast(found);
       };
@@ -118,7 +118,7 @@ class Codes implements WebMvcConfigurer {
                 ? raw.getSimpleName()
                 : raw.getEnclosingClass().getSimpleName() + raw.getSimpleName();
         StringSchema schema = new StringSchema();
-        codes(raw).forEach(schema::addEnumItem);
+        of(raw).forEach(schema::addEnumItem);
         context.defineModel(name, schema, type, null);
         return new Schema<>().$ref("#/components/schemas/" + name);
       }
@@ -136,7 +136,8 @@ class Codes implements WebMvcConfigurer {
         .orElse(null);
   }
 
-  private static List<String> codes(Class<?> type) {
+  /** The codes of a closed set. */
+  static List<String> of(Class<?> type) {
     return Arrays.stream(type.getEnumConstants()).map(e -> ((Code) e).code()).toList();
   }
 }

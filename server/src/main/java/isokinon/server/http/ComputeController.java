@@ -3,9 +3,11 @@ package isokinon.server.http;
 import static isokinon.server.http.Given.given;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.core.sheet.Handling;
 import isokinon.core.cavity.CavityFlow;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.KitCover;
@@ -71,7 +73,7 @@ class ComputeController {
       List<String> lubricants,
       List<String> hazards) {}
 
-  record OrderQuestion(Integer count, String layout) {}
+  record OrderQuestion(Integer count, @Schema(implementation = Handling.Layout.class) String layout) {}
 
   record PassAnswer(int percent, List<Integer> order) {}
 
@@ -87,7 +89,7 @@ class ComputeController {
   record RateQuestion(
       String role,
       List<ExposureQuestion> exposures,
-      String abrasion,
+      @Schema(implementation = Duty.Abrasion.class) String abrasion,
       Double suctionLiftM,
       List<String> materials) {}
 
@@ -95,7 +97,7 @@ class ComputeController {
 
   record RatingAnswer(
       String material,
-      String verdict,
+      Rating.Verdict verdict,
       Optional<Double> factor,
       Optional<LimitedByAnswer> limitedBy,
       Optional<Double> marginK) {}
@@ -158,7 +160,7 @@ class ComputeController {
       String magnet,
       Double temperatureC) {}
 
-  record MarginAnswer(double neededNm, double availableNm, double margin, String verdict) {}
+  record MarginAnswer(double neededNm, double availableNm, double margin, MagnetMargin.Verdict verdict) {}
 
   record ShelfQuestion(String material, String cured) {}
 
@@ -286,7 +288,7 @@ class ComputeController {
     double rotorAlpha = given("rotorAlphaPerK", q.rotorAlphaPerK());
     double swell = q.swell() == null ? 0 : q.swell();
     RotorFit fit =
-        Compute.answered(() -> RotorFit.at(bore, tube, alpha, deltaK, swell, rotor, rotorAlpha));
+        Refused.answered(() -> RotorFit.at(bore, tube, alpha, deltaK, swell, rotor, rotorAlpha));
     return new FitAnswer(fit.boreDiameterMm(), fit.rotorDiameterMm(), fit.interferenceMm());
   }
 
@@ -300,7 +302,7 @@ class ComputeController {
     double rpm = given("rpm", q.rpm());
     double measured = given("measuredM3h", q.measuredM3h());
     CavityFlow flow =
-        Compute.answered(() -> CavityFlow.of(eccentricity, rotor, pitch, rpm, measured));
+        Refused.answered(() -> CavityFlow.of(eccentricity, rotor, pitch, rpm, measured));
     return new FlowAnswer(flow.displacementL(), flow.theoreticalM3h(), flow.efficiency());
   }
 
@@ -309,7 +311,7 @@ class ComputeController {
   GapAnswer gap(@RequestBody GapQuestion q) {
     double wall = given("wallMm", q.wallMm());
     double compression = given("compression", q.compression());
-    return new GapAnswer(Compute.answered(() -> TubeGap.gapMm(wall, compression)));
+    return new GapAnswer(Refused.answered(() -> TubeGap.gapMm(wall, compression)));
   }
 
   @PostMapping("/tube/calibration")
@@ -323,7 +325,7 @@ class ComputeController {
       runs.add(new Calibration.Run(given(at + ".turns", run.turns()), given(at + ".ml", run.ml())));
     }
     double set = given("setMlPerTurn", q.setMlPerTurn());
-    Calibration c = Compute.answered(() -> Calibration.of(runs, set, ACCEPTED_PCT));
+    Calibration c = Refused.answered(() -> Calibration.of(runs, set, ACCEPTED_PCT));
     return new CalibrationAnswer(
         c.mlPerTurn(), c.cvPct(), c.errorPct(), c.moreRuns(), c.halfWidthPct());
   }
@@ -347,9 +349,9 @@ class ComputeController {
     double rated = given("ratedNm", q.ratedNm());
     double celsius = given("temperatureC", q.temperatureC());
     MagnetMargin m =
-        Compute.answered(
+        Refused.answered(
             () -> MagnetMargin.of(density, flow, head, efficiency, rpm, rated, magnet, celsius));
-    return new MarginAnswer(m.neededNm(), m.availableNm(), m.margin(), word(m.verdict().name()));
+    return new MarginAnswer(m.neededNm(), m.availableNm(), m.margin(), m.verdict());
   }
 
   @PostMapping("/shelf-life")
@@ -372,7 +374,7 @@ class ComputeController {
   private static RatingAnswer answer(Rating r) {
     return new RatingAnswer(
         r.material(),
-        word(r.verdict().name()),
+        r.verdict(),
         r.factor(),
         r.limitedBy().map(l -> new LimitedByAnswer(l.fluid(), l.reason())),
         r.marginK());

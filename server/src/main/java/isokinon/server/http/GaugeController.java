@@ -3,6 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.gauge.Gauge;
+import isokinon.server.gauge.SimulatedGauge.Condition;
 import isokinon.server.work.Gauges;
 import java.io.IOException;
 import java.util.List;
@@ -56,7 +57,7 @@ class GaugeController implements DisposableBean {
 
   @PutMapping("/{id}/stand-in")
   @Operation(summary = "Sets what is the matter with a simulated gauge")
-  Gauges.GaugeView pretend(@PathVariable String id, @RequestParam String condition) {
+  Gauges.GaugeView pretend(@PathVariable String id, @RequestParam Condition condition) {
     return gauges.pretend(id, condition);
   }
 

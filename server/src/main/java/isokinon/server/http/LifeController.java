@@ -120,7 +120,7 @@ class LifeController {
     double strength = given("priorStrength", q.priorStrength());
     List<Run> runs = q.observations() == null ? List.of() : runs(q.observations());
     WeibullPosterior p =
-        Compute.answered(
+        Refused.answered(
             () -> {
               Range.check("shape", shape, 0.01, 100);
               Range.check("priorMean", mean, 1e-9, OLDEST);
@@ -149,7 +149,7 @@ class LifeController {
     double age = given("age", q.age());
     double within = given("within", q.within());
     return new RiskAnswer(
-        Compute.answered(
+        Refused.answered(
             () -> {
               Range.check("age", age, 0, OLDEST);
               Range.check("within", within, 0, OLDEST);
@@ -169,7 +169,7 @@ class LifeController {
           400, "consequence", "A consequence is low or high; \"" + consequence + "\" is not.");
     }
     Interval i =
-        Compute.answered(() -> Interval.of(life, planned, failure, consequence.equals("high")));
+        Refused.answered(() -> Interval.of(life, planned, failure, consequence.equals("high")));
     return new IntervalAnswer(
         i.bestAge(),
         i.bestRate(),
@@ -181,11 +181,11 @@ class LifeController {
     double k = given("shape", shape);
     if (a == null && b == null) {
       double known = given("scale", scale);
-      return Compute.answered(() -> new Weibull(k, known));
+      return Refused.answered(() -> new Weibull(k, known));
     }
     double givenA = given("a", a);
     double givenB = given("b", b);
-    return Compute.answered(
+    return Refused.answered(
         () -> {
           Range.check("shape", k, 0.01, 100);
           Range.check("a", givenA, 1e-9, 1e9);
@@ -207,7 +207,7 @@ class LifeController {
       String at = "observations[" + i + "]";
       ObservationQuestion o = given(at, observations.get(i));
       double age = given(at + ".age", o.age());
-      Compute.answered(() -> Range.check(at + ".age", age, 1e-9, OLDEST));
+      Refused.answered(() -> Range.check(at + ".age", age, 1e-9, OLDEST));
       runs.add(new Run(age, given(at + ".failed", o.failed())));
     }
     return runs;

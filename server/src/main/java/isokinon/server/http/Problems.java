@@ -1,6 +1,8 @@
 package isokinon.server.http;
 
 import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.InvalidFormatException;
+import isokinon.core.value.Code;
 import isokinon.server.access.People;
 import isokinon.server.work.Refused;
 import isokinon.server.work.Stale;
@@ -20,6 +22,7 @@ import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
@@ -60,18 +63,35 @@ class Problems {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> notReadable(HttpMessageNotReadableException e) {
+    if (e.getCause() instanceof InvalidFormatException word
+        && Code.class.isAssignableFrom(word.getTargetType())) {
+      String path = path(word);
+      return one(
+          HttpStatus.BAD_REQUEST,
+          path,
+          "\""
+              + word.getValue()
+              + "\" is no "
+              + path
+              + ": it is one of "
+              + String.join(", ", Codes.of(word.getTargetType()))
+              + ".");
+    }
     if (e.getCause() instanceof JsonMappingException mapping) {
-      String path =
-          mapping.getPath().stream()
-              .map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : r.getFieldName())
-              .collect(Collectors.joining("."))
-              .replace(".[", "[");
+      String path = path(mapping);
       return one(
           HttpStatus.BAD_REQUEST,
           path,
           (path.isEmpty() ? "The request" : path) + " is not of the kind that is asked for here.");
     }
     return one(HttpStatus.BAD_REQUEST, "", "The request is not readable as JSON.");
+  }
+
+  private static String path(JsonMappingException e) {
+    return e.getPath().stream()
+        .map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : r.getFieldName())
+        .collect(Collectors.joining("."))
+        .replace(".[", "[");
   }
 
   @ExceptionHandler
@@ -94,6 +114,15 @@ class Problems {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> wrongKind(MethodArgumentTypeMismatchException e) {
+    Class<?> wanted = e.getRequiredType();
+    if (wanted != null && Code.class.isAssignableFrom(wanted)) {
+      return one(
+          e.getParameter().hasParameterAnnotation(PathVariable.class)
+              ? HttpStatus.NOT_FOUND
+              : HttpStatus.BAD_REQUEST,
+          e.getName(),
+          "\"" + e.getValue() + "\" is none of " + String.join(", ", Codes.of(wanted)) + ".");
+    }
     return one(HttpStatus.NOT_FOUND, e.getName(), "\"" + e.getValue() + "\" names nothing here.");
   }
 

@@ -2,7 +2,7 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import isokinon.server.work.Refused;
+import isokinon.core.value.Code;
 import isokinon.server.work.Shelf;
 import isokinon.server.work.Stores;
 import isokinon.server.work.StoresView;
@@ -22,6 +22,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/stores")
 @Tag(name = "stores", description = "Kits and parts, lots, reservations, purchase list")
 class StoresController {
+
+  /** What is done with a lot. */
+  enum LotAct implements Code {
+    RESERVE,
+    ISSUE,
+    RETURN,
+    COUNT,
+    SCRAP
+  }
 
   private final Stores stores;
   private final Shelf shelf;
@@ -51,16 +60,13 @@ class StoresController {
 
   @PostMapping("/acts/{act}")
   @Operation(summary = "Does something with a lot: reserve, issue, return, count or scrap")
-  StoresView act(@PathVariable String act, @RequestBody Shelf.LotRequest request) {
+  StoresView act(@PathVariable LotAct act, @RequestBody Shelf.LotRequest request) {
     switch (act) {
-      case "reserve" -> shelf.reserve(request);
-      case "issue" -> shelf.issue(request);
-      case "return" -> shelf.giveBack(request);
-      case "count" -> shelf.counted(request);
-      case "scrap" -> shelf.scrap(request);
-      default ->
-          throw Refused.missing(
-              "A lot is reserved, issued, returned, counted or scrapped; not " + act + ".");
+      case RESERVE -> shelf.reserve(request);
+      case ISSUE -> shelf.issue(request);
+      case RETURN -> shelf.giveBack(request);
+      case COUNT -> shelf.counted(request);
+      case SCRAP -> shelf.scrap(request);
     }
     return stores.view();
   }

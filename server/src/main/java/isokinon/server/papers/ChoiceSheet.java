@@ -85,17 +85,17 @@ public class ChoiceSheet {
                         Words.plain(e.concentrationPct()) + " %",
                         Words.plain(e.temperatureC()) + " °C",
                         Words.plain(Math.round(e.share() * 1000) / 10.0) + " % of the time",
-                        e.kind()))
+                        e.kind() == null ? "" : e.kind().code()))
             .toList();
     List<String> facts = new ArrayList<>();
-    facts.add("solids wear: " + d.abrasion());
+    facts.add("solids wear: " + (d.abrasion() == null ? "none" : d.abrasion().code()));
     facts.add("suction lift " + Words.plain(d.suctionLiftM()) + " m");
     fact(facts, "discharge", d.pressureBar(), "bar");
     fact(facts, "viscosity", d.viscosityMpas(), "mPa·s");
     fact(facts, "largest solids", d.solidsMm(), "mm");
     fact(facts, "coldest", d.ambientC(), "°C");
     facts.add("food: " + (d.food() == null ? "not known" : d.food() ? "yes" : "no"));
-    facts.add("static: " + (d.zone() == null ? "not known" : d.zone()));
+    facts.add("static: " + (d.zone() == null ? "not known" : d.zone().code()));
     facts.add("runs dry: " + (d.runsDry() == null ? "not known" : d.runsDry() ? "yes" : "no"));
     return table(List.of("Fluid", "Strength", "Highest", "Share", "As"), fluids)
         + "<p>"
@@ -116,7 +116,7 @@ public class ChoiceSheet {
       rows.add(
           List.of(
               k.material() + (k.fittedNow() ? ", in it now" : ""),
-              k.verdict(),
+              k.verdict().code(),
               money(k.costPer1000h()) + band(k.costLow(), k.costHigh(), 1),
               hours(k.lifeHours()) + band(k.lifeLow(), k.lifeHigh(), 100),
               k.hardwareNote()
@@ -162,7 +162,7 @@ public class ChoiceSheet {
       rows.append("<tr><td class='whole'><b>")
           .append(text(m.material()))
           .append("</b><br/>")
-          .append(text(m.verdict()))
+          .append(text(m.verdict().code()))
           .append("</td>");
       m.bars().forEach(b -> rows.append("<td>").append(bar(b)).append("</td>"));
       for (int i = m.bars().size(); i < duty.exposures().size(); i++) {

@@ -161,7 +161,7 @@ public class Clipboard {
       var joint = sheet.handling(id).flatMap(Handling::fastening);
       if (joint.isPresent()) {
         any = true;
-        out.append(joint(Records.step(sheet, id), joint.get()));
+        out.append(joint(sheet.stepSentence(id), joint.get()));
       }
     }
     return any ? out.toString() : out + "<p class='soft'>Nothing to torque on this way.</p>";

@@ -5,6 +5,7 @@ import static isokinon.server.papers.Paper.section;
 import static isokinon.server.papers.Paper.table;
 import static isokinon.server.papers.Paper.text;
 
+import isokinon.core.rebuild.Stage;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.Words;
 import java.util.List;
@@ -28,7 +29,7 @@ public class HandBackRecord {
   }
 
   private static String body(BenchView v) {
-    boolean open = !v.stage().equals("CLOSED");
+    boolean open = v.stage() != Stage.CLOSED;
     return "<h1>"
         + text(v.pump().tag())
         + "</h1><p>"
@@ -88,7 +89,7 @@ public class HandBackRecord {
             i ->
                 List.of(
                     i.name(),
-                    i.state(),
+                    i.state().code(),
                     i.measured().isEmpty() ? i.because() : i.measured(),
                     i.limits().stream()
                         .map(

@@ -42,13 +42,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Bench {
 
-  private static final String LINE = "\n";
-
   /** Parts the two readings of a pair. */
   private static final String PAIR = "|";
 
   private final BenchMapper store;
-  private final PumpMapper pumps;
   private final StoresMapper stores;
   private final Sheets sheets;
   private final People people;
@@ -56,15 +53,14 @@ public class Bench {
   private final ShelfLives shelf;
   private final FindingLog findingLog;
   private final Findings findings;
-  private final Lives lives;
+  private final PumpRegister register;
+  private final Jobs jobs;
   private final Shelf shelves;
   private final HandBack handBack;
   private final Clock clock;
-  private final CachedByKey<RebuildRow, Sheet> learned;
 
   Bench(
       BenchMapper store,
-      PumpMapper pumps,
       StoresMapper stores,
       Sheets sheets,
       People people,
@@ -72,13 +68,12 @@ public class Bench {
       ShelfLives shelf,
       FindingLog findingLog,
       Findings findings,
-      Lives lives,
+      PumpRegister register,
+      Jobs jobs,
       Shelf shelves,
       HandBack handBack,
-      DataVersions versions,
       Clock clock) {
     this.store = store;
-    this.pumps = pumps;
     this.stores = stores;
     this.sheets = sheets;
     this.people = people;
@@ -86,15 +81,12 @@ public class Bench {
     this.shelf = shelf;
     this.findingLog = findingLog;
     this.findings = findings;
-    this.lives = lives;
+    this.register = register;
+    this.jobs = jobs;
     this.shelves = shelves;
     this.handBack = handBack;
     this.clock = clock;
-    this.learned = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
   }
-
-  /** A rebuild with its pump and events. */
-  public record Job(RebuildRow row, PumpRow pump, Rebuild rebuild) {}
 
   /** A rebuild on the list of those running. */
   public record Running(
@@ -107,11 +99,7 @@ public class Bench {
    */
   @Transactional
   public BenchView open(String tag, String who, String reason) {
-    PumpRow pump =
-        pumps
-            .lock(tag)
-            .map(lives::carriedOn)
-            .orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+    PumpRow pump = register.lock(tag);
     people.known(who);
     Optional<RebuildRow> open = store.runningOn(tag);
     if (open.isPresent()) {
@@ -145,7 +133,7 @@ public class Bench {
   /** Rebuilds not handed back yet. */
   public List<Running> running() {
     return store.running().stream()
-        .map(r -> job(r.id()))
+        .map(r -> jobs.job(r.id()))
         .map(
             j ->
                 new Running(
@@ -160,48 +148,13 @@ public class Bench {
 
   /** Where a rebuild stands. */
   public BenchView view(long id) {
-    Job job = job(id);
+    Job job = jobs.job(id);
     return viewer.view(job.row(), job.pump(), job.rebuild());
   }
 
   /** What is known of a part in hand, and what it makes of the signatures pressed so far. */
   public FindingView finding(long id, FindingView.FindingQuestion question) {
-    return findings.view(job(id), question, clock.getZone());
-  }
-
-  /** A rebuild, replayed from its events. */
-  public Job job(long id) {
-    RebuildRow row = store.rebuild(id).orElseThrow(() -> Refused.missing("No rebuild " + id + "."));
-    return replay(row);
-  }
-
-  private Job replay(RebuildRow row) {
-    Sheet sheet = learned.get(row, this::withMinutesOf);
-    List<BenchEvent> events = store.events(row.id()).stream().map(Bench::event).toList();
-    PumpRow pump = pumps.byTag(row.pump()).map(lives::carriedOn).orElseThrow();
-    Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
-    return new Job(row, pump, Rebuild.replay(sheet, fitted, events));
-  }
-
-  /** The sheet of a rebuild with the minutes this shop had recorded when it was opened. */
-  private Sheet withMinutesOf(RebuildRow row) {
-    Sheet written = sheets.at(row.sheetId(), row.sheetRevision());
-    Map<String, LearnedMinutes.Recorded> recorded = recorded(row.sheetId(), row.openedAt());
-    return recorded.isEmpty() ? written : LearnedMinutes.applied(written, recorded);
-  }
-
-  /** Minutes this shop recorded of a sheet's steps before {@code before}. */
-  private Map<String, LearnedMinutes.Recorded> recorded(String sheetId, OffsetDateTime before) {
-    Map<String, LearnedMinutes.Recorded> recorded = new HashMap<>();
-    for (StepMedianRow r : store.stepMedians(sheetId, before)) {
-      recorded.merge(
-          r.step(),
-          r.building()
-              ? new LearnedMinutes.Recorded(0, 0, r.minutes(), r.jobs())
-              : new LearnedMinutes.Recorded(r.minutes(), r.jobs(), 0, 0),
-          LearnedMinutes.Recorded::with);
-    }
-    return recorded;
+    return findings.view(jobs.job(id), question, clock.getZone());
   }
 
   /**
@@ -212,7 +165,7 @@ public class Bench {
    * @throws Refused where the items name what the sheet does not know
    */
   public WaysView ways(long id, List<String> items) {
-    Job job = job(id);
+    Job job = jobs.job(id);
     Rebuild rebuild = job.rebuild();
     if (rebuild.stage() != Stage.TAKE_IN) {
       return viewer.ways(job.pump(), rebuild);
@@ -241,7 +194,7 @@ public class Bench {
       return view(repeated.get().rebuild());
     }
     boolean lead = people.leads(request.who());
-    Job job = replay(row);
+    Job job = jobs.replay(row);
     Rebuild rebuild = job.rebuild();
     if (request.seen() != rebuild.seq()) {
       throw new Stale(
@@ -261,14 +214,16 @@ public class Bench {
             ? asked.saying(BenchViewer.DUE + viewer.nextDue(row, job.pump(), rebuild))
             : asked;
     OffsetDateTime now = OffsetDateTime.now(clock);
-    EventRow recorded = row(id, rebuild.seq() + 1, request, now, lead, act);
+    BenchEvent event =
+        new BenchEvent(rebuild.seq() + 1, now.toInstant(), request.who(), lead, act);
+    EventRow recorded = EventRows.row(id, request.key().toString(), now, event);
     store.append(recorded);
     findingLog.record(job, recorded, act);
     if (act.kind() == Act.Kind.HANDED_BACK) {
       handBack.close(job, now, request.who());
       return view(id);
     }
-    Rebuild after = rebuild.plus(event(recorded));
+    Rebuild after = rebuild.plus(event);
     if (act.kind() == Act.Kind.LOT_FITTED) {
       shelves.handOut(act.subject(), new Job(row, job.pump(), after), request.who());
     }
@@ -436,43 +391,5 @@ public class Bench {
               return Optional.<Refusal>empty();
             })
         .orElse(Optional.of(new Refusal("lot", "No lot is called " + act.subject() + ".")));
-  }
-
-  private static EventRow row(
-      long id, long seq, ActRequest r, OffsetDateTime now, boolean lead, Act act) {
-    return new EventRow(
-        id,
-        seq,
-        r.key().toString(),
-        now,
-        r.who(),
-        lead,
-        act.kind().name(),
-        act.step(),
-        act.subject(),
-        act.pass(),
-        act.fastener(),
-        act.value().orElse(null),
-        act.unit(),
-        act.text(),
-        String.join(LINE, act.items()));
-  }
-
-  private static BenchEvent event(EventRow row) {
-    return new BenchEvent(
-        row.seq(),
-        row.at().toInstant(),
-        row.who(),
-        row.lead(),
-        new Act(
-            Act.Kind.valueOf(row.kind()),
-            row.step(),
-            row.subject(),
-            row.pass(),
-            row.fastener(),
-            Optional.ofNullable(row.reading()),
-            row.unit(),
-            row.text(),
-            row.items().isEmpty() ? List.of() : Arrays.asList(row.items().split(LINE))));
   }
 }

@@ -1,6 +1,18 @@
 package isokinon.server.work;
 
+import isokinon.server.work.Rail.RailPart;
+import isokinon.core.rebuild.Stage;
+import isokinon.core.rebuild.Wait;
+import isokinon.core.sheet.Family;
+import isokinon.core.sheet.Handling.About;
+import isokinon.core.sheet.Handling.Answer;
+import isokinon.core.sheet.Handling.Layout;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
+import isokinon.core.torque.TorqueReading;
+import isokinon.core.value.Code;
+import isokinon.server.work.shared.StateMark;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,7 +22,7 @@ public record BenchView(
     long id,
     PumpHead pump,
     long seq,
-    String stage,
+    Stage stage,
     List<StageMark> stages,
     double elapsedMinutes,
     double plannedMinutes,
@@ -34,38 +46,20 @@ public record BenchView(
     FaultView fault) {
 
   /** The pump and its duty in two lines. */
-  public record PumpHead(String tag, String duty, String fitted, String series, String family) {}
+  public record PumpHead(String tag, String duty, String fitted, String series, Family family) {}
 
-  /** A stage: done, current or ahead, and the minutes spent in it. */
-  public record StageMark(String id, String title, String state, double minutes) {}
+  /** Where a stage stands in the job. */
+  public enum StageState implements Code {
+    DONE,
+    CURRENT,
+    AHEAD
+  }
+
+  /** A stage, where it stands in the job, and the minutes spent in it. */
+  public record StageMark(Stage id, String title, StageState state, double minutes) {}
 
   /** The sheet of the rebuild. */
   public record SheetHead(String id, String title, int revision, String note) {}
-
-  /** Lines of the stack drawing laid end to end, with their parts. */
-  public record Rail(String id, String title, boolean inPlan, List<RailLine> lines) {}
-
-  /** One centre line. */
-  public record RailLine(
-      String id, int axes, String note, boolean mirrored, String view, List<RailPart> parts) {}
-
-  /** A part as drawn: where it is, what is known of it. */
-  public record RailPart(
-      String id,
-      String name,
-      String glyph,
-      double at,
-      String side,
-      int count,
-      String facing,
-      String faces,
-      String toward,
-      double angle,
-      List<String> care,
-      String where,
-      String state,
-      String word,
-      String subWord) {}
 
   /** The step in hand. */
   public record StepView(
@@ -106,12 +100,12 @@ public record BenchView(
   public record CheckView(
       String id,
       String ask,
-      String kind,
+      Answer kind,
       String unit,
       Optional<Double> min,
       Optional<Double> max,
       boolean hold,
-      String about,
+      About about,
       boolean answered,
       boolean passed,
       Optional<Double> value,
@@ -122,7 +116,7 @@ public record BenchView(
   /** The tightening of the step's joint. */
   public record TorqueView(
       int count,
-      String layout,
+      Layout layout,
       String thread,
       double minNm,
       double maxNm,
@@ -156,7 +150,7 @@ public record BenchView(
       int number,
       List<Double> readings,
       boolean clicked,
-      String lie,
+      TorqueReading.Lie lie,
       String say,
       Optional<String> acceptedBecause) {}
 
@@ -172,19 +166,19 @@ public record BenchView(
       int count,
       String side,
       boolean matched,
-      List<String> care,
-      String state,
+      List<Part.Care> care,
+      StateMark state,
       String word) {}
 
   /** An energy or confirmation of the make-safe gate. */
   public record Gate(
       String id,
-      String energy,
+      Optional<Sheet.Energy> energy,
       String title,
       String where,
       String act,
       String ask,
-      String kind,
+      Answer kind,
       String unit,
       Optional<Double> max,
       boolean licensed,
@@ -212,7 +206,7 @@ public record BenchView(
       List<String> look,
       List<LimitView> limits,
       boolean reached,
-      String state,
+      StateMark state,
       boolean renewedAnyway,
       String because,
       String measured,
@@ -229,33 +223,6 @@ public record BenchView(
       List<LotView> lots,
       Optional<CoverView> cover,
       List<OutView> out) {}
-
-  /**
-   * The cheapest way to have what is renewed.
-   *
-   * @param onHand parts that lie on the shelf in date
-   * @param buy what is bought, dearest first
-   * @param cost pounds
-   * @param leftOver what was bought beyond the need
-   * @param overAge lots that lie there and may not be fitted
-   * @param arrivesInDays days until the last of it is on the shelf
-   * @param optimal whether nothing cheaper covers the need
-   * @param quicker what would be there sooner for more money, as a sentence; empty where nothing
-   * @param missing parts nobody offers
-   */
-  public record CoverView(
-      List<String> onHand,
-      List<BuyLine> buy,
-      double cost,
-      List<String> leftOver,
-      List<String> overAge,
-      int arrivesInDays,
-      boolean optimal,
-      String quicker,
-      List<String> missing) {}
-
-  /** So many of one kit or single part. */
-  public record BuyLine(String id, String title, int count, double price, int leadDays) {}
 
   /** A role to choose a material for. */
   public record RoleChoice(String role, String fitted, Optional<String> chosen) {}
@@ -292,7 +259,7 @@ public record BenchView(
   public record ProofView(
       String id,
       String ask,
-      String kind,
+      Answer kind,
       String unit,
       Optional<Double> min,
       Optional<Double> max,
@@ -318,7 +285,8 @@ public record BenchView(
    * @param until when it is over, as an instant
    * @param open whether it still matters
    */
-  public record WaitView(String kind, String subject, String title, String until, boolean open) {}
+  public record WaitView(
+      Wait.Kind kind, String subject, String title, String until, boolean open) {}
 
   /**
    * What the pump was told to do at the take-in, and what it turned out to be.

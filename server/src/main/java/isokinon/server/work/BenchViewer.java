@@ -14,6 +14,7 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.stock.ShelfLife;
 import isokinon.server.db.ExposureRow;
+import isokinon.server.db.KeptCondition;
 import isokinon.server.db.KeptPartRow;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.PumpMapper;
@@ -41,6 +42,7 @@ import isokinon.server.work.BenchView.RenewItem;
 import isokinon.server.work.BenchView.RoleChoice;
 import isokinon.server.work.BenchView.SheetHead;
 import isokinon.server.work.BenchView.StageMark;
+import isokinon.server.work.BenchView.StageState;
 import isokinon.server.work.BenchView.TrayItem;
 import isokinon.server.work.BenchView.WaitView;
 import isokinon.server.work.BenchView.WaysView;
@@ -134,7 +136,7 @@ public class BenchViewer {
         row.id(),
         head(pump, rebuild),
         rebuild.seq(),
-        rebuild.stage().name(),
+        rebuild.stage(),
         stages(rebuild, times),
         elapsed,
         plan.map(p -> p.minutes() + p.buildOnlyMinutes()).orElse(0.0),
@@ -172,9 +174,9 @@ public class BenchViewer {
         .map(
             w ->
                 new WaitView(
-                    w.kind().code(),
+                    w.kind(),
                     w.subject(),
-                    Records.stepOrTest(rebuild.sheet(), w.subject()),
+                    rebuild.sheet().testOrStep(w.subject()),
                     w.until().toString(),
                     w.open(now)))
         .toList();
@@ -252,11 +254,11 @@ public class BenchViewer {
         .map(
             s ->
                 new StageMark(
-                    s.name(),
+                    s,
                     s.title(),
                     s == rebuild.stage()
-                        ? "current"
-                        : s.compareTo(rebuild.stage()) < 0 ? "done" : "ahead",
+                        ? StageState.CURRENT
+                        : s.compareTo(rebuild.stage()) < 0 ? StageState.DONE : StageState.AHEAD,
                     minutes(times.getOrDefault(s, Duration.ZERO))))
         .toList();
   }
@@ -281,7 +283,7 @@ public class BenchViewer {
               id,
               stripping
                   ? rebuild.sheet().step(id).orElseThrow().strip()
-                  : Records.step(rebuild.sheet(), id),
+                  : rebuild.sheet().stepSentence(id),
               how.fastening()
                   .filter(f -> !stripping)
                   .map(f -> Words.plain(f.minNm()) + " to " + Words.plain(f.maxNm()) + " N·m")
@@ -308,7 +310,7 @@ public class BenchViewer {
                   p.count(),
                   p.place().map(Part.Place::side).orElse(""),
                   p.matched(),
-                  p.care().stream().map(Part.Care::code).sorted().toList(),
+                  p.care().stream().sorted().toList(),
                   known.state(),
                   known.word());
             })
@@ -322,12 +324,12 @@ public class BenchViewer {
       gates.add(
           new Gate(
               h.id(),
-              h.energy().code(),
+              Optional.of(h.energy()),
               h.title(),
               h.where(),
               h.act(),
               h.ask(),
-              h.kind().code(),
+              h.kind(),
               h.unit(),
               h.max(),
               h.licensed(),
@@ -343,12 +345,12 @@ public class BenchViewer {
           gates.add(
               new Gate(
                   id,
-                  "",
+                  Optional.empty(),
                   Words.sentence(id),
                   "",
                   "",
                   ask,
-                  "confirm",
+                  Handling.Answer.CONFIRM,
                   "",
                   Optional.empty(),
                   false,
@@ -455,7 +457,7 @@ public class BenchViewer {
                     r ->
                         new RenewItem(
                             r.part(),
-                            Records.part(sheet, r.part()),
+                            sheet.partName(r.part()),
                             r.count(),
                             sheet.part(r.part()).flatMap(Part::role),
                             r.because(),
@@ -529,7 +531,7 @@ public class BenchViewer {
         kept.material(),
         Words.day(kept.keptAt().toLocalDate()),
         Optional.empty(),
-        kept.condition().equals("sound") ? LotStatus.IN_DATE : LotStatus.NEEDS_INSPECTION,
+        kept.condition() == KeptCondition.SOUND ? LotStatus.IN_DATE : LotStatus.NEEDS_INSPECTION,
         Words.plain(Math.rint(kept.hours())) + " h on it, from " + kept.fromPump(),
         1,
         0,
@@ -544,7 +546,7 @@ public class BenchViewer {
   private HandBackView handBack(RebuildRow row, PumpRow pump, Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
     return new HandBackView(
-        rebuild.renewedInAll().stream().map(p -> Records.part(sheet, p)).toList(),
+        rebuild.renewedInAll().stream().map(p -> sheet.partName(p)).toList(),
         sheet.parts().stream()
             .filter(p -> rebuild.verdict(p.id()).equals(Optional.of(Part.Verdict.WATCH)))
             .map(p -> p.name() + ": " + measured(rebuild, p))
@@ -552,7 +554,7 @@ public class BenchViewer {
         rebuild.retorques().entrySet().stream()
             .map(
                 e ->
-                    Records.step(sheet, e.getKey())
+                    sheet.stepSentence(e.getKey())
                         + ": again after "
                         + Words.plain(e.getValue())
                         + " h, cold and unpressurised")
@@ -572,7 +574,7 @@ public class BenchViewer {
     if (recorded.isPresent()) {
       return recorded.get();
     }
-    FindingView.NextView next = nextLooks.next(new Bench.Job(row, pump, rebuild), Optional.empty());
+    FindingView.NextView next = nextLooks.next(new Job(row, pump, rebuild), Optional.empty());
     if (rebuild.has(School.Effect.UNTIL_TEAR) && next.because().isEmpty()) {
       return "when it tears; the kit lies ready";
     }
@@ -615,7 +617,7 @@ public class BenchViewer {
         .map(
             f ->
                 new JointLine(
-                    Records.step(rebuild.sheet(), step),
+                    rebuild.sheet().stepSentence(step),
                     Words.joint(f),
                     rebuild.torque(step).stream()
                         .flatMap(r -> r.fasteners().entrySet().stream())

@@ -73,7 +73,7 @@ public class Causes {
 
   /** Causes of a part's wear, the likeliest first. */
   List<CauseView> of(
-      Bench.Job job,
+      Job job,
       Part part,
       List<SignView> looks,
       List<Signature> seen,
@@ -139,11 +139,11 @@ public class Causes {
   }
 
   /** What duty, readings and age say, as far as it is known: clue to whether it holds. */
-  private Map<String, Boolean> clues(Bench.Job job, Part part, Map<String, Double> readings) {
+  private Map<String, Boolean> clues(Job job, Part part, Map<String, Double> readings) {
     PumpRow pump = job.pump();
     WetEndRow wetEnd = wetEnds.of(pump.tag());
     Map<String, Boolean> clues = new LinkedHashMap<>();
-    clues.put("duty:solids", !pump.abrasion().equals("none"));
+    clues.put("duty:solids", pump.abrasion() != Duty.Abrasion.NONE);
     clues.put("duty:lift", pump.suctionLiftM() > HIGH_LIFT_M);
     if (wetEnd.runsDry() != null) {
       clues.put("duty:dry", wetEnd.runsDry());
@@ -185,7 +185,7 @@ public class Causes {
   }
 
   /** The material of a part as it came out, as far as it is written down. */
-  private Optional<Material> material(Bench.Job job, Part part) {
+  private Optional<Material> material(Job job, Part part) {
     return part.role()
         .map(
             r ->
@@ -200,11 +200,11 @@ public class Causes {
   }
 
   /** Causes found on a pump, the last first. */
-  List<Pumps.FoundCause> found(String tag, Optional<Sheet> sheet) {
+  List<FoundCause> found(String tag, Optional<Sheet> sheet) {
     return store.causes(tag).stream()
         .map(
             c ->
-                new Pumps.FoundCause(
+                new FoundCause(
                     Words.day(c.foundAt().toLocalDate()),
                     sheet
                         .flatMap(s -> s.part(c.part()))

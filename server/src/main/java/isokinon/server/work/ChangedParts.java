@@ -25,7 +25,6 @@ import org.springframework.stereotype.Component;
 class ChangedParts {
 
   private static final int MOST_CAUSE = 200;
-  private static final int MOST_PLACE = 40;
 
   private final PumpMapper pumps;
   private final HistoryMapper history;
@@ -50,7 +49,7 @@ class ChangedParts {
   }
 
   /** Writes down what a rebuild changed, and takes what it used off the shelf. */
-  void handedBack(Bench.Job job, LocalDate day, String who) {
+  void handedBack(Job job, LocalDate day, String who) {
     Rebuild rebuild = job.rebuild();
     PumpRow pump = job.pump();
     List<String> used =
@@ -83,38 +82,14 @@ class ChangedParts {
    * The run of the set that came out. It counts as failed only where a part of it was judged so at
    * the bench; a set changed because it was due came out sound.
    */
-  private RunRow finishedSet(Bench.Job job, LocalDate day) {
+  private RunRow finishedSet(Job job, LocalDate day) {
     PumpRow pump = job.pump();
     Optional<BenchEvent> found =
         partsOf(job.rebuild(), pump.role()).stream()
             .flatMap(p -> job.rebuild().condemned(p.id()).stream())
             .findFirst();
-    return ended(
+    return PartRuns.ended(
         pump, pumps.mainFluid(pump.tag()), day, found.isPresent(), cause(job.rebuild(), found), "");
-  }
-
-  /** The run of a wearing set that ends today. */
-  static RunRow ended(
-      PumpRow pump, String duty, LocalDate day, boolean failed, String cause, String note) {
-    return new RunRow(
-        pump.tag(),
-        pump.role(),
-        pump.material(),
-        duty,
-        pump.fittedOn(),
-        day,
-        pump.hoursHere(),
-        failed,
-        cause,
-        pump.serial(),
-        pump.partSerial(),
-        "",
-        pump.sheet().orElse(""),
-        pump.cameHours(),
-        HistoryTable.counted(pump).code(),
-        pump.cameCount(),
-        pump.countsPerHour() > 0 ? pump.countsHere() : null,
-        note);
   }
 
   private static List<Part> partsOf(Rebuild rebuild, String role) {
@@ -125,7 +100,7 @@ class ChangedParts {
 
   // ---- parts of other roles ---------------------------------------------------------------------
 
-  private void others(Bench.Job job, LocalDate day) {
+  private void others(Job job, LocalDate day) {
     Rebuild rebuild = job.rebuild();
     List<Part> renewed =
         rebuild.renewedInAll().stream()
@@ -139,7 +114,7 @@ class ChangedParts {
       List<FittedPartRow> out =
           fitted.stream()
               .filter(f -> f.role().equals(role))
-              .filter(f -> f.place().equals(place(part)) || (all && f.place().isEmpty()))
+              .filter(f -> f.place().equals(PartRuns.place(part)) || (all && f.place().isEmpty()))
               .toList();
       out.forEach(f -> takeOut(f, part, job, day));
       fitted.removeAll(out);
@@ -154,17 +129,12 @@ class ChangedParts {
         && part.role().filter(r -> !r.equals(Roles.BODY)).isPresent();
   }
 
-  /** What a part is called as a place in its pump. */
-  static String place(Part part) {
-    return Words.clipped(Words.words(part.id()), MOST_PLACE);
-  }
-
-  private void takeOut(FittedPartRow f, Part part, Bench.Job job, LocalDate day) {
+  private void takeOut(FittedPartRow f, Part part, Job job, LocalDate day) {
     PumpRow pump = job.pump();
     Optional<BenchEvent> found = job.rebuild().condemned(part.id());
     history.takeOut(pump.tag(), f.role(), f.place());
     pumps.addRun(
-        ended(
+        PartRuns.ended(
             f,
             pump,
             pumps.mainFluid(pump.tag()),
@@ -173,31 +143,7 @@ class ChangedParts {
             cause(job.rebuild(), found)));
   }
 
-  /** The run of a part of another role that ends today. */
-  static RunRow ended(
-      FittedPartRow f, PumpRow pump, String duty, LocalDate day, boolean failed, String cause) {
-    return new RunRow(
-        pump.tag(),
-        f.role(),
-        f.material(),
-        duty,
-        f.fittedOn(),
-        day,
-        f.hoursHere(pump),
-        failed,
-        cause,
-        pump.serial(),
-        f.partSerial(),
-        f.place(),
-        pump.sheet().orElse(""),
-        f.cameHours(),
-        HistoryTable.counted(pump).code(),
-        f.cameCount(),
-        pump.countsPerHour() > 0 ? f.countsHere(pump) : null,
-        "");
-  }
-
-  private void putIn(Part part, Bench.Job job, LocalDate day) {
+  private void putIn(Part part, Job job, LocalDate day) {
     PumpRow pump = job.pump();
     String role = part.role().orElseThrow();
     Optional<KeptPartRow> kept = kept(job.rebuild(), part);
@@ -209,7 +155,7 @@ class ChangedParts {
                     new FittedPartRow(
                         pump.tag(),
                         role,
-                        place(part),
+                        PartRuns.place(part),
                         kept.map(KeptPartRow::serial).orElse(""),
                         material,
                         day,

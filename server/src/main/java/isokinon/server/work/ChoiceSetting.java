@@ -3,6 +3,7 @@ package isokinon.server.work;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.Duty;
+import isokinon.server.db.Consequence;
 import isokinon.server.db.WetEndRow;
 import java.util.Map;
 import java.util.Optional;
@@ -28,4 +29,4 @@ record ChoiceSetting(
     DutyForm form,
     Duty duty,
     double hoursPerDay,
-    String consequence) {}
+    Optional<Consequence> consequence) {}

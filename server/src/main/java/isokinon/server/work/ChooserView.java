@@ -1,6 +1,11 @@
 package isokinon.server.work;
 
+import isokinon.core.sheet.Family;
 import isokinon.core.stock.LotStatus;
+import isokinon.core.wetend.Rating;
+import isokinon.core.wetend.Sensitivity;
+import isokinon.core.wetend.WayOut;
+import isokinon.server.db.Consequence;
 import java.util.List;
 import java.util.Optional;
 
@@ -26,7 +31,7 @@ import java.util.Optional;
 public record ChooserView(
     String tag,
     String title,
-    String family,
+    Family family,
     String sheet,
     String lead,
     String fittedNow,
@@ -34,7 +39,7 @@ public record ChooserView(
     String hardware,
     DutyForm duty,
     double hoursPerDay,
-    String consequence,
+    Optional<Consequence> consequence,
     List<RoleView> roles,
     List<KitChoice> kits,
     List<TurnView> turns,
@@ -52,7 +57,7 @@ public record ChooserView(
       String material,
       String name,
       boolean fittedNow,
-      String verdict,
+      Rating.Verdict verdict,
       Optional<Double> factor,
       Optional<Double> marginK,
       String reason,
@@ -64,12 +69,12 @@ public record ChooserView(
       double temperatureC,
       Optional<Double> fullC,
       Optional<Double> limitedC,
-      String verdict,
+      Rating.Verdict verdict,
       boolean own,
       String reason) {}
 
   /** A part of a wet end with its material and how that stands. */
-  public record PartChoice(String role, String material, String verdict, boolean renewed) {}
+  public record PartChoice(String role, String material, Rating.Verdict verdict, boolean renewed) {}
 
   /**
    * A wet end that could go in.
@@ -97,7 +102,7 @@ public record ChooserView(
       String material,
       List<PartChoice> parts,
       boolean fittedNow,
-      String verdict,
+      Rating.Verdict verdict,
       String weakest,
       String because,
       Optional<Double> costPer1000h,
@@ -122,11 +127,12 @@ public record ChooserView(
       String evidence) {}
 
   /** What would change the choice; the fluid's place in the duty, the axis and the last value. */
-  public record TurnView(int exposure, String axis, boolean upward, double at, String sentence) {}
+  public record TurnView(
+      int exposure, Sensitivity.Axis axis, boolean upward, double at, String sentence) {}
 
   /** A fact worth asking for. */
   public record QuestionView(String field, String ask, String because) {}
 
   /** What to change where nothing fits. */
-  public record WayOutView(int exposure, String kind, double to, String sentence) {}
+  public record WayOutView(int exposure, WayOut.Kind kind, double to, String sentence) {}
 }

@@ -38,7 +38,7 @@ public class Clocks {
   public record ClockView(
       String pump,
       long rebuild,
-      String kind,
+      Wait.Kind kind,
       String subject,
       String title,
       String until,
@@ -52,13 +52,13 @@ public class Clocks {
   private record Known(List<Wait> waits, Map<String, String> titles) {}
 
   private final BenchMapper bench;
-  private final Bench jobs;
+  private final Jobs jobs;
   private final Clock clock;
 
   /** A rebuild is replayed again only once something was recorded in it. */
   private final CachedByKey<After, Known> known;
 
-  Clocks(BenchMapper bench, Bench jobs, DataVersions versions, Clock clock) {
+  Clocks(BenchMapper bench, Jobs jobs, DataVersions versions, Clock clock) {
     this.bench = bench;
     this.jobs = jobs;
     this.clock = clock;
@@ -80,7 +80,7 @@ public class Clocks {
               new ClockView(
                   row.pump(),
                   row.id(),
-                  w.kind().code(),
+                  w.kind(),
                   w.subject(),
                   waits.titles().get(w.subject()),
                   w.until().toString(),
@@ -101,6 +101,6 @@ public class Clocks {
         waits.stream()
             .map(Wait::subject)
             .distinct()
-            .collect(Collectors.toMap(s -> s, s -> Records.stepOrTest(rebuild.sheet(), s))));
+            .collect(Collectors.toMap(s -> s, s -> rebuild.sheet().testOrStep(s))));
   }
 }

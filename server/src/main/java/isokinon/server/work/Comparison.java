@@ -36,7 +36,7 @@ public class Comparison {
   public record ComparisonView(
       SideView first,
       SideView second,
-      String verdict,
+      LogRank.Verdict verdict,
       String say,
       String test,
       double probability,
@@ -68,7 +68,7 @@ public class Comparison {
     return new ComparisonView(
         view(one, first, a, test.expected()),
         view(other, second, b, test.failures() - test.expected()),
-        test.verdict().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+        test.verdict(),
         say(test, one, other),
         String.format(
             Locale.ROOT,

@@ -192,20 +192,6 @@ public class Compute {
     return library.rater().rate(duty, materials);
   }
 
-  /**
-   * A kernel's answer to a question whose values may be out of range.
-   *
-   * @throws Refused naming the field, which the kernel's sentence begins with
-   */
-  public static <T> T answered(Supplier<T> kernel) {
-    try {
-      return kernel.get();
-    } catch (IllegalArgumentException e) {
-      String field = e.getMessage().split("[ :]", 2)[0];
-      throw Refused.of(400, field, e.getMessage());
-    }
-  }
-
   /** Shelf life of a material by cure date. */
   public ShelfLife shelfLife(String code, LocalDate cured) {
     Material material =

@@ -42,7 +42,7 @@ public class Counters {
 
   /** What a table brought to a pump. */
   public record Brought(
-      String pump, String counter, double gained, int resets, int readings, int repeated) {}
+      String pump, Kind counter, double gained, int resets, int readings, int repeated) {}
 
   /** What a table did, or would do. */
   public record CounterReport(List<Brought> pumps, boolean stored) {}
@@ -88,7 +88,7 @@ public class Counters {
     OffsetDateTime now = OffsetDateTime.now(clock);
     fresh.forEach(
         (of, readings) -> {
-          String kind = of.kind().name().toLowerCase(Locale.ROOT);
+          Kind kind = of.kind();
           List<Reading> known =
               store.readings(of.tag(), kind).stream()
                   .map(r -> new Reading(0, r.at().toInstant(), r.reading()))
@@ -127,7 +127,7 @@ public class Counters {
     if (!dryRun) {
       rows.forEach(store::add);
       for (Brought b : brought) {
-        if (b.counter().equals("hours")) {
+        if (b.counter() == Kind.HOURS) {
           store.addHours(b.pump(), b.gained(), readOn(b.pump(), rows));
         } else {
           store.addStrokes(b.pump(), b.gained());
@@ -139,8 +139,8 @@ public class Counters {
 
   /** The day of the latest reading there is of a pump's hours. */
   private LocalDate readOn(String pump, List<CounterRow> fresh) {
-    return Stream.concat(store.readings(pump, "hours").stream(), fresh.stream())
-        .filter(r -> r.pump().equals(pump) && r.kind().equals("hours"))
+    return Stream.concat(store.readings(pump, Kind.HOURS).stream(), fresh.stream())
+        .filter(r -> r.pump().equals(pump) && r.kind() == Kind.HOURS)
         .map(r -> r.at().atZoneSameInstant(clock.getZone()).toLocalDate())
         .max(Comparator.naturalOrder())
         .orElseThrow();

@@ -10,8 +10,7 @@ import isokinon.core.stock.LotStatus;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.OfferRow;
 import isokinon.server.db.StoresMapper;
-import isokinon.server.work.BenchView.BuyLine;
-import isokinon.server.work.BenchView.CoverView;
+import isokinon.server.work.CoverView.BuyLine;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -55,7 +54,7 @@ class Covers {
     return new CoverView(
         need.keySet().stream()
             .filter(p -> onHand.getOrDefault(p, 0) >= need.get(p))
-            .map(p -> Records.part(sheet, p))
+            .map(p -> sheet.partName(p))
             .toList(),
         cheapest.buy().stream()
             .map(b -> line(sheet, b, offers))
@@ -63,7 +62,7 @@ class Covers {
             .toList(),
         cheapest.cost(),
         cheapest.leftOver().entrySet().stream()
-            .map(e -> e.getValue() + " " + Records.part(sheet, e.getKey()))
+            .map(e -> e.getValue() + " " + sheet.partName(e.getKey()))
             .toList(),
         lots.stream()
             .filter(l -> shelf.status(l) == LotStatus.OVER_AGE)
@@ -72,7 +71,7 @@ class Covers {
         days,
         cheapest.optimal(),
         quicker(sheet, need, offers, onHand, cheapest, days),
-        missing.stream().map(p -> Records.part(sheet, p)).toList());
+        missing.stream().map(p -> sheet.partName(p)).toList());
   }
 
   private static KitCover.Cover cover(
@@ -123,7 +122,7 @@ class Covers {
     OfferRow offer = offer(bought.id(), offers).orElseThrow();
     String title =
         bought.id().startsWith(Offer.SINGLE)
-            ? Records.part(sheet, bought.id().substring(Offer.SINGLE.length()))
+            ? sheet.partName(bought.id().substring(Offer.SINGLE.length()))
             : sheet.kits().stream()
                 .filter(k -> k.id().equals(bought.id()))
                 .map(Sheet.Kit::title)

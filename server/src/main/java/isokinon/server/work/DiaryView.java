@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.sheet.Family;
 import java.util.List;
 import java.util.Optional;
 
@@ -44,7 +45,7 @@ public record DiaryView(
    */
   public record Entry(
       String pump,
-      String family,
+      Family family,
       String duty,
       String who,
       int day,

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.life.Policies.Way;
 import isokinon.server.db.NextLookRow;
 import isokinon.server.db.PolicyRow;
 import isokinon.server.work.ShopLives.Standing;
@@ -17,12 +18,12 @@ record DueDay(double days, String because) {
       Standing s, Forecast forecast, Optional<NextLookRow> look, Optional<PolicyRow> kept) {
     double perDay = Math.max(1e-9, s.usage().perDay());
     DueDay due =
-        switch (kept.map(PolicyRow::way).orElse(Policy.FIXED)) {
-          case Policy.UNTIL_IT_FAILS ->
+        switch (kept.map(PolicyRow::way).orElse(Way.FIXED)) {
+          case UNTIL_IT_FAILS ->
               new DueDay(
                   forecast.expectedDays(),
                   "It runs until it fails; half of such sets are done by then.");
-          case Policy.LOOK -> {
+          case LOOK -> {
             double every = kept.map(PolicyRow::everyHours).orElseThrow();
             yield new DueDay(
                 (every - s.pump().age() % every) / perDay,

@@ -5,12 +5,12 @@ import isokinon.core.wetend.Duty.Conditions;
 import isokinon.core.wetend.Duty.Exposure;
 import isokinon.core.wetend.Duty.Zone;
 import isokinon.server.db.ExposureRow;
+import isokinon.server.db.FluidUse;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.WetEndRow;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -36,7 +36,7 @@ import java.util.Optional;
 public record DutyForm(
     String title,
     List<FluidForm> exposures,
-    String abrasion,
+    Duty.Abrasion abrasion,
     Double suctionLiftM,
     Double solidsPct,
     Double solidsMohs,
@@ -46,11 +46,10 @@ public record DutyForm(
     Double densityKgM3,
     Double ambientC,
     Boolean food,
-    String zone,
+    Zone zone,
     Boolean runsDry,
     Double stopCost) {
 
-  private static final List<String> KINDS = List.of("process", "cleaning", "standing");
   private static final double MOST_MONEY = 1e7;
 
   /**
@@ -72,7 +71,7 @@ public record DutyForm(
       Double usualC,
       Double temperatureC,
       Double share,
-      String kind,
+      FluidUse kind,
       String note) {}
 
   static DutyForm of(
@@ -131,7 +130,7 @@ public record DutyForm(
                 Optional.ofNullable(solidsMm),
                 Optional.ofNullable(ambientC),
                 Optional.ofNullable(food),
-                zone(faults),
+                Optional.ofNullable(zone),
                 Optional.ofNullable(runsDry)));
     if (faults.isEmpty()) {
       duty.faults().forEach(f -> faults.add(new Refused.Fault(f.path(), f.message())));
@@ -170,10 +169,6 @@ public record DutyForm(
             faults.add(new Refused.Fault(at + "." + field, "Missing: this must be given."));
           }
         });
-    if (f != null && f.kind() != null && !KINDS.contains(f.kind())) {
-      faults.add(
-          new Refused.Fault(at + ".kind", "A fluid is there as process, cleaning or standing."));
-    }
     double highest = needed.getOrDefault("temperatureC", Optional.empty()).orElse(0.0);
     return new Exposure(
         fluid,
@@ -189,18 +184,7 @@ public record DutyForm(
     if (pctGiven && mohsGiven) {
       return Duty.Abrasion.of(solidsPct, solidsMohs);
     }
-    if (abrasion == null || abrasion.isEmpty()) {
-      return Duty.Abrasion.NONE;
-    }
-    for (Duty.Abrasion a : Duty.Abrasion.values()) {
-      if (a.name().toLowerCase(Locale.ROOT).equals(abrasion)) {
-        return a;
-      }
-    }
-    faults.add(
-        new Refused.Fault(
-            "abrasion", "Abrasion is none, light, medium or heavy; \"" + abrasion + "\" is not."));
-    return Duty.Abrasion.NONE;
+    return abrasion == null ? Duty.Abrasion.NONE : abrasion;
   }
 
   private static boolean within(
@@ -214,19 +198,6 @@ public record DutyForm(
     faults.add(
         new Refused.Fault(path, "This is " + min + " to " + max + "; " + value + " is not."));
     return false;
-  }
-
-  private Optional<Zone> zone(List<Refused.Fault> faults) {
-    if (zone == null || zone.isEmpty()) {
-      return Optional.empty();
-    }
-    for (Zone z : Zone.values()) {
-      if (z.name().toLowerCase(Locale.ROOT).equals(zone)) {
-        return Optional.of(z);
-      }
-    }
-    faults.add(new Refused.Fault("zone", "A place is none, static or explosive."));
-    return Optional.empty();
   }
 
   /** What of this duty stands in the pump's wet end beside hardware and parts. */
@@ -245,7 +216,7 @@ public record DutyForm(
         solidsMohs,
         ambientC,
         food,
-        zone == null || zone.isEmpty() ? null : zone,
+        zone,
         runsDry,
         who,
         at);
@@ -267,7 +238,7 @@ public record DutyForm(
               e.share(),
               Words.clipped(f.note() == null ? "" : f.note(), 120),
               e.usualC() == e.temperatureC() ? null : e.usualC(),
-              f.kind() == null ? "process" : f.kind()));
+              f.kind() == null ? FluidUse.PROCESS : f.kind()));
     }
     return rows;
   }

@@ -35,7 +35,7 @@ public class Exchange {
   private final FittedWetEnds wetEnds;
   private final FindingMapper findings;
   private final BenchMapper bench;
-  private final Lives lives;
+  private final PumpRegister register;
   private final ShopLibrary library;
   private final People people;
   private final Clock clock;
@@ -46,7 +46,7 @@ public class Exchange {
       FittedWetEnds wetEnds,
       FindingMapper findings,
       BenchMapper bench,
-      Lives lives,
+      PumpRegister register,
       ShopLibrary library,
       People people,
       Clock clock) {
@@ -55,7 +55,7 @@ public class Exchange {
     this.wetEnds = wetEnds;
     this.findings = findings;
     this.bench = bench;
-    this.lives = lives;
+    this.register = register;
     this.library = library;
     this.people = people;
     this.clock = clock;
@@ -118,7 +118,7 @@ public class Exchange {
     if (bench.runningOn(tag).isPresent()) {
       throw Refused.of(422, "with", tag + " is on the bench: hand it back first.");
     }
-    return lives.carriedOn(pump);
+    return register.carriedOn(pump);
   }
 
   private Unit unit(PumpRow pump) {
@@ -166,12 +166,12 @@ public class Exchange {
     String duty = pumps.mainFluid(p.tag());
     String cause = "unit moved to " + to;
     if (p.hoursHere() > 0) {
-      pumps.addRun(ChangedParts.ended(p, duty, today, false, cause, because));
+      pumps.addRun(PartRuns.ended(p, duty, today, false, cause, because));
     }
     for (FittedPartRow f : unit.parts()) {
       history.takeOut(p.tag(), f.role(), f.place());
       if (f.hoursHere(p) > 0) {
-        pumps.addRun(ChangedParts.ended(f, p, duty, today, false, cause));
+        pumps.addRun(PartRuns.ended(f, p, duty, today, false, cause));
       }
     }
   }

@@ -6,6 +6,7 @@ import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Refusal;
+import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.value.Code;
@@ -107,7 +108,7 @@ public class FindingLog {
   }
 
   /** Keeps a reading. */
-  void record(Bench.Job job, EventRow event, Act act) {
+  void record(Job job, EventRow event, Act act) {
     boolean ofPart = act.kind() == Act.Kind.MEASURED || act.kind() == Act.Kind.JUDGED;
     boolean ofProof = act.kind() == Act.Kind.PROVED;
     if (act.value().isEmpty() || !(ofPart || ofProof) || (ofPart && act.step().isEmpty())) {
@@ -130,10 +131,10 @@ public class FindingLog {
   }
 
   /** Keeps causes, the fault and the next look of a rebuild that is handed back. */
-  void close(Bench.Job job, OffsetDateTime at) {
+  void close(Job job, OffsetDateTime at) {
     Rebuild rebuild = job.rebuild();
     String pump = job.pump().tag();
-    String family = job.pump().family();
+    Family family = job.pump().family();
     long id = job.row().id();
     rebuild.renewedInAll().forEach(p -> store.endLife(id, p));
     rebuild
@@ -161,7 +162,7 @@ public class FindingLog {
   }
 
   private static CauseRow causeRow(
-      Bench.Job job, String part, BenchEvent event, String cause, OffsetDateTime at) {
+      Job job, String part, BenchEvent event, String cause, OffsetDateTime at) {
     return new CauseRow(
         job.pump().tag(),
         job.pump().family(),

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.sheet.Part;
 import java.util.List;
 import java.util.Optional;
 
@@ -19,7 +20,7 @@ public record FindingView(
     String part,
     List<SignView> signatures,
     List<MeasureView> measures,
-    String verdict,
+    Part.Verdict verdict,
     List<String> because,
     List<Fact> facts,
     List<CauseView> causes,
@@ -36,7 +37,7 @@ public record FindingView(
    * @param look the sheet's own words for it
    */
   public record SignView(
-      String id, String title, String say, String look, String outcome, boolean seen) {}
+      String id, String title, String say, String look, Part.Verdict outcome, boolean seen) {}
 
   /**
    * A measure of the part with its limit and last reading.
@@ -57,7 +58,7 @@ public record FindingView(
       String before) {}
 
   /** Something computed of the part, and how it stands. */
-  public record Fact(String say, String verdict) {}
+  public record Fact(String say, Part.Verdict verdict) {}
 
   /**
    * A cause with its chance before anything was seen and now, 0 to 1.

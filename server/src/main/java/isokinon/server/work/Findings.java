@@ -7,7 +7,6 @@ import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
-import isokinon.core.value.Code;
 import isokinon.server.work.FindingView.CauseSaid;
 import isokinon.server.work.FindingView.CauseView;
 import isokinon.server.work.FindingView.Fact;
@@ -55,7 +54,7 @@ public class Findings {
    * @param signs signatures pressed so far
    * @throws Refused where the sheet has no such part
    */
-  FindingView view(Bench.Job job, FindingView.FindingQuestion q, ZoneId zone) {
+  FindingView view(Job job, FindingView.FindingQuestion q, ZoneId zone) {
     Rebuild rebuild = job.rebuild();
     Part part =
         rebuild
@@ -71,7 +70,7 @@ public class Findings {
     List<Fact> computed = facts.of(job, part);
     Verdict verdict =
         computed.stream()
-            .flatMap(f -> Code.parse(Verdict.class, f.verdict()).stream())
+            .map(Fact::verdict)
             .max(Comparator.naturalOrder())
             .filter(v -> v.compareTo(outcome.verdict()) > 0)
             .orElse(outcome.verdict());
@@ -84,7 +83,7 @@ public class Findings {
         part.id(),
         looks,
         part.limits().stream().map(l -> measure(job, part, l)).toList(),
-        verdict.code(),
+        verdict,
         outcome.because(),
         computed,
         why,
@@ -104,12 +103,7 @@ public class Findings {
                   looks.putIfAbsent(
                       s.id(),
                       new SignView(
-                          s.id(),
-                          s.title(),
-                          s.say(),
-                          look,
-                          s.outcome().code(),
-                          signs.contains(s.id()))));
+                          s.id(), s.title(), s.say(), look, s.outcome(), signs.contains(s.id()))));
     }
     return List.copyOf(looks.values());
   }
@@ -134,7 +128,7 @@ public class Findings {
     return items.stream().filter(i -> i.startsWith(SIGN)).map(i -> i.substring(5)).toList();
   }
 
-  private MeasureView measure(Bench.Job job, Part part, Part.Limit l) {
+  private MeasureView measure(Job job, Part part, Part.Limit l) {
     Optional<BenchEvent> event =
         Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()));
     return new MeasureView(

@@ -9,12 +9,14 @@ import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.LogRank;
 import isokinon.core.life.Run;
 import isokinon.core.life.WeibullFit;
+import isokinon.core.value.Code;
 import isokinon.server.db.CauseRow;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.FindingMapper;
 import isokinon.server.db.Topic;
 import isokinon.server.work.ShopLives.Standing;
 import isokinon.server.work.shared.Cached;
+import isokinon.server.work.shared.StateMark;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -44,6 +46,10 @@ public class Finds {
 
   private static final double YEAR = 365.25;
 
+  /** What is to be done now stands first. */
+  private static final List<StateMark> FIRST =
+      List.of(StateMark.RENEW, StateMark.WATCH, StateMark.SOUND);
+
   /** What a duty's offer comes from; hours that merely run on change nothing of it. */
   private static final Set<Topic> OFFERED_BY =
       EnumSet.of(
@@ -56,7 +62,7 @@ public class Finds {
           Topic.SHELF);
 
   /** What a find is about. */
-  public enum Kind {
+  public enum Kind implements Code {
     HABIT,
     MATERIAL,
     NO_AGE,
@@ -78,8 +84,8 @@ public class Finds {
    * @param lot the lot it is about, or empty
    */
   public record FindView(
-      String kind,
-      String state,
+      Kind kind,
+      StateMark state,
       String say,
       String because,
       Optional<Double> aYear,
@@ -127,8 +133,7 @@ public class Finds {
     return Stream.of(found.get().stream(), offered.get().stream(), overAge())
         .flatMap(Function.identity())
         .sorted(
-            Comparator.comparing(
-                    (FindView f) -> List.of("renew", "watch", "sound").indexOf(f.state()))
+            Comparator.comparing((FindView f) -> FIRST.indexOf(f.state()))
                 .thenComparing(f -> -f.aYear().orElse(0.0)))
         .toList();
   }
@@ -159,7 +164,7 @@ public class Finds {
     return Optional.of(
         about(
             Kind.HABIT,
-            "watch",
+            StateMark.WATCH,
             parts(g) + " are renewed at about " + LifeWords.h(h.today()) + ", best " + better + ".",
             Words.count(g.runs().size(), "run")
                 + ", "
@@ -215,7 +220,7 @@ public class Finds {
             : String.format(Locale.ROOT, "%.1f times in a hundred", 100 * test.probability());
     return about(
         Kind.MATERIAL,
-        still.isEmpty() ? "sound" : "renew",
+        still.isEmpty() ? StateMark.SOUND : StateMark.RENEW,
         parts(worse.group())
             + " give out sooner than those of "
             + better.group().of().material()
@@ -259,8 +264,8 @@ public class Finds {
     String tag = s.pump().tag();
     return Optional.of(
         new FindView(
-            code(Kind.NO_AGE),
-            "watch",
+            Kind.NO_AGE,
+            StateMark.WATCH,
             tag + " fails at any age: no interval helps, something else does it.",
             failed(own)
                 + ", shape "
@@ -315,8 +320,8 @@ public class Finds {
                   .map(
                       o ->
                           new FindView(
-                              code(Kind.MILDER),
-                              "watch",
+                              Kind.MILDER,
+                              StateMark.WATCH,
                               tag + " could come down from " + o.from() + " to " + o.to() + ".",
                               o.say() + " " + o.to() + " in it: " + o.evidence() + ".",
                               Optional.of(o.savedPer1000h() / 1000 * s.usage().perDay() * YEAR),
@@ -343,8 +348,8 @@ public class Finds {
         .map(
             o ->
                 new FindView(
-                    code(Kind.OVER_AGE),
-                    "renew",
+                    Kind.OVER_AGE,
+                    StateMark.RENEW,
                     o.lot() + ", " + o.title() + ", is " + o.say() + ".",
                     o.doThis(),
                     Optional.empty(),
@@ -358,9 +363,9 @@ public class Finds {
   // ---- words ------------------------------------------------------------------------------------
 
   private FindView about(
-      Kind kind, String state, String say, String because, Optional<Double> aYear, Of of) {
+      Kind kind, StateMark state, String say, String because, Optional<Double> aYear, Of of) {
     return new FindView(
-        code(kind), state, say, because, aYear, "", of.role(), of.material(), of.duty(), "");
+        kind, state, say, because, aYear, "", of.role(), of.material(), of.duty(), "");
   }
 
   /** "EPDM diaphragms in recovered wool grease"; a tube is named in its material already. */
@@ -375,9 +380,5 @@ public class Finds {
     return g.of().duty().isEmpty()
         ? first
         : first + " in " + Words.inSentence(forecasts.duty(g.of().duty()));
-  }
-
-  private static String code(Kind kind) {
-    return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

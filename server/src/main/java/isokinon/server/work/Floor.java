@@ -1,6 +1,10 @@
 package isokinon.server.work;
 
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeEstimate.Shown;
+import isokinon.core.life.Policies.Way;
 import isokinon.core.rebuild.Stage;
+import isokinon.core.sheet.Family;
 import isokinon.server.db.BenchMapper;
 import isokinon.server.db.FindingMapper;
 import isokinon.server.db.HistoryMapper;
@@ -11,6 +15,7 @@ import isokinon.server.db.PumpRow;
 import isokinon.server.db.RebuildRow;
 import isokinon.server.db.RunRow;
 import isokinon.server.work.shared.ShopSettings;
+import isokinon.server.work.shared.StateMark;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -18,7 +23,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -71,22 +75,22 @@ public class Floor {
    */
   public record Strip(
       String tag,
-      String family,
+      Family family,
       String series,
       String dutyTitle,
       String dutyNote,
       String material,
       double hours,
-      String counted,
+      WearCount counted,
       double counts,
       String fittedOn,
       double hoursPerDay,
       boolean paceRead,
       Optional<Double> readDaysAgo,
       double intervalHours,
-      String way,
+      Way way,
       Optional<Double> everyHours,
-      String state,
+      StateMark state,
       List<Stop> stops,
       double fittedDays,
       double dueDays,
@@ -96,7 +100,7 @@ public class Floor {
       List<Double> lens,
       double risk30,
       String because,
-      String shown,
+      Shown shown,
       double shape,
       int runs,
       int failures,
@@ -116,7 +120,7 @@ public class Floor {
 
   private final PumpMapper pumps;
   private final BenchMapper bench;
-  private final Bench jobs;
+  private final Jobs jobs;
   private final Clocks clocks;
   private final FindingMapper findings;
   private final HistoryMapper history;
@@ -128,7 +132,7 @@ public class Floor {
   Floor(
       PumpMapper pumps,
       BenchMapper bench,
-      Bench jobs,
+      Jobs jobs,
       Clocks clocks,
       FindingMapper findings,
       HistoryMapper history,
@@ -231,20 +235,22 @@ public class Floor {
         pump.dutyNote(),
         pump.material(),
         pump.age(),
-        standing.counted().code(),
+        standing.counted(),
         pump.countsPerHour() > 0 ? pump.countAge() : 0,
         pump.fittedOn().toString(),
         standing.usage().perDay(),
         standing.usage().read(),
         standing.usage().days(),
         pump.intervalHours(),
-        kept.map(PolicyRow::way).orElse(Policy.FIXED),
+        kept.map(PolicyRow::way).orElse(Way.FIXED),
         kept.map(PolicyRow::everyHours).or(() -> Optional.of(pump.intervalHours())),
         stage.isPresent()
-            ? "bench"
+            ? StateMark.BENCH
             : life.known().finished() == 0
-                ? "unknown"
-                : risk >= HIGH ? "renew" : risk >= RAISED ? "watch" : "sound",
+                ? StateMark.UNKNOWN
+                : risk >= HIGH
+                    ? StateMark.RENEW
+                    : risk >= RAISED ? StateMark.WATCH : StateMark.SOUND,
         own.stream()
             .filter(r -> r.role().equals(pump.role()))
             .map(
@@ -265,7 +271,7 @@ public class Floor {
         forecast.lens(DAYS_AHEAD, LENS_POINTS),
         risk,
         forecast.because(),
-        life.estimate().shown().name().toLowerCase(Locale.ROOT),
+        life.estimate().shown(),
         life.estimate().shape(),
         life.estimate().runs(),
         life.estimate().failures(),

@@ -46,17 +46,17 @@ public class Gauges {
       String calibration,
       boolean suits,
       boolean simulated,
-      String condition) {}
+      Condition condition) {}
 
   private final GaugeRack rack;
-  private final Bench bench;
-  private final Pumps pumps;
+  private final Jobs jobs;
+  private final PumpRegister pumps;
   private final Clock clock;
   private final Map<String, Condition> conditions = new ConcurrentHashMap<>();
 
-  Gauges(GaugeRack rack, Bench bench, Pumps pumps, Clock clock) {
+  Gauges(GaugeRack rack, Jobs jobs, PumpRegister pumps, Clock clock) {
     this.rack = rack;
-    this.bench = bench;
+    this.jobs = jobs;
     this.pumps = pumps;
     this.clock = clock;
   }
@@ -93,7 +93,7 @@ public class Gauges {
             || g.measures().isEmpty()
             || Arrays.asList(g.measures().split("\\|")).contains(measure),
         true,
-        conditions.getOrDefault(g.id(), Condition.OK).code());
+        conditions.getOrDefault(g.id(), Condition.OK));
   }
 
   /**
@@ -106,22 +106,8 @@ public class Gauges {
   }
 
   /** Sets what is the matter with a stand-in, to see what the bench does then. */
-  public GaugeView pretend(String id, String condition) {
+  public GaugeView pretend(String id, Condition wanted) {
     GaugeRow g = rack.gauge(id);
-    Condition wanted =
-        Arrays.stream(Condition.values())
-            .filter(c -> c.code().equals(condition))
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    Refused.of(
-                        400,
-                        "condition",
-                        "A stand-in can be "
-                            + String.join(
-                                ", ",
-                                Arrays.stream(Condition.values()).map(Condition::code).toList())
-                            + "."));
     conditions.put(id, wanted);
     return view(g, "");
   }
@@ -135,7 +121,7 @@ public class Gauges {
    */
   public Gauge open(String id, long rebuild, String subject, String measure) {
     GaugeRow g = rack.gauge(id);
-    Bench.Job job = bench.job(rebuild);
+    Job job = jobs.job(rebuild);
     long again = job.rebuild().seq() * 31 + clock.millis();
     return new SimulatedGauge(
         new SimulatedGauge.Kind(g.unit(), g.resolution(), g.uncertainty()),
@@ -161,7 +147,7 @@ public class Gauges {
   }
 
   /** What a perfect gauge would read: worn by the hours run, or as a sound pump runs after it. */
-  private static double truth(Bench.Job job, String subject, String measure) {
+  private static double truth(Job job, String subject, String measure) {
     Rebuild rebuild = job.rebuild();
     PumpRow pump = job.pump();
     SplittableRandom random =

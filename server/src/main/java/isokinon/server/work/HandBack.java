@@ -29,7 +29,7 @@ class HandBack {
   }
 
   /** Closes a rebuild: findings, a shorter interval, minutes of the steps, runs, the shelf. */
-  void close(Bench.Job job, OffsetDateTime now, String who) {
+  void close(Job job, OffsetDateTime now, String who) {
     store.close(job.row().id(), now);
     findingLog.close(job, now);
     nextLooks.shorter(job).ifPresent(s -> keeping.shorten(job.pump(), s.hours(), s.because(), who));

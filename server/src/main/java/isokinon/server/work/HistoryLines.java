@@ -4,10 +4,12 @@ import static isokinon.server.work.HistoryTable.FAILED;
 import static isokinon.server.work.HistoryTable.RUNNING;
 import static isokinon.server.work.HistoryTable.SOUND;
 
+import isokinon.core.counter.WearCount;
 import isokinon.core.life.Stints.Stint;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.value.Code;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.RunRow;
 import java.time.LocalDate;
@@ -184,7 +186,8 @@ final class HistoryLines {
                 at.apply(HistoryField.PLACE),
                 or(at.apply(HistoryField.CONSTRUCTION), pump.sheet().orElse("")),
                 cameHours.orElse(Double.NaN),
-                or(at.apply(HistoryField.COUNTED), HistoryTable.counted(pump).code()),
+                Code.parse(WearCount.class, at.apply(HistoryField.COUNTED))
+                    .orElse(pump.counted()),
                 cameCount.orElse(0.0),
                 counts.orElse(null),
                 Words.clipped(at.apply(HistoryField.NOTE), MOST_NOTE)),

@@ -1,8 +1,6 @@
 package isokinon.server.work;
 
 import isokinon.core.counter.WearCount;
-import isokinon.core.sheet.Family;
-import isokinon.core.value.Code;
 import isokinon.server.db.FittedPartRow;
 import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.PumpMapper;
@@ -132,7 +130,7 @@ public class HistoryTable {
 
   /** How long the same is in the count that drives its wear, where anybody counts. */
   private static void counted(Map<String, Object> m, PumpRow p, double counts, double came) {
-    put(m, HistoryField.COUNTED, counted(p).code());
+    put(m, HistoryField.COUNTED, p.counted().code());
     put(m, HistoryField.COUNTS, p.countsPerHour() > 0 ? counts : null);
     put(m, HistoryField.CAME_COUNT, came);
     put(m, HistoryField.ENDED, RUNNING);
@@ -144,8 +142,4 @@ public class HistoryTable {
     }
   }
 
-  /** What drives the wear of a pump's parts. */
-  static WearCount counted(PumpRow pump) {
-    return Code.parse(Family.class, pump.family()).map(WearCount::of).orElse(WearCount.HOURS);
-  }
 }

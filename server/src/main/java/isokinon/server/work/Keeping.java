@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.life.Policies.Way;
 import isokinon.server.access.People;
 import isokinon.server.db.FailureModeRow;
 import isokinon.server.db.HistoryMapper;
@@ -23,14 +24,14 @@ public class Keeping {
 
   /** A way chosen for pumps. */
   public record PolicyRequest(
-      List<String> pumps, String way, Double everyHours, String because, String who) {}
+      List<String> pumps, Way way, Double everyHours, String because, String who) {}
 
   /** The shape of the failure mode chosen for a group. */
   public record ModeRequest(String role, String material, String duty, Double shape, String who) {}
 
   /** What a pump is kept by now. */
   public record KeptView(
-      String pump, String way, Optional<Double> everyHours, String because, String by) {}
+      String pump, Way way, Optional<Double> everyHours, String because, String by) {}
 
   private final PumpMapper pumps;
   private final HistoryMapper history;
@@ -58,13 +59,12 @@ public class Keeping {
     if (q.pumps() == null || q.pumps().isEmpty()) {
       throw Refused.of(400, "pumps", "Say for which pumps.");
     }
-    String way = q.way() == null ? "" : q.way();
-    if (!List.of(Policy.FIXED, Policy.UNTIL_IT_FAILS, Policy.LOOK).contains(way)) {
+    Way way = q.way();
+    if (way == null) {
       throw Refused.of(400, "way", "A part is kept at a fixed age, until-it-fails or by a look.");
     }
-    Double every = way.equals(Policy.UNTIL_IT_FAILS) ? null : q.everyHours();
-    if (!way.equals(Policy.UNTIL_IT_FAILS)
-        && (every == null || !(every >= 1 && every <= MOST_HOURS))) {
+    Double every = way == Way.UNTIL_IT_FAILS ? null : q.everyHours();
+    if (way != Way.UNTIL_IT_FAILS && (every == null || !(every >= 1 && every <= MOST_HOURS))) {
       throw Refused.of(400, "everyHours", "Give the hours, 1 to a million.");
     }
     List<Refused.Fault> faults = new ArrayList<>();
@@ -82,7 +82,7 @@ public class Keeping {
     for (PumpRow pump : each) {
       history.choose(
           new PolicyRow(pump.tag(), way, every, because, who, OffsetDateTime.now(clock)));
-      if (way.equals(Policy.FIXED)) {
+      if (way == Way.FIXED) {
         pumps.interval(pump.tag(), every);
       }
     }
@@ -96,7 +96,7 @@ public class Keeping {
     history.choose(
         new PolicyRow(
             pump.tag(),
-            Policy.FIXED,
+            Way.FIXED,
             hours,
             Words.clipped(because, MOST_BECAUSE),
             who,
@@ -104,8 +104,8 @@ public class Keeping {
     pumps.interval(pump.tag(), hours);
   }
 
-  private Optional<String> barred(PumpRow pump, String way, Double every) {
-    if (way.equals(Policy.UNTIL_IT_FAILS) && pump.harms()) {
+  private Optional<String> barred(PumpRow pump, Way way, Double every) {
+    if (way == Way.UNTIL_IT_FAILS && pump.harms()) {
       return Optional.of(
           "A failure of " + pump.tag() + " harms people or the place: it is never run to failure.");
     }

@@ -1,7 +1,7 @@
 package isokinon.server.work;
 
+import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeEstimate;
-import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
@@ -59,7 +59,7 @@ public class LifePlace {
       String role,
       String material,
       String duty,
-      String level,
+      Level level,
       Integer years,
       Double mode,
       Double planned,
@@ -97,7 +97,7 @@ public class LifePlace {
             : chosen.since(LocalDate.now(clock).minusYears(q.years()));
     GroupLife life = life(q, group, shop);
     TermsView terms = terms(q, life);
-    return Compute.answered(() -> view(q, of, life, terms, shop));
+    return Refused.answered(() -> view(q, of, life, terms, shop));
   }
 
   /**
@@ -155,7 +155,7 @@ public class LifePlace {
     return new LifeView(
         groups(shop),
         groupView(q, of, life.group(), shop),
-        life.inCounts() ? life.running().get(0).counted().code() : "hours",
+        life.inCounts() ? life.running().get(0).counted() : WearCount.HOURS,
         life.inCounts() ? life.perHour() : 0,
         LifeWords.headline(policies, terms, estimate, life.perHour()),
         LifeWords.basis(estimate, life.group()),
@@ -198,25 +198,17 @@ public class LifePlace {
   }
 
   private static Group group(LifeQuestion q, LifeGroups.Of of, ShopLives shop) {
-    if (q.level() == null || q.level().isBlank()) {
+    if (q.level() == null) {
       return of.pump().isEmpty() ? shop.groups().at(Level.DUTY, of) : shop.groups().narrowest(of);
     }
-    return levels(of).stream()
-        .filter(l -> code(l).equals(q.level()))
-        .findFirst()
-        .map(l -> shop.groups().at(l, of))
-        .orElseThrow(
-            () ->
-                Refused.of(
-                    400, "level", "A group is as wide as a pump, construction, duty or any-duty."));
+    if (!levels(of).contains(q.level())) {
+      throw Refused.of(400, "level", "Of no pump, a group is as wide as a duty or any duty.");
+    }
+    return shop.groups().at(q.level(), of);
   }
 
   private static List<Level> levels(LifeGroups.Of of) {
     return of.pump().isEmpty() ? List.of(Level.DUTY, Level.ANY_DUTY) : List.of(Level.values());
-  }
-
-  private static String code(Level level) {
-    return level.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   private GroupLife life(LifeQuestion q, Group group, ShopLives shop) {
@@ -247,7 +239,7 @@ public class LifePlace {
         prior,
         inCounts,
         perHour,
-        Compute.answered(
+        Refused.answered(
             () -> LifeEstimate.of(prior.shape(), prior.hours() * perHour, group.ages(inCounts))));
   }
 
@@ -294,20 +286,20 @@ public class LifePlace {
   }
 
   private GroupView groupView(LifeQuestion q, LifeGroups.Of of, Group group, ShopLives shop) {
-    boolean chosenByTool = q.level() == null || q.level().isBlank();
+    boolean chosenByTool = q.level() == null;
     return new GroupView(
         of.role(),
         of.material(),
         of.duty(),
         dutyName(of.duty()),
-        code(group.level()),
+        group.level(),
         of.pump(),
         levels(of).stream()
             .map(l -> shop.groups().at(l, of))
             .map(
                 g ->
                     new LevelLine(
-                        code(g.level()),
+                        g.level(),
                         LifeWords.level(g.level(), of, dutyName(of.duty())),
                         g.runs().size(),
                         g.failures()))
@@ -390,7 +382,7 @@ public class LifePlace {
     Optional<WeibullFit> fit = e.fit();
     int running = (int) life.group().runs().stream().filter(WearRun::running).count();
     return new EstimateView(
-        e.shown() == Shown.LIKELIHOOD ? "likelihood" : "posterior",
+        e.shown(),
         e.tells(),
         e.shape(),
         e.posterior().shape(),

@@ -14,6 +14,7 @@ import isokinon.server.work.LifeView.EndedRun;
 import isokinon.server.work.LifeView.PointView;
 import isokinon.server.work.LifeView.RunningSet;
 import isokinon.server.work.LifeView.SurvivalStep;
+import isokinon.server.work.shared.StateMark;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -107,18 +108,20 @@ final class LifePlot {
       String tag, double age, GroupLife life, Optional<Kept> fixed, Optional<Double> to) {
     double hours = life.hours(age);
     if (fixed.isEmpty()) {
-      return new RunningSet(tag, hours, "sound", "");
+      return new RunningSet(tag, hours, StateMark.SOUND, "");
     }
     double best = fixed.get().every();
     if (age > to.orElseThrow()) {
-      return new RunningSet(tag, hours, "renew", LifeWords.h(life.hours(age - best)) + " past");
+      return new RunningSet(
+          tag, hours, StateMark.RENEW, LifeWords.h(life.hours(age - best)) + " past");
     }
     return age > best
         ? new RunningSet(
             tag,
             hours,
-            "watch",
+            StateMark.WATCH,
             "inside the band, " + LifeWords.h(life.hours(to.get() - age)) + " left")
-        : new RunningSet(tag, hours, "sound", LifeWords.h(life.hours(best - age)) + " to go");
+        : new RunningSet(
+            tag, hours, StateMark.SOUND, LifeWords.h(life.hours(best - age)) + " to go");
   }
 }

@@ -1,5 +1,11 @@
 package isokinon.server.work;
 
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeEstimate.Shown;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.Policies.Way;
+import isokinon.core.value.Code;
+import isokinon.server.work.shared.StateMark;
 import java.util.List;
 import java.util.Optional;
 
@@ -27,7 +33,7 @@ import java.util.Optional;
 public record LifeView(
     List<GroupLine> groups,
     GroupView of,
-    String counted,
+    WearCount counted,
     double countsPerHour,
     List<HeadPiece> headline,
     String basis,
@@ -61,14 +67,14 @@ public record LifeView(
       String material,
       String duty,
       String dutyName,
-      String level,
+      Level level,
       String pump,
       List<LevelLine> levels,
       String widened,
       int years) {}
 
   /** A width with what it holds. */
-  public record LevelLine(String level, String title, int runs, int failures) {}
+  public record LevelLine(Level level, String title, int runs, int failures) {}
 
   /** A piece of the headline. */
   public record HeadPiece(String text, boolean number) {}
@@ -89,7 +95,7 @@ public record LifeView(
    * @param fromLibrary whether it is the library's; else it comes from the interval
    */
   public record EstimateView(
-      String shown,
+      Shown shown,
       boolean tells,
       double shape,
       double mode,
@@ -121,7 +127,7 @@ public record LifeView(
    *
    * @param state sound, watch inside the band that is hardly dearer, renew past it
    */
-  public record RunningSet(String pump, double age, String state, String say) {}
+  public record RunningSet(String pump, double age, StateMark state, String say) {}
 
   /**
    * What it costs.
@@ -154,6 +160,17 @@ public record LifeView(
    */
   public record CostPoint(double age, double fixed, Optional<Double> look) {}
 
+  /** What keeps a way from being chosen. */
+  public enum PolicyBar implements Code {
+    NONE,
+    /** A failure harms people or the environment. */
+    HARMS,
+    /** The sheet or the maker sets a longest time. */
+    LIMIT,
+    /** It never pays. */
+    DEAR
+  }
+
   /**
    * A way to keep the part.
    *
@@ -162,10 +179,10 @@ public record LifeView(
    * @param per1000h cost for 1000 h
    * @param perYear cost a year of all positions
    * @param failuresPerYear failures a year of all positions
-   * @param bar what keeps it from being chosen: none, harms, limit, or dear where it never pays
+   * @param bar what keeps it from being chosen
    */
   public record PolicyView(
-      String way,
+      Way way,
       String title,
       String say,
       Optional<Double> every,
@@ -174,7 +191,7 @@ public record LifeView(
       double perYear,
       double failuresPerYear,
       double renewalsPerYear,
-      String bar,
+      PolicyBar bar,
       boolean chosen) {}
 
   /** What is done today: a point on the curve, and what it costs a year over the best. */

@@ -4,12 +4,12 @@ import isokinon.core.life.Policies;
 import isokinon.core.life.Policies.Kept;
 import isokinon.core.life.Policies.Terms;
 import isokinon.core.life.Policies.Way;
+import isokinon.server.work.LifeView.PolicyBar;
 import isokinon.server.work.LifeView.PolicyView;
 import isokinon.server.work.LifeView.TermsView;
 import isokinon.server.work.LifeView.TodayView;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** The ways to keep a set, as the Life place shows them, beside what is done today. */
@@ -39,7 +39,7 @@ final class LifeWays {
   /** A way that costs more than running until it fails, whatever its setting. */
   private static PolicyView dear(Way way, String say) {
     return new PolicyView(
-        way(way),
+        way,
         LifeWords.title(way),
         say,
         Optional.empty(),
@@ -48,7 +48,7 @@ final class LifeWays {
         0,
         0,
         0,
-        "dear",
+        PolicyBar.DEAR,
         false);
   }
 
@@ -56,7 +56,7 @@ final class LifeWays {
     double year = life.perHour() * asked.hoursPerYear();
     boolean endless = Double.isInfinite(k.every());
     return new PolicyView(
-        way(k.way()),
+        k.way(),
         LifeWords.title(k.way()),
         LifeWords.say(k, terms, life.perHour()),
         endless ? Optional.empty() : Optional.of(life.hours(k.every())),
@@ -67,15 +67,15 @@ final class LifeWays {
         k.rate() * year,
         k.failures() * year,
         k.renewals() * year,
-        k.bar().name().toLowerCase(Locale.ROOT),
+        bar(k.bar()),
         p.chosen().filter(c -> c.way() == k.way()).isPresent());
   }
 
-  private static String way(Way way) {
-    return switch (way) {
-      case FIXED -> Policy.FIXED;
-      case UNTIL_IT_FAILS -> Policy.UNTIL_IT_FAILS;
-      case LOOK -> Policy.LOOK;
+  private static PolicyBar bar(Policies.Bar bar) {
+    return switch (bar) {
+      case NONE -> PolicyBar.NONE;
+      case HARMS -> PolicyBar.HARMS;
+      case LIMIT -> PolicyBar.LIMIT;
     };
   }
 

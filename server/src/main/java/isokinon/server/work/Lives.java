@@ -70,6 +70,7 @@ class Lives {
           Topic.MATERIALS);
 
   private final PumpMapper pumps;
+  private final PumpRegister register;
   private final HistoryMapper history;
   private final CounterMapper counters;
   private final BenchMapper bench;
@@ -82,6 +83,7 @@ class Lives {
 
   Lives(
       PumpMapper pumps,
+      PumpRegister register,
       HistoryMapper history,
       CounterMapper counters,
       BenchMapper bench,
@@ -90,6 +92,7 @@ class Lives {
       DataVersions versions,
       Clock clock) {
     this.pumps = pumps;
+    this.register = register;
     this.history = history;
     this.counters = counters;
     this.bench = bench;
@@ -139,7 +142,7 @@ class Lives {
       double shape =
           modes.getOrDefault(new ModeKey(pump.role(), pump.material(), duty), prior.shape());
       Usage usage =
-          usage(
+          register.usage(
               pump,
               readings.getOrDefault(pump.tag(), List.of()),
               Optional.ofNullable(onBench.get(pump.tag())));
@@ -152,29 +155,6 @@ class Lives {
               new Prior(prior.hours(), prior.fromLibrary(), shape)));
     }
     return all;
-  }
-
-  /** A pump with its hours carried on to now, or to when it came to the bench. */
-  PumpRow carriedOn(PumpRow pump) {
-    OffsetDateTime from = OffsetDateTime.now(clock).minus(Usage.LOOK_BACK);
-    return pump.after(
-        usage(pump, counters.hoursOf(pump.tag(), from), bench.runningOn(pump.tag())).since());
-  }
-
-  private Usage usage(PumpRow pump, List<CounterRow> readings, Optional<RebuildRow> onBench) {
-    Instant today = start(LocalDate.now(clock));
-    return Usage.of(
-        pump.hoursPerDay(),
-        readings.stream().map(r -> new Reading(0, r.at().toInstant(), r.reading())).toList(),
-        Optional.ofNullable(pump.hoursOn()).map(this::start),
-        today,
-        onBench
-            .map(r -> start(r.openedAt().atZoneSameInstant(clock.getZone()).toLocalDate()))
-            .orElse(today));
-  }
-
-  private Instant start(LocalDate day) {
-    return day.atStartOfDay(clock.getZone()).toInstant();
   }
 
   /** Weibull shape of the failure mode of a part, by the library. */

@@ -7,6 +7,7 @@ import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
+import isokinon.core.stock.ShelfLife;
 import isokinon.core.wetend.PairEvidence;
 import isokinon.core.wetend.PairEvidence.Kind;
 import isokinon.core.wetend.PairEvidence.Seen;
@@ -72,7 +73,7 @@ public class Materials {
       double minC,
       double maxC,
       Optional<Double> shoreA,
-      String shelf,
+      ShelfLife.Group shelf,
       boolean foodGrade) {}
 
   /** Fluids and materials of the library, and how many rows are the shop's own. */
@@ -117,11 +118,10 @@ public class Materials {
   /**
    * Something seen here of a material in a fluid.
    *
-   * @param kind hardness, swell, attacked or sound
    * @param from where it comes from: a job, a run, or typed
    */
   public record SeenLine(
-      String kind,
+      Kind kind,
       double reading,
       double temperatureC,
       double concentrationPct,
@@ -186,7 +186,7 @@ public class Materials {
       String material,
       Double concentrationPct,
       Double temperatureC,
-      String kind,
+      Kind kind,
       Double reading,
       String pump,
       String note,
@@ -244,7 +244,7 @@ public class Materials {
                         m.minC(),
                         m.maxC(),
                         m.shoreA(),
-                        m.shelf().name().toLowerCase(Locale.ROOT),
+                        m.shelf(),
                         m.foodGrade()))
             .toList(),
         rows.size(),
@@ -312,12 +312,12 @@ public class Materials {
     List<Refused.Fault> faults = new ArrayList<>();
     within(faults, "concentrationPct", q.concentrationPct(), 0, 100, "%");
     within(faults, "temperatureC", q.temperatureC(), -273.15, 1000, "°C");
-    Optional<Kind> kind = kind(q.kind());
-    if (kind.isEmpty()) {
+    Kind kind = q.kind();
+    if (kind == null) {
       faults.add(new Refused.Fault("kind", "What was seen is hardness, swell, attacked or sound."));
-    } else if (kind.get() == Kind.HARDNESS) {
+    } else if (kind == Kind.HARDNESS) {
       within(faults, "reading", q.reading(), -100, 100, "Shore A");
-    } else if (kind.get() == Kind.SWELL) {
+    } else if (kind == Kind.SWELL) {
       within(faults, "reading", q.reading(), -50, 400, "%");
     }
     if (q.fluid() == null || library.materials().fluid(q.fluid()).isEmpty()) {
@@ -344,7 +344,7 @@ public class Materials {
             f.code(),
             q.concentrationPct(),
             q.temperatureC(),
-            kind.orElseThrow().name().toLowerCase(Locale.ROOT),
+            kind,
             q.reading() == null ? 0 : q.reading(),
             Words.clipped(q.note() == null ? "" : q.note(), 2000),
             q.who(),
@@ -632,7 +632,7 @@ public class Materials {
               e ->
                   seen.add(
                       new SeenLine(
-                          r.measure().equals("swell") ? "swell" : "hardness",
+                          r.measure().equals("swell") ? Kind.SWELL : Kind.HARDNESS,
                           r.reading(),
                           e.temperatureC(),
                           e.concentrationPct(),
@@ -656,7 +656,7 @@ public class Materials {
                 e ->
                     seen.add(
                         new SeenLine(
-                            attacked ? "attacked" : "sound",
+                            attacked ? Kind.ATTACKED : Kind.SOUND,
                             0,
                             e.temperatureC(),
                             e.concentrationPct(),
@@ -685,13 +685,7 @@ public class Materials {
       List<Seen> within =
           seen.stream()
               .filter(s -> row.holds(s.concentrationPct()))
-              .map(
-                  s ->
-                      new Seen(
-                          kind(s.kind()).orElseThrow(),
-                          s.reading(),
-                          s.temperatureC(),
-                          s.concentrationPct()))
+              .map(s -> new Seen(s.kind(), s.reading(), s.temperatureC(), s.concentrationPct()))
               .toList();
       double middle = within.isEmpty() ? 0 : within.get(0).concentrationPct();
       Optional<Resistance> counts =
@@ -713,15 +707,6 @@ public class Materials {
                               c.sentence()))));
     }
     return found;
-  }
-
-  private static Optional<Kind> kind(String word) {
-    for (Kind k : Kind.values()) {
-      if (k.name().toLowerCase(Locale.ROOT).equals(word)) {
-        return Optional.of(k);
-      }
-    }
-    return Optional.empty();
   }
 
   private List<ResistanceLine> lines(List<Resistance> rows, Map<BandKey, Long> own) {

@@ -40,7 +40,7 @@ public class NextLooks {
   }
 
   /** The last reading of the same part in the same life, from an earlier rebuild. */
-  Optional<ReadingRow> before(Bench.Job job, Part part, Part.Limit l) {
+  Optional<ReadingRow> before(Job job, Part part, Part.Limit l) {
     List<ReadingRow> rows =
         store.readingsOf(job.pump().tag(), part.id()).stream()
             .filter(r -> r.measure().equals(l.measure()))
@@ -52,7 +52,7 @@ public class NextLooks {
   }
 
   /** The next look with what is judged so far, and one part more that is in hand. */
-  NextView next(Bench.Job job, Optional<Part> inHand) {
+  NextView next(Job job, Optional<Part> inHand) {
     Rebuild rebuild = job.rebuild();
     List<NextLook.Watched> watched = new ArrayList<>();
     for (Part part : rebuild.sheet().parts()) {
@@ -70,7 +70,7 @@ public class NextLooks {
   }
 
   /** The interval from now on, where a part gave out and is to be changed earlier. */
-  Optional<NextLook> shorter(Bench.Job job) {
+  Optional<NextLook> shorter(Job job) {
     return job.rebuild().causes().entrySet().stream()
         .filter(c -> c.getValue().act().items().contains(SHORTER))
         .flatMap(c -> job.rebuild().sheet().part(c.getKey()).stream())
@@ -78,7 +78,7 @@ public class NextLooks {
         .min(Comparator.comparingDouble(NextLook::hours));
   }
 
-  private Optional<NextLook> shorter(Bench.Job job, Part part) {
+  private Optional<NextLook> shorter(Job job, Part part) {
     return age(job.pump(), part)
         .flatMap(
             age ->
@@ -98,20 +98,20 @@ public class NextLooks {
     return part.role().equals(Optional.of(pump.role()))
         ? Optional.of(pump.age())
         : history.fitted(pump.tag()).stream()
-            .filter(f -> f.standsFor(part.role().orElse(""), ChangedParts.place(part)))
+            .filter(f -> f.standsFor(part.role().orElse(""), PartRuns.place(part)))
             .map(f -> f.age(pump))
             .findFirst();
   }
 
   /** How fast a part wears, by the limit that it reaches first. */
-  private Optional<WearRate> rate(Bench.Job job, Part part) {
+  private Optional<WearRate> rate(Job job, Part part) {
     return part.limits().stream()
         .flatMap(l -> rate(job, part, l).stream())
         .filter(r -> r.hoursLeft().isPresent())
         .min(Comparator.comparingDouble(r -> r.hoursLeft().orElseThrow()));
   }
 
-  private Optional<WearRate> rate(Bench.Job job, Part part, Part.Limit l) {
+  private Optional<WearRate> rate(Job job, Part part, Part.Limit l) {
     Optional<BenchEvent> now =
         Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()));
     Optional<ReadingRow> before = before(job, part, l);

@@ -33,7 +33,7 @@ public class PartFacts {
   }
 
   /** Facts of a part, each with how it stands. */
-  List<Fact> of(Bench.Job job, Part part) {
+  List<Fact> of(Job job, Part part) {
     List<Fact> facts = new ArrayList<>();
     Sheet sheet = job.rebuild().sheet();
     if (part.id().equals("rotor") || part.role().equals(Optional.of("stator"))) {
@@ -45,7 +45,7 @@ public class PartFacts {
     return facts;
   }
 
-  private List<Fact> fit(Bench.Job job, RotorFit.Stator stator) {
+  private List<Fact> fit(Job job, RotorFit.Stator stator) {
     PumpRow pump = job.pump();
     double hottest = hottest(pump);
     WetEndRow wetEnd = wetEnds.of(pump.tag());
@@ -78,7 +78,7 @@ public class PartFacts {
                       tight
                           ? ": too tight, choose the rotor class at Decide"
                           : loose ? ": too loose" : ""),
-                  tight || loose ? "watch" : "sound");
+                  tight || loose ? Part.Verdict.WATCH : Part.Verdict.SOUND);
             })
         .stream()
         .toList();
@@ -132,7 +132,7 @@ public class PartFacts {
                     : m.verdict() == MagnetMargin.Verdict.WATCH
                         ? ", under 1.25: watch"
                         : ", under 1.1: renew or resize"),
-            m.verdict().name().toLowerCase(Locale.ROOT)));
+            verdict(m.verdict())));
     double start =
         MagnetMargin.atStartNm(m.neededNm(), c.motorPeakNm(), c.loadInertia(), c.motorInertia());
     facts.add(
@@ -143,7 +143,7 @@ public class PartFacts {
                 start,
                 m.availableNm(),
                 start < m.availableNm() ? "" : ": it will slip, start it softly"),
-            start < m.availableNm() ? "sound" : "watch"));
+            start < m.availableNm() ? Part.Verdict.SOUND : Part.Verdict.WATCH));
     if (hottest > c.mostC()) {
       facts.add(
           new Fact(
@@ -152,8 +152,16 @@ public class PartFacts {
                   "It comes to %.0f °C; over %.0f °C these magnets lose for good: renew.",
                   hottest,
                   c.mostC()),
-              "renew"));
+              Part.Verdict.RENEW));
     }
     return facts;
+  }
+
+  private static Part.Verdict verdict(MagnetMargin.Verdict of) {
+    return switch (of) {
+      case SOUND -> Part.Verdict.SOUND;
+      case WATCH -> Part.Verdict.WATCH;
+      case RENEW -> Part.Verdict.RENEW;
+    };
   }
 }

@@ -50,7 +50,7 @@ public class Proofs {
     return new ProofView(
         t.id(),
         t.ask(),
-        t.kind().code(),
+        t.kind(),
         t.unit(),
         t.min(),
         t.max(),
@@ -61,7 +61,7 @@ public class Proofs {
             ? rebuild.calibration(t).map(c -> c.mlPerTurn() * t.runs().get().turns())
             : answer.flatMap(e -> e.act().value()),
         answer.map(Findings::by).orElse(""),
-        t.backTo().isEmpty() ? "" : Records.step(rebuild.sheet(), t.backTo()),
+        t.backTo().isEmpty() ? "" : rebuild.sheet().stepSentence(t.backTo()),
         rebuild.clock(t.id()).map(s -> s.plusSeconds(t.clockSeconds())).map(Instant::toString),
         t.afterWaits(),
         t.runs().isPresent(),

@@ -4,7 +4,9 @@ import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.server.db.BenchMapper;
+import isokinon.server.db.Consequence;
 import isokinon.server.db.ExposureRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
@@ -28,21 +30,17 @@ public class Pumps {
       String area,
       String serial,
       String bodyMaterial,
-      String abrasion,
+      Abrasion abrasion,
       double suctionLiftM,
-      String consequence,
+      Consequence consequence,
       double runningHours,
       List<DutyLine> duty,
       Optional<SheetParts> sheet,
-      List<BenchView.Rail> rails,
+      List<Rail> rails,
       List<PastRebuild> rebuilds,
       List<Trends.TrendView> trends,
       List<FoundCause> causes,
       List<String> alike) {}
-
-  /** Why a part of this pump wore, as it was found. */
-  public record FoundCause(
-      String on, String part, String cause, String counters, double hours, String note) {}
 
   /** A fluid of the duty. */
   public record DutyLine(
@@ -58,7 +56,8 @@ public class Pumps {
       String id, String title, int revision, List<PartLine> parts, List<KitLine> kits) {}
 
   /** A part of the sheet. */
-  public record PartLine(String id, String name, String section, String renew, int count) {}
+  public record PartLine(
+      String id, String name, Part.Section section, Part.Renew renew, int count) {}
 
   /** A kit of the sheet. */
   public record KitLine(String id, String title, Map<String, Integer> parts) {}
@@ -73,7 +72,7 @@ public class Pumps {
   private final ShopLibrary library;
   private final Trends trends;
   private final Causes causes;
-  private final Lives lives;
+  private final PumpRegister register;
 
   Pumps(
       PumpMapper store,
@@ -83,7 +82,7 @@ public class Pumps {
       ShopLibrary library,
       Trends trends,
       Causes causes,
-      Lives lives) {
+      PumpRegister register) {
     this.store = store;
     this.bench = bench;
     this.sheets = sheets;
@@ -91,7 +90,7 @@ public class Pumps {
     this.library = library;
     this.trends = trends;
     this.causes = causes;
-    this.lives = lives;
+    this.register = register;
   }
 
   /**
@@ -101,7 +100,7 @@ public class Pumps {
    */
   @Transactional(readOnly = true)
   public PumpView view(String tag) {
-    PumpRow pump = pump(tag);
+    PumpRow pump = register.pump(tag);
     Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
     return new PumpView(
         floor.strip(pump),
@@ -111,10 +110,10 @@ public class Pumps {
         pump.abrasion(),
         pump.suctionLiftM(),
         pump.consequence(),
-        asRead(tag).runningHours(),
+        register.asRead(tag).runningHours(),
         duty(tag),
         sheet.map(s -> sheetParts(s, pump)),
-        rails(pump),
+        sheet.map(x -> RailViewer.whole(x, pump)).orElse(List.of()),
         bench.of(tag).stream()
             .map(
                 r ->
@@ -136,31 +135,6 @@ public class Pumps {
         .map(PumpRow::tag)
         .sorted()
         .toList();
-  }
-
-  /** The pump drawn whole; empty where it has no sheet. */
-  List<BenchView.Rail> rails(PumpRow pump) {
-    return pump.sheet()
-        .flatMap(sheets::find)
-        .map(s -> RailViewer.rails(untouched(s, pump)))
-        .orElse(List.of());
-  }
-
-  private static Rebuild untouched(Sheet sheet, PumpRow pump) {
-    return Rebuild.replay(sheet, new Fitted(pump.role(), pump.material()), List.of());
-  }
-
-  /** A pump with its hours carried on from the last reading. */
-  PumpRow pump(String tag) {
-    return lives.carriedOn(asRead(tag));
-  }
-
-  private PumpRow asRead(String tag) {
-    return store.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
-  }
-
-  List<ExposureRow> exposures(String tag) {
-    return store.exposures(tag);
   }
 
   private List<DutyLine> duty(String tag) {
@@ -185,9 +159,7 @@ public class Pumps {
         s.parts().stream()
             .filter(p -> p.renew() != Part.Renew.KEEP)
             .filter(p -> p.onlyFor().isEmpty() || p.onlyFor().contains(pump.material()))
-            .map(
-                p ->
-                    new PartLine(p.id(), p.name(), p.section().code(), p.renew().code(), p.count()))
+            .map(p -> new PartLine(p.id(), p.name(), p.section(), p.renew(), p.count()))
             .toList(),
         s.kits().stream().map(k -> new KitLine(k.id(), k.title(), k.parts())).toList());
   }

@@ -1,14 +1,17 @@
 package isokinon.server.work;
 
+import isokinon.core.rebuild.Fitted;
+import isokinon.server.db.PumpRow;
 import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
-import isokinon.server.work.BenchView.Rail;
-import isokinon.server.work.BenchView.RailLine;
-import isokinon.server.work.BenchView.RailPart;
+import isokinon.server.work.Rail.RailLine;
+import isokinon.server.work.Rail.RailPart;
+import isokinon.server.work.Rail.Where;
+import isokinon.server.work.shared.StateMark;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -24,7 +27,13 @@ final class RailViewer {
   private RailViewer() {}
 
   /** What is known of a part: its state shape, a word and a second word. */
-  record Known(String state, String word, String subWord) {}
+  record Known(StateMark state, String word, String subWord) {}
+
+  /** A pump as it stands whole, with nothing off it. */
+  static List<Rail> whole(Sheet sheet, PumpRow pump) {
+    return rails(
+        Rebuild.replay(sheet, new Fitted(pump.role(), pump.material()), List.of()));
+  }
 
   static List<Rail> rails(Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
@@ -53,7 +62,7 @@ final class RailViewer {
                               l.axes(),
                               l.note(),
                               l.mirrored(),
-                              l.view().code(),
+                              l.view(),
                               parts(rebuild, l, inHand, off)))
                   .toList()));
     }
@@ -68,15 +77,17 @@ final class RailViewer {
         .sorted(Comparator.comparingDouble(p -> p.place().orElseThrow().at()))
         .map(
             p -> {
-              String where =
-                  inHand.contains(p.id()) ? "in-hand" : off.contains(p.id()) ? "off" : "in-place";
+              Where where =
+                  inHand.contains(p.id())
+                      ? Where.IN_HAND
+                      : off.contains(p.id()) ? Where.OFF : Where.IN_PLACE;
               return part(p, rebuild, where);
             })
         .toList();
   }
 
   /** One part as it is drawn, standing {@code where}. */
-  static RailPart part(Part p, Rebuild rebuild, String where) {
+  static RailPart part(Part p, Rebuild rebuild, Where where) {
     Part.Place place = p.place().orElse(NOWHERE);
     Known known = known(p, rebuild);
     return new RailPart(
@@ -88,13 +99,14 @@ final class RailViewer {
         p.count(),
         p.facing(),
         place.faces(),
-        place.toward().code(),
+        place.toward(),
         place.angle(),
-        p.care().stream().map(Part.Care::code).sorted().toList(),
+        p.care().stream().sorted().toList(),
         where,
         known.state(),
         known.word(),
-        known.subWord());
+        known.subWord(),
+        rebuild.plan().map(pl -> pl.freed().contains(p.id())).orElse(false));
   }
 
   private static Set<String> inHand(Rebuild rebuild) {
@@ -117,18 +129,19 @@ final class RailViewer {
       String material = part.role().flatMap(rebuild::material).orElse("");
       String lot = rebuild.lot(part.id()).orElse("");
       return building
-          ? new Known("renewed", ("new " + material).strip(), lot.isEmpty() ? "" : "lot " + lot)
-          : new Known("renew", "renew", verdict.isPresent() ? "by finding" : "");
+          ? new Known(
+              StateMark.RENEWED, ("new " + material).strip(), lot.isEmpty() ? "" : "lot " + lot)
+          : new Known(StateMark.RENEW, "renew", verdict.isPresent() ? "by finding" : "");
     }
     if (verdict.isPresent()) {
       String said = rebuild.judgement(part.id()).map(e -> e.act().text()).orElse("");
       return switch (verdict.get()) {
-        case SOUND -> new Known("sound", building ? "kept" : "sound", "");
-        case WATCH -> new Known("watch", building ? "kept" : "watch", said);
-        case RENEW -> new Known("renew", "renew", said);
+        case SOUND -> new Known(StateMark.SOUND, building ? "kept" : "sound", "");
+        case WATCH -> new Known(StateMark.WATCH, building ? "kept" : "watch", said);
+        case RENEW -> new Known(StateMark.RENEW, "renew", said);
       };
     }
     boolean reached = rebuild.plan().map(p -> p.freed().contains(part.id())).orElse(false);
-    return new Known("unknown", reached ? "to look at" : "left shut", "");
+    return new Known(StateMark.UNKNOWN, reached ? "to look at" : "left shut", "");
   }
 }

@@ -25,7 +25,7 @@ public final class Records {
       case CONFIRMED -> Rebuild.CONFIRMATIONS.getOrDefault(act.subject(), act.subject());
       case CHECKED -> check(sheet, act) + after(": ", reading) + after(", ", act.text());
       case TORQUE_READ ->
-          step(sheet, act.step())
+          sheet.stepSentence(act.step())
               + ", bolt "
               + act.fastener()
               + ", pass "
@@ -33,13 +33,13 @@ public final class Records {
               + ": "
               + (act.text().equals("clicked") ? "clicked at " : "measured ")
               + reading;
-      case PASS_DONE -> step(sheet, act.step()) + ", pass " + act.pass() + " done";
+      case PASS_DONE -> sheet.stepSentence(act.step()) + ", pass " + act.pass() + " done";
       case TORQUE_ACCEPTED ->
-          step(sheet, act.step()) + ", bolt " + act.fastener() + " accepted: " + act.text();
-      case STEP_DONE -> "done: " + step(sheet, act.step());
-      case STEP_UNDONE -> "taken back: " + step(sheet, act.step());
+          sheet.stepSentence(act.step()) + ", bolt " + act.fastener() + " accepted: " + act.text();
+      case STEP_DONE -> "done: " + sheet.stepSentence(act.step());
+      case STEP_UNDONE -> "taken back: " + sheet.stepSentence(act.step());
       case JUDGED ->
-          part(sheet, act.subject())
+          sheet.partName(act.subject())
               + " judged "
               + String.join(
                   ", ",
@@ -58,20 +58,20 @@ public final class Records {
               + Words.count(act.items().size(), "part")
               + after(", ", act.text());
       case PROVED ->
-          proof(sheet, act.subject()) + after(": ", reading) + gauge(act) + after(", ", act.text());
+          sheet.testOrStep(act.subject()) + after(": ", reading) + gauge(act) + after(", ", act.text());
       case MEASURED ->
-          part(sheet, act.subject()) + ": " + Words.words(act.step()) + " " + reading + gauge(act);
+          sheet.partName(act.subject()) + ": " + Words.words(act.step()) + " " + reading + gauge(act);
       case CAUSE_FOUND ->
-          part(sheet, act.subject())
+          sheet.partName(act.subject())
               + " wore because: "
               + String.join(", ", act.items().stream().map(Records::item).toList())
               + after(". ", act.text());
       case SYMPTOMS_TOLD ->
           "told: " + String.join(", ", act.items().stream().map(Records::item).toList());
       case FAULT_FOUND -> "it was: " + Words.words(act.subject()) + after(", ", act.text());
-      case CLOCK_STARTED -> "clock started: " + proof(sheet, act.subject());
-      case SENT_BACK -> "sent back, because this failed: " + proof(sheet, act.subject());
-      case SETTLED -> "done again: " + stepOrTest(sheet, act.subject()) + after(", ", act.text());
+      case CLOCK_STARTED -> "clock started: " + sheet.testOrStep(act.subject());
+      case SENT_BACK -> "sent back, because this failed: " + sheet.testOrStep(act.subject());
+      case SETTLED -> "done again: " + sheet.testOrStep(act.subject()) + after(", ", act.text());
       case STAGE_DONE ->
           Words.sentence(
                   Words.words(act.subject().toLowerCase(java.util.Locale.ROOT).replace('_', '-')))
@@ -100,13 +100,6 @@ public final class Records {
         + (act.items().contains(Findings.OVERDUE) ? ", out of calibration" : "");
   }
 
-  /** A step or a test in words. */
-  static String stepOrTest(Sheet sheet, String id) {
-    return sheet.proof().stream().anyMatch(t -> t.id().equals(id))
-        ? proof(sheet, id)
-        : step(sheet, id);
-  }
-
   private static String way(Sheet sheet, Act act) {
     return sheet.allSchools().stream()
         .filter(s -> s.id().equals(act.subject()))
@@ -121,20 +114,6 @@ public final class Records {
                         .findFirst()
                         .orElse(""))
         .orElse(act.subject());
-  }
-
-  /** The sentence of a step, as built where it has no strip twin. */
-  public static String step(Sheet sheet, String id) {
-    return sheet
-        .step(id)
-        .map(s -> s.build())
-        .or(() -> sheet.buildOnlyStep(id).map(BuildOnlyStep::build))
-        .orElse(id);
-  }
-
-  /** The name of a part. */
-  public static String part(Sheet sheet, String id) {
-    return sheet.part(id).map(Part::name).orElse(id);
   }
 
   private static String hazard(Sheet sheet, String id) {
@@ -153,12 +132,6 @@ public final class Records {
         .findFirst()
         .map(Handling.Check::ask)
         .orElse(act.subject());
-  }
-
-  private static String proof(Sheet sheet, String id) {
-    Optional<Sheet.ProofTest> test =
-        sheet.proof().stream().filter(t -> t.id().equals(id)).findFirst();
-    return test.map(Sheet.ProofTest::ask).orElse(id);
   }
 
   private static String after(String mark, String text) {

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import java.util.function.Supplier;
 import java.util.List;
 
 /** A request that cannot be done as it stands, with a sentence for every field at fault. */
@@ -43,5 +44,19 @@ public class Refused extends RuntimeException {
   /** Every fault, at least one. */
   public List<Fault> faults() {
     return faults;
+  }
+
+  /**
+   * A kernel's answer to a question whose values may be out of range.
+   *
+   * @throws Refused naming the field, which the kernel's sentence begins with
+   */
+  public static <T> T answered(Supplier<T> kernel) {
+    try {
+      return kernel.get();
+    } catch (IllegalArgumentException e) {
+      String field = e.getMessage().split("[ :]", 2)[0];
+      throw of(400, field, e.getMessage());
+    }
   }
 }

@@ -5,6 +5,7 @@ import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.SheetReader;
@@ -49,7 +50,7 @@ public class Sheets {
 
   /** A sheet in the list of the library. */
   public record Listed(
-      String id, String title, String family, int revision, int parts, int steps) {}
+      String id, String title, Family family, int revision, int parts, int steps) {}
 
   private static final int MOST_FILES = 200;
 
@@ -98,7 +99,7 @@ public class Sheets {
                 new Listed(
                     s.id(),
                     s.title(),
-                    s.family().code(),
+                    s.family(),
                     s.revision(),
                     s.parts().size(),
                     s.steps().size()))
@@ -144,7 +145,7 @@ public class Sheets {
       String id,
       int revision,
       int stored,
-      List<BenchView.Rail> rails,
+      List<Rail> rails,
       List<DraftPlan> plans) {}
 
   /** A plan on a sheet that is being written. */
@@ -201,8 +202,8 @@ public class Sheets {
         plan.toolChanges() + plan.buildToolChanges(),
         plan.optimal(),
         plan.strip().stream().flatMap(s -> sheet.step(s).stream()).map(Step::strip).toList(),
-        plan.build().stream().map(s -> Records.step(sheet, s)).toList(),
-        plan.renew().stream().map(r -> r.count() + " " + Records.part(sheet, r.part())).toList());
+        plan.build().stream().map(s -> sheet.stepSentence(s)).toList(),
+        plan.renew().stream().map(r -> r.count() + " " + sheet.partName(r.part())).toList());
   }
 
   /** Every stored revision of a sheet, newest first. */

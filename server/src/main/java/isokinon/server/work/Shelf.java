@@ -9,8 +9,10 @@ import isokinon.core.stock.LotStatus;
 import isokinon.server.access.People;
 import isokinon.server.db.BenchMapper;
 import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.KeptCondition;
 import isokinon.server.db.KeptPartRow;
 import isokinon.server.db.LotRow;
+import isokinon.server.db.MovementKind;
 import isokinon.server.db.MovementRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
@@ -24,7 +26,6 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.Collection;
-import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -60,7 +61,7 @@ public class Shelf {
       String pump,
       String part,
       String serial,
-      String condition,
+      KeptCondition condition,
       Double hours,
       String note,
       String place,
@@ -71,7 +72,7 @@ public class Shelf {
   private final HistoryMapper history;
   private final BenchMapper bench;
   private final PumpMapper pumps;
-  private final Lives pumpLives;
+  private final PumpRegister register;
   private final Sheets sheets;
   private final ShopLibrary library;
   private final ShelfLives lives;
@@ -85,7 +86,7 @@ public class Shelf {
       HistoryMapper history,
       BenchMapper bench,
       PumpMapper pumps,
-      Lives pumpLives,
+      PumpRegister register,
       Sheets sheets,
       ShopLibrary library,
       ShelfLives lives,
@@ -97,7 +98,7 @@ public class Shelf {
     this.history = history;
     this.bench = bench;
     this.pumps = pumps;
-    this.pumpLives = pumpLives;
+    this.register = register;
     this.sheets = sheets;
     this.library = library;
     this.lives = lives;
@@ -156,7 +157,7 @@ public class Shelf {
               text(q.hardware())));
     }
     shelf.change(q.lot(), count);
-    moved(q.lot(), count, "received", null, who, "");
+    moved(q.lot(), count, MovementKind.RECEIVED, null, who, "");
   }
 
   /** Holds a piece for the next job of a pump. */
@@ -193,7 +194,7 @@ public class Shelf {
     if (shelf.change(lot.id(), -1) == 0) {
       throw Refused.of(422, "lot", "Lot " + lot.id() + " is used up.");
     }
-    moved(lot.id(), -1, "issued", rebuild.id(), who, "");
+    moved(lot.id(), -1, MovementKind.ISSUED, rebuild.id(), who, "");
     shelf.used(lot.id(), rebuild.pump(), OffsetDateTime.now(clock));
   }
 
@@ -206,7 +207,7 @@ public class Shelf {
       throw Refused.of(422, "lot", "No piece of " + lot.id() + " is out to that rebuild.");
     }
     shelf.change(lot.id(), 1);
-    moved(lot.id(), 1, "returned", q.rebuild(), who, text(q.note()));
+    moved(lot.id(), 1, MovementKind.RETURNED, q.rebuild(), who, text(q.note()));
   }
 
   /** Writes down what was counted. */
@@ -216,7 +217,7 @@ public class Shelf {
     LotRow lot = lot(q);
     int change = count(q.count()) - lot.quantity();
     shelf.change(lot.id(), change);
-    moved(lot.id(), change, "counted", null, who, text(q.note()));
+    moved(lot.id(), change, MovementKind.COUNTED, null, who, text(q.note()));
   }
 
   /** Scraps what is left of a lot. */
@@ -228,7 +229,7 @@ public class Shelf {
       throw Refused.of(422, "lot", "Nothing is left of lot " + lot.id() + ".");
     }
     shelf.change(lot.id(), -lot.quantity());
-    moved(lot.id(), -lot.quantity(), "scrapped", null, who, text(q.note()));
+    moved(lot.id(), -lot.quantity(), MovementKind.SCRAPPED, null, who, text(q.note()));
   }
 
   /** Chooses how sure the shelf shall be. */
@@ -258,7 +259,7 @@ public class Shelf {
     if (part.renew() == Part.Renew.ONE_TIME) {
       throw Refused.of(422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
     }
-    if (!List.of("sound", "watch").contains(text(q.condition()))) {
+    if (q.condition() == null) {
       throw Refused.of(400, "condition", "A part that is kept is sound, or to be watched.");
     }
     if (q.hours() != null && !(q.hours() >= 0)) {
@@ -307,7 +308,7 @@ public class Shelf {
   private Known known(PumpRow pump, Part part) {
     String role = part.role().orElse("");
     boolean lead = role.equals(pump.role());
-    String place = lead ? "" : ChangedParts.place(part);
+    String place = lead ? "" : PartRuns.place(part);
     boolean onBench = bench.runningOn(pump.tag()).isPresent();
     if (onBench && lead) {
       return new Known(
@@ -348,7 +349,7 @@ public class Shelf {
         shelf.gone(lot, rebuild.pump(), OffsetDateTime.now(clock));
       } else if (stores.lot(lot).isPresent()) {
         int taken = shelf.out(lot, rebuild.id()) > 0 ? 0 : shelf.change(lot, -1);
-        moved(lot, -taken, "booked", rebuild.id(), who, "");
+        moved(lot, -taken, MovementKind.BOOKED, rebuild.id(), who, "");
       }
     }
   }
@@ -369,18 +370,18 @@ public class Shelf {
   }
 
   /** Hands out the piece that was just booked at the bench, unless it is out already. */
-  void handOut(String lot, Bench.Job job, String who) {
+  void handOut(String lot, Job job, String who) {
     if (stores.lot(lot).isPresent() && !isOut(lot, job)) {
       if (shelf.change(lot, -1) == 0) {
         throw Refused.of(422, "lot", "Lot " + lot + " is used up.");
       }
-      moved(lot, -1, "issued", job.row().id(), who, "booked at the bench");
+      moved(lot, -1, MovementKind.ISSUED, job.row().id(), who, "booked at the bench");
       shelf.used(lot, job.row().pump(), OffsetDateTime.now(clock));
     }
   }
 
   /** Whether every piece of a lot that a job takes is out to it. */
-  private boolean isOut(String lot, Bench.Job job) {
+  private boolean isOut(String lot, Job job) {
     return shelf.out(lot, job.row().id()) >= pieces(job.rebuild(), lot);
   }
 
@@ -389,7 +390,7 @@ public class Shelf {
    *
    * @param job with the booking in it
    */
-  Optional<String> shortOf(LotRow lot, Bench.Job job) {
+  Optional<String> shortOf(LotRow lot, Job job) {
     if (isOut(lot.id(), job)) {
       return Optional.empty();
     }
@@ -417,7 +418,7 @@ public class Shelf {
   private PumpRow pump(String tag) {
     return pumps
         .byTag(tag)
-        .map(pumpLives::carriedOn)
+        .map(register::carriedOn)
         .orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
   }
 
@@ -443,7 +444,8 @@ public class Shelf {
             () -> Refused.of(422, "rebuild", "A piece goes out to a pump that is on the bench."));
   }
 
-  private void moved(String lot, int change, String kind, Long rebuild, String who, String note) {
+  private void moved(
+      String lot, int change, MovementKind kind, Long rebuild, String who, String note) {
     shelf.move(
         new MovementRow(
             lot,

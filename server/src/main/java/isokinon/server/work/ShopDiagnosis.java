@@ -43,12 +43,12 @@ public class ShopDiagnosis {
 
   /** How often each cause was found on pumps of a family. */
   Map<String, Integer> causesFound(Family family) {
-    return counted(store.causeCounts(family.code()));
+    return counted(store.causeCounts(family));
   }
 
   /** How often each fault was found on pumps of a family. */
   Map<String, Integer> faultsFound(Family family) {
-    return counted(store.faultCounts(family.code()));
+    return counted(store.faultCounts(family));
   }
 
   private static Map<String, Integer> counted(List<CountRow> rows) {

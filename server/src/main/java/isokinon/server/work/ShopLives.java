@@ -38,7 +38,7 @@ final class ShopLives {
     }
 
     WearCount counted() {
-      return HistoryTable.counted(pump);
+      return pump.counted();
     }
   }
 

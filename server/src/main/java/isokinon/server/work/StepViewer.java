@@ -17,10 +17,11 @@ import isokinon.server.work.BenchView.FastenerView;
 import isokinon.server.work.BenchView.PassView;
 import isokinon.server.work.BenchView.Piece;
 import isokinon.server.work.BenchView.PlaceView;
-import isokinon.server.work.BenchView.RailPart;
+import isokinon.server.work.Rail.RailPart;
 import isokinon.server.work.BenchView.Read;
 import isokinon.server.work.BenchView.StepView;
 import isokinon.server.work.BenchView.TorqueView;
+import isokinon.server.work.Rail.Where;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -68,7 +69,7 @@ class StepViewer {
         done.size() + 1,
         done.size() + left,
         stripping,
-        stripping ? step.map(Step::strip).orElse(id) : Records.step(rebuild.sheet(), id),
+        stripping ? step.map(Step::strip).orElse(id) : rebuild.sheet().stepSentence(id),
         turn(rebuild, how.pose(), stripping),
         Words.words(how.pose()),
         how.tools().stream().map(Words::tool).toList(),
@@ -83,7 +84,7 @@ class StepViewer {
                     a ->
                         Words.sentence(a.what())
                             + ", "
-                            + Records.part(rebuild.sheet(), a.to()).toLowerCase(Locale.ROOT))
+                            + rebuild.sheet().partName(a.to()).toLowerCase(Locale.ROOT))
                 .toList(),
         cautions(rebuild, how, stripping),
         stripping
@@ -149,7 +150,7 @@ class StepViewer {
             .flatMap(b -> b.beside().stream())
             .flatMap(p -> rebuild.sheet().part(p).stream())
             .filter(rebuild::present)
-            .map(p -> RailViewer.part(p, rebuild, "in-place"))
+            .map(p -> RailViewer.part(p, rebuild, Where.IN_PLACE))
             .toList();
   }
 
@@ -225,12 +226,12 @@ class StepViewer {
     return new CheckView(
         c.id(),
         c.ask(),
-        c.kind().code(),
+        c.kind(),
         c.unit(),
         c.min(),
         c.max(),
         c.hold(),
-        c.about().name().toLowerCase(Locale.ROOT),
+        c.about(),
         answer.isPresent(),
         passed,
         value,
@@ -264,19 +265,14 @@ class StepViewer {
                         e.getKey(),
                         e.getValue().readings(),
                         e.getValue().clicked(),
-                        e.getValue()
-                            .judgement()
-                            .lie()
-                            .name()
-                            .toLowerCase(Locale.ROOT)
-                            .replace('_', '-'),
+                        e.getValue().judgement().lie(),
                         e.getValue().judgement().say(),
                         e.getValue().acceptedBecause()))
             .toList();
     Crib.WrenchChoice wrench = crib.choose(f.targetNm());
     return new TorqueView(
         f.count(),
-        f.layout().code(),
+        f.layout(),
         f.thread(),
         f.minNm(),
         f.maxNm(),

@@ -2,6 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.life.Demand;
 import isokinon.core.life.LifeGroups;
+import isokinon.core.life.Policies.Way;
 import isokinon.core.stock.KitId;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.HistoryMapper;
@@ -85,7 +86,7 @@ class StockDemand {
     private double renewAt(Life l) {
       PumpRow pump = l.standing().pump();
       PolicyRow way = kept.get(pump.tag());
-      return way == null || way.way().equals(Policy.FIXED)
+      return way == null || way.way() == Way.FIXED
           ? pump.intervalHours() * l.perHour()
           : Double.POSITIVE_INFINITY;
     }

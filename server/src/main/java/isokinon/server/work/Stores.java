@@ -96,7 +96,7 @@ public class Stores {
         order(sheet, line).ifPresent(order::add);
       }
       if (!lines.isEmpty()) {
-        shelves.add(new Shelf(sheet.id(), sheet.title(), sheet.family().code(), lines));
+        shelves.add(new Shelf(sheet.id(), sheet.title(), sheet.family(), lines));
       }
     }
     order.sort(Comparator.comparing(OrderLine::orderBy).thenComparing(OrderLine::title));

@@ -1,6 +1,8 @@
 package isokinon.server.work;
 
+import isokinon.core.sheet.Family;
 import isokinon.core.stock.LotStatus;
+import isokinon.server.db.KeptCondition;
 import java.util.List;
 import java.util.Optional;
 
@@ -22,7 +24,7 @@ public record StoresView(
     List<KeptPart> kept) {
 
   /** The kits of one construction. */
-  public record Shelf(String sheetId, String title, String family, List<StockLine> kits) {}
+  public record Shelf(String sheetId, String title, Family family, List<StockLine> kits) {}
 
   /**
    * A kit in one material.
@@ -100,7 +102,7 @@ public record StoresView(
       String name,
       String material,
       double hours,
-      String condition,
+      KeptCondition condition,
       String note,
       String fromPump,
       String place,

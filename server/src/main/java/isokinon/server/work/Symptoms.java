@@ -14,7 +14,6 @@ import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
-import isokinon.core.value.Code;
 import isokinon.server.db.PumpRow;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -47,14 +46,14 @@ public class Symptoms {
       String tag,
       String duty,
       String fitted,
-      String family,
+      Family family,
       List<SymptomLine> symptoms,
       List<FaultLine> faults,
       List<TestLine> tests,
       List<TestDone> done,
       int confirmedHere,
       boolean hasSheet,
-      List<BenchView.Rail> rails) {}
+      List<Rail> rails) {}
 
   /** A symptom: seen, not, or open. */
   public record SymptomLine(String id, String title, String say, String drawing, String state) {}
@@ -88,7 +87,7 @@ public class Symptoms {
       String id,
       String title,
       String how,
-      String kind,
+      NextTest.Kind kind,
       double minutes,
       String limit,
       String caution,
@@ -111,11 +110,11 @@ public class Symptoms {
   /** From this chance on, stripping to a fault beats another test (shop rule). */
   private static final double SURE_ENOUGH = 0.6;
 
-  private final Pumps pumps;
+  private final PumpRegister pumps;
   private final Sheets sheets;
   private final ShopDiagnosis diagnosis;
 
-  Symptoms(Pumps pumps, Sheets sheets, ShopDiagnosis diagnosis) {
+  Symptoms(PumpRegister pumps, Sheets sheets, ShopDiagnosis diagnosis) {
     this.pumps = pumps;
     this.sheets = sheets;
     this.diagnosis = diagnosis;
@@ -129,7 +128,7 @@ public class Symptoms {
   @Transactional(readOnly = true)
   public SymptomsView view(String tag, SymptomQuestion q) {
     PumpRow pump = pumps.pump(tag);
-    Family family = Code.parse(Family.class, pump.family()).orElseThrow();
+    Family family = pump.family();
     Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
     DiagnosisLibrary known = diagnosis.library();
     Map<String, Integer> found = diagnosis.faultsFound(family);
@@ -162,7 +161,10 @@ public class Symptoms {
         done(family, q),
         found.values().stream().mapToInt(Integer::intValue).sum(),
         sheet.isPresent(),
-        pumps.rails(pump));
+        pump.sheet()
+            .flatMap(sheets::find)
+            .map(s -> RailViewer.whole(s, pump))
+            .orElse(List.of()));
   }
 
   private static SymptomLine line(Symptom s, SymptomQuestion q) {
@@ -310,7 +312,7 @@ public class Symptoms {
                   t.id(),
                   t.title(),
                   t.how(),
-                  t.kind().name().toLowerCase(Locale.ROOT),
+                  t.kind(),
                   n.test().minutes(),
                   t.limit(),
                   t.caution(),

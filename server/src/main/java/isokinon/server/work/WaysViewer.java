@@ -43,7 +43,7 @@ final class WaysViewer {
             .map(
                 r ->
                     new RenewLine(
-                        r.part(), Records.part(rebuild.sheet(), r.part()), r.count(), r.because()))
+                        r.part(), rebuild.sheet().partName(r.part()), r.count(), r.because()))
             .toList(),
         routes.stream()
             .map(

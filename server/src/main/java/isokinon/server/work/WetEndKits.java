@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.wetend.PairEvidence;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
@@ -321,7 +322,7 @@ class WetEndKits {
                 e ->
                     DoubleStream.concat(
                         store.findings(e.fluid(), material).stream()
-                            .filter(f -> f.kind().equals("swell"))
+                            .filter(f -> f.kind() == PairEvidence.Kind.SWELL)
                             .mapToDouble(FindingRow::reading),
                         store.judged(e.fluid(), material).stream()
                             .filter(r -> r.measure().equals("swell"))

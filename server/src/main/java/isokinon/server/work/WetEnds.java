@@ -19,6 +19,7 @@ import isokinon.core.wetend.Sensitivity;
 import isokinon.core.wetend.Standing;
 import isokinon.core.wetend.WayOut;
 import isokinon.server.access.People;
+import isokinon.server.db.FluidUse;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
@@ -41,7 +42,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -73,7 +73,7 @@ public class WetEnds {
    */
   public record Question(String tag, String sheet, String family, String body, DutyForm duty) {}
 
-  private final Pumps pumps;
+  private final PumpRegister pumps;
   private final PumpMapper store;
   private final WetEndMapper wetEnds;
   private final StoresMapper stores;
@@ -86,7 +86,7 @@ public class WetEnds {
   private final Clock clock;
 
   WetEnds(
-      Pumps pumps,
+      PumpRegister pumps,
       PumpMapper store,
       WetEndMapper wetEnds,
       StoresMapper stores,
@@ -133,7 +133,7 @@ public class WetEnds {
     return new ChooserView(
         s.tag(),
         s.sheet().map(Sheet::title).orElse(Words.sentence(Words.words(s.family().code()))),
-        s.family().code(),
+        s.family(),
         s.sheet().map(Sheet::id).orElse(""),
         s.lead(),
         s.fittedNow(),
@@ -146,27 +146,14 @@ public class WetEnds {
         kits,
         new Sensitivity(library.materials(), standing, name)
             .turns(s.duty()).stream()
-                .map(
-                    t ->
-                        new TurnView(
-                            t.exposure(),
-                            t.axis().name().toLowerCase(Locale.ROOT),
-                            t.upward(),
-                            t.at(),
-                            t.sentence()))
+                .map(t -> new TurnView(t.exposure(), t.axis(), t.upward(), t.at(), t.sentence()))
                 .toList(),
         OpenFacts.of(s.duty(), library.materials(), standing, name).stream()
             .map(o -> new QuestionView(o.field(), o.ask(), o.because()))
             .toList(),
         new WayOut(library.materials(), standing, name)
             .of(s.duty()).stream()
-                .map(
-                    w ->
-                        new WayOutView(
-                            w.exposure(),
-                            w.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                            w.to(),
-                            w.sentence()))
+                .map(w -> new WayOutView(w.exposure(), w.kind(), w.to(), w.sentence()))
                 .toList(),
         offer(kits).map(Offer::say).orElse(""),
         NOTE);
@@ -229,7 +216,7 @@ public class WetEnds {
         form.title() == null || form.title().isBlank()
             ? pump.dutyTitle()
             : Words.clipped(form.title().strip(), 120),
-        duty.abrasion().name().toLowerCase(Locale.ROOT),
+        duty.abrasion(),
         duty.suctionLiftM());
     return view(tag);
   }
@@ -249,7 +236,7 @@ public class WetEnds {
     return new ChoiceSetting(
         pump.tag(),
         sheet,
-        Code.parse(Family.class, pump.family()).orElseThrow(),
+        pump.family(),
         pump.role(),
         fitted.materials(pump),
         wetEnd,
@@ -257,7 +244,7 @@ public class WetEnds {
         form,
         form.duty(library),
         pump.hoursPerDay(),
-        pump.consequence());
+        Optional.of(pump.consequence()));
   }
 
   private ChoiceSetting typedIn(Question q) {
@@ -292,7 +279,7 @@ public class WetEnds {
         named(q.duty()),
         q.duty().duty(library),
         0,
-        "");
+        Optional.empty());
   }
 
   /** The first role of the family that the sheet has a part for: a hose pump leads by its hose. */
@@ -338,7 +325,7 @@ public class WetEnds {
                                         e.usualC() == null ? e.temperatureC() : e.usualC(),
                                         e.temperatureC(),
                                         e.share(),
-                                        e.kind() == null ? "process" : e.kind(),
+                                        e.kind() == null ? FluidUse.PROCESS : e.kind(),
                                         e.note() == null ? "" : e.note()))
                             .orElse(e))
             .toList(),
@@ -375,10 +362,8 @@ public class WetEnds {
               library.materials().inRole(role).stream()
                   .map(m -> rated(m, library.rater().rate(s.duty(), m, role), now))
                   .sorted(
-                      Comparator.comparing(
-                              (RatedMaterial r) ->
-                                  Rating.Verdict.valueOf(r.verdict().toUpperCase(Locale.ROOT)))
-                          .thenComparing(r -> -r.factor().orElse(0.0))
+                      Comparator.comparing(RatedMaterial::verdict)
+                          .thenComparing((RatedMaterial r) -> -r.factor().orElse(0.0))
                           .thenComparing(r -> -r.marginK().orElse(-1e9)))
                   .toList()));
     }
@@ -390,7 +375,7 @@ public class WetEnds {
         m.code(),
         m.name(),
         m.code().equals(now),
-        word(r.verdict()),
+        r.verdict(),
         r.factor(),
         r.marginK(),
         r.limitedBy().map(LimitedBy::reason).orElse(""),
@@ -402,7 +387,7 @@ public class WetEnds {
                         b.temperatureC(),
                         b.fullC(),
                         b.limitedC().map(l -> Math.min(l, b.serviceMaxC())),
-                        word(b.verdict()),
+                        b.verdict(),
                         b.own(),
                         b.reason()))
             .toList());
@@ -432,12 +417,12 @@ public class WetEnds {
                     new PartChoice(
                         p.role(),
                         p.rating().material(),
-                        word(p.rating().verdict()),
+                        p.rating().verdict(),
                         o.candidate().renewed().contains(p.role())))
             .toList(),
         kit.material().equals(s.fittedNow())
             && (kit.hardware().isEmpty() || kit.hardware().equals(s.wetEnd().hardware())),
-        o.noRotor().isPresent() ? "unsuited" : word(r.whole().verdict()),
+        o.noRotor().isPresent() ? Rating.Verdict.UNSUITED : r.whole().verdict(),
         o.noRotor().isPresent() ? Roles.ROTOR : r.whole().weakest(),
         o.noRotor().orElse(r.whole().because()),
         cost.map(Cost::per1000h),
@@ -543,9 +528,5 @@ public class WetEnds {
         .map(Sheet.Hardware::title)
         .findFirst()
         .orElse("");
-  }
-
-  private static String word(Rating.Verdict verdict) {
-    return verdict.name().toLowerCase(Locale.ROOT);
   }
 }

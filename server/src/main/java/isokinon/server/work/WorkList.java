@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.life.Policies.Way;
 import isokinon.core.schedule.WaitingCost;
 import isokinon.core.stock.Availability;
 import isokinon.core.stock.KitId;
@@ -116,7 +117,7 @@ class WorkList {
     for (Standing s : shop.all()) {
       String tag = s.pump().tag();
       Optional<PolicyRow> way = Optional.ofNullable(kept.get(tag));
-      boolean toFailure = way.filter(w -> w.way().equals(Policy.UNTIL_IT_FAILS)).isPresent();
+      boolean toFailure = way.filter(w -> w.way() == Way.UNTIL_IT_FAILS).isPresent();
       Optional<Renewals.Renewal> renewal =
           onBench.contains(tag) ? Optional.empty() : renewals.of(s.pump());
       if (renewal.isEmpty() || (toFailure && !also.contains(tag))) {
@@ -157,7 +158,7 @@ class WorkList {
         0,
         "",
         fixtures.stream()
-            .filter(f -> Arrays.asList(f.families().split(";")).contains(pump.family()))
+            .filter(f -> Arrays.asList(f.families().split(";")).contains(pump.family().code()))
             .findFirst(),
         rule.map(PumpRuleRow::line).orElse(""),
         rule.map(PumpRuleRow::pair).orElse(""));

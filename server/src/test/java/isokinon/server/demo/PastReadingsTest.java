@@ -3,6 +3,7 @@ package isokinon.server.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.core.sheet.Family;
 import isokinon.server.Desk;
 import isokinon.server.MillTest;
 import isokinon.server.db.FindingMapper;
@@ -50,7 +51,7 @@ class PastReadingsTest {
         .filteredOn(c -> c.rebuild() == null)
         .isNotEmpty()
         .allMatch(c -> c.cause().equals("dry-run") && c.counters().isEmpty());
-    assertThat(store.causeCounts("progressing-cavity"))
+    assertThat(store.causeCounts(Family.PROGRESSING_CAVITY))
         .anyMatch(c -> c.id().equals("dry-run") && c.times() > 1);
   }
 

@@ -220,8 +220,8 @@ class WetEndApiTest {
         "pressureBar|-2|Pressure",
         "densityKgM3|0|Density",
         "ambientC|-200|Coldest",
-        "zone|\"sparky\"|none, static or explosive",
-        "abrasion|\"some\"|none, light, medium or heavy",
+        "duty.zone|\"sparky\"|one of none, static, explosive",
+        "duty.abrasion|\"some\"|one of none, light, medium, heavy",
         "stopCost|-5|What a stop costs",
       })
   void aFactThatCannotBeIsToldAtItsField(String field, String value, String words) {
@@ -229,7 +229,8 @@ class WetEndApiTest {
         desk.post(
             "/api/v1/wet-ends/choose",
             "{\"family\": \"peristaltic\", \"duty\": {\"%s\": %s, \"exposures\": [%s]}}"
-                .formatted(field, value, fluid("water", "100", "20", "1")));
+                .formatted(
+                    field.replace("duty.", ""), value, fluid("water", "100", "20", "1")));
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.fault(field)).contains(words);
   }

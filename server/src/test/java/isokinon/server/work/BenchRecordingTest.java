@@ -12,9 +12,12 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import isokinon.core.rebuild.Act;
+import isokinon.core.sheet.Family;
 import isokinon.core.sheet.SheetReader;
+import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.server.access.People;
 import isokinon.server.db.BenchMapper;
+import isokinon.server.db.Consequence;
 import isokinon.server.db.CounterMapper;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.EventRow;
@@ -58,10 +61,11 @@ class BenchRecordingTest {
       Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC);
 
   private final Shelf shelves = mock(Shelf.class);
+  private final PumpRegister register =
+      new PumpRegister(pumps, mock(CounterMapper.class), store, NOW);
   private final Bench bench =
       new Bench(
           store,
-          pumps,
           stores,
           sheets,
           people,
@@ -69,18 +73,10 @@ class BenchRecordingTest {
           mock(ShelfLives.class),
           mock(FindingLog.class),
           mock(Findings.class),
-          new Lives(
-              pumps,
-              mock(HistoryMapper.class),
-              mock(CounterMapper.class),
-              store,
-              mock(WetEndMapper.class),
-              mock(ShopLibrary.class),
-              new DataVersions(),
-              NOW),
+          register,
+          new Jobs(store, register, sheets, new DataVersions()),
           shelves,
           mock(HandBack.class),
-          new DataVersions(),
           NOW);
 
   @BeforeEach
@@ -99,7 +95,7 @@ class BenchRecordingTest {
         "EFF-02",
         "Effluent",
         3,
-        "air-diaphragm",
+        Family.AIR_DIAPHRAGM,
         "DP25",
         "1",
         sheet,
@@ -112,9 +108,9 @@ class BenchRecordingTest {
         0,
         20,
         2300,
-        "light",
+        Abrasion.LIGHT,
         2,
-        "normal",
+        Consequence.NORMAL,
         LocalDate.of(2026, 1, 1),
         0,
         null,

@@ -1,7 +1,5 @@
 package isokinon.server.work;
 
-import isokinon.server.db.DiaryMapper.PlanRow;
-import org.springframework.transaction.PlatformTransactionManager;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
@@ -17,6 +15,7 @@ import isokinon.server.db.DiaryMapper;
 import isokinon.server.db.DiaryMapper.EntryRow;
 import isokinon.server.db.DiaryMapper.FixtureRow;
 import isokinon.server.db.DiaryMapper.LineStopRow;
+import isokinon.server.db.DiaryMapper.PlanRow;
 import isokinon.server.db.DiaryMapper.ShiftRow;
 import isokinon.server.planning.JobPlacer;
 import isokinon.server.work.DiaryView.Unplaced;
@@ -31,6 +30,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
+import org.springframework.transaction.PlatformTransactionManager;
 
 /** What the diary says of jobs, placed and not. Today is Tuesday, 08:00. */
 class DiaryTest {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
+import isokinon.core.life.Policies.Way;
 import isokinon.server.db.NextLookRow;
 import isokinon.server.db.PolicyRow;
 import isokinon.server.work.ShopLives.Prior;
@@ -30,7 +31,7 @@ class DueDayTest {
     return DueDay.of(s, new Forecast(lives.life(s), "Sludge"), look, kept);
   }
 
-  private static Optional<PolicyRow> kept(String way, Double every) {
+  private static Optional<PolicyRow> kept(Way way, Double every) {
     return Optional.of(new PolicyRow("EFF-02", way, every, "", "MA", null));
   }
 
@@ -39,12 +40,12 @@ class DueDayTest {
     DueDay due = due(Optional.empty(), Optional.empty());
     assertThat(due.days()).isCloseTo((SomePumps.INTERVAL - AGE) / 20, within(1e-9));
     assertThat(due.because()).isEmpty();
-    assertThat(due(Optional.empty(), kept(Policy.FIXED, 2300.0))).isEqualTo(due);
+    assertThat(due(Optional.empty(), kept(Way.FIXED, 2300.0))).isEqualTo(due);
   }
 
   @Test
   void aLookComesAroundAgain() {
-    DueDay due = due(Optional.empty(), kept(Policy.LOOK, 500.0));
+    DueDay due = due(Optional.empty(), kept(Way.LOOK, 500.0));
     // 2100 h are four looks and 100 h
     assertThat(due.days()).isCloseTo(400 / 20.0, within(1e-9));
     assertThat(due.because()).isEqualTo("A look is due every 500 h.");
@@ -52,7 +53,7 @@ class DueDayTest {
 
   @Test
   void whatRunsUntilItFailsIsDueWhenHalfOfThemAreDone() {
-    DueDay due = due(Optional.empty(), kept(Policy.UNTIL_IT_FAILS, null));
+    DueDay due = due(Optional.empty(), kept(Way.UNTIL_IT_FAILS, null));
     assertThat(due.days()).isGreaterThan(20);
     assertThat(due.because()).contains("half of such sets");
   }

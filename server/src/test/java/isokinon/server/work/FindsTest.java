@@ -93,7 +93,7 @@ class FindsTest {
   }
 
   private List<String> said() {
-    return finds.all().stream().map(f -> f.kind() + " " + f.state() + ": " + f.say()).toList();
+    return finds.all().stream().map(f -> f.kind().code() + " " + f.state().code() + ": " + f.say()).toList();
   }
 
   @Test

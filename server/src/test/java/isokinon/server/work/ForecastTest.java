@@ -7,6 +7,9 @@ import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.sheet.Family;
+import isokinon.core.wetend.Duty.Abrasion;
+import isokinon.server.db.Consequence;
 import isokinon.server.db.PumpRow;
 import isokinon.server.work.ShopLives.Prior;
 import isokinon.server.work.ShopLives.Standing;
@@ -28,7 +31,7 @@ class ForecastTest {
             "EFF-02",
             "Effluent",
             3,
-            "air-diaphragm",
+            Family.AIR_DIAPHRAGM,
             "DP25",
             "1",
             null,
@@ -41,9 +44,9 @@ class ForecastTest {
             (5000 + age) * STROKES_PER_HOUR,
             20,
             2300,
-            "light",
+            Abrasion.LIGHT,
             2,
-            "normal",
+            Consequence.NORMAL,
             DAY,
             5000,
             null,

@@ -1,5 +1,6 @@
 package isokinon.server.work;
 
+import isokinon.core.counter.WearCount;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.mock;
 
@@ -71,7 +72,7 @@ class HistoryLinesTest {
     assertThat(run.dutyGroup()).isEqualTo("scour-liquor");
     assertThat(run.construction()).isEqualTo("aodd-bolted-plastic-25");
     assertThat(run.unit()).isEqualTo("1");
-    assertThat(run.counted()).isEqualTo("strokes");
+    assertThat(run.counted()).isEqualTo(WearCount.STROKES);
     assertThat(run.counts()).isNull();
     assertThat(run.failed()).isTrue();
   }

@@ -8,6 +8,7 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
@@ -18,6 +19,7 @@ import isokinon.server.db.DataVersions;
 import isokinon.server.db.ExposureRow;
 import isokinon.server.db.FailureModeRow;
 import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.FluidUse;
 import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
@@ -53,6 +55,7 @@ class LivesTest {
   private final Lives lives =
       new Lives(
           pumps,
+          new PumpRegister(pumps, counters, bench, NOW),
           history,
           counters,
           bench,
@@ -69,7 +72,7 @@ class LivesTest {
   }
 
   private static ExposureRow exposure(String fluid, double degC) {
-    return new ExposureRow("EFF-02", 1, fluid, 100, degC, 1, "", null, "process");
+    return new ExposureRow("EFF-02", 1, fluid, 100, degC, 1, "", null, FluidUse.PROCESS);
   }
 
   private static RunRow run(double hours, boolean failed, Double counts, double came) {
@@ -93,7 +96,7 @@ class LivesTest {
         "",
         "aodd-bolted-plastic-25",
         came,
-        "strokes",
+        WearCount.STROKES,
         0,
         counts,
         "");
@@ -101,7 +104,7 @@ class LivesTest {
 
   private static CounterRow reading(int daysAgo, double hours) {
     OffsetDateTime at = OffsetDateTime.now(NOW).minusDays(daysAgo);
-    return new CounterRow("EFF-02", "hours", at, hours, "RT", at);
+    return new CounterRow("EFF-02", CounterLog.Kind.HOURS, at, hours, "RT", at);
   }
 
   private List<WearRun> runs() {

@@ -1,5 +1,8 @@
 package isokinon.server.work;
 
+import isokinon.core.sheet.Family;
+import isokinon.core.wetend.Duty.Abrasion;
+import isokinon.server.db.Consequence;
 import isokinon.server.db.PumpRow;
 import java.time.LocalDate;
 
@@ -18,7 +21,7 @@ final class SomePumps {
         tag,
         "Effluent",
         3,
-        "air-diaphragm",
+        Family.AIR_DIAPHRAGM,
         "DP25",
         "1",
         "aodd-bolted-plastic-25",
@@ -31,9 +34,9 @@ final class SomePumps {
         (FITTED_AT + age) * STROKES_PER_HOUR,
         20,
         INTERVAL,
-        "light",
+        Abrasion.LIGHT,
         2,
-        "normal",
+        Consequence.NORMAL,
         LocalDate.of(2026, 1, 1),
         FITTED_AT,
         null,

@@ -8,6 +8,7 @@ import static org.mockito.Mockito.when;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
+import isokinon.core.life.Policies.Way;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.PolicyRow;
@@ -100,7 +101,7 @@ class StockDemandTest {
   @Test
   void whatRunsUntilItFailsAsksOnlyWhenItFails() {
     when(history.policies())
-        .thenReturn(List.of(new PolicyRow("P-0", Policy.UNTIL_IT_FAILS, null, "", "MA", null)));
+        .thenReturn(List.of(new PolicyRow("P-0", Way.UNTIL_IT_FAILS, null, "", "MA", null)));
     assertThat(asking(2200).within(30).mean()).isLessThan(0.05);
   }
 }

@@ -7,6 +7,7 @@ import static org.mockito.Mockito.when;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
+import isokinon.core.life.Policies.Way;
 import isokinon.server.db.BenchMapper;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.DiaryMapper;
@@ -121,7 +122,7 @@ class WorkListTest {
     when(bench.running())
         .thenReturn(List.of(new RebuildRow(1, "P-1", "", 1, null, "RT", "", "", 0, null)));
     when(history.policies())
-        .thenReturn(List.of(new PolicyRow("P-2", Policy.UNTIL_IT_FAILS, null, "", "MA", null)));
+        .thenReturn(List.of(new PolicyRow("P-2", Way.UNTIL_IT_FAILS, null, "", "MA", null)));
     assertThat(within()).isEmpty();
   }
 
