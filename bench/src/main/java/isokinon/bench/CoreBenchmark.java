@@ -3,7 +3,7 @@ package isokinon.bench;
 import isokinon.core.diagnosis.Belief;
 import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.diagnosis.DiagnosisReader;
-import isokinon.core.diagnosis.NextTest;
+import isokinon.core.diagnosis.TestChoice;
 import isokinon.core.life.Run;
 import isokinon.core.life.WeibullPosterior.Evidence;
 import isokinon.core.material.LibraryReader;
@@ -170,17 +170,17 @@ public class CoreBenchmark {
 
   /** Every symptom of a double-diaphragm pump told, and its tests ranked by what they settle. */
   @Benchmark
-  public List<NextTest> rankNextTests() {
+  public List<TestChoice> rankNextTests() {
     Belief belief = diagnosis.faultsOf(Family.AIR_DIAPHRAGM, Map.of());
     for (DiagnosisLibrary.Symptom s : diagnosis.symptoms(Family.AIR_DIAPHRAGM)) {
       belief = belief.given(diagnosis.evidence(Family.AIR_DIAPHRAGM, s, true));
     }
-    return NextTest.ranked(
+    return TestChoice.ranked(
         belief,
         diagnosis.tests(Family.AIR_DIAPHRAGM).stream()
             .map(
                 t ->
-                    new NextTest.Test(
+                    new TestChoice.Test(
                         diagnosis.evidence(Family.AIR_DIAPHRAGM, t, true), t.minutes(), t.kind()))
             .toList());
   }

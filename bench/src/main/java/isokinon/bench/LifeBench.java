@@ -5,7 +5,7 @@ import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
-import isokinon.core.life.LifeGroups.Of;
+import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.life.WeibullFit;
@@ -82,7 +82,7 @@ public final class LifeBench {
       for (int p = 0; p < PUMPS; p++) {
         sum +=
             all.narrowest(
-                    new Of(
+                    new GroupKey(
                         "P-" + p, "sheet-" + p % 18, "diaphragm", "M-" + p % 9, "F-" + p % DUTIES))
                 .runs()
                 .size();

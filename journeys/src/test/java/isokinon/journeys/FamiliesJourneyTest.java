@@ -13,7 +13,7 @@ class FamiliesJourneyTest extends AtTheMill {
 
   @Test
   void aTubeIsRenewedInAFourArmHeadAndNoArmChangesItsPair() {
-    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    BenchPage ko = new BenchPage(shop.device("KO"));
     Page page = ko.page();
     ko.bringsToTheBench("DYE-06");
     page.getByText("Drive, part by part").click();
@@ -46,7 +46,7 @@ class FamiliesJourneyTest extends AtTheMill {
 
   @Test
   void aProgressingCavityPumpIsRepackedAcrossTwoDevicesAndARest() {
-    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    BenchPage ko = new BenchPage(shop.device("KO"));
     ko.bringsToTheBench("SCR-01");
     ko.takesIn("Packing and sleeve kit", "Gland drips a stream");
     ko.makesSafe();
@@ -57,7 +57,7 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.sees("waiting for kit");
     Shop.accessible(ko.page());
 
-    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
     page.navigate("/bench");
     rt.sees("waiting for kit");
@@ -80,7 +80,7 @@ class FamiliesJourneyTest extends AtTheMill {
 
   @Test
   void aMagneticDriveIsRebuiltWithItsBrittlePartsInSight() {
-    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    BenchPage ko = new BenchPage(shop.device("KO"));
     Page page = ko.page();
     ko.bringsToTheBench("DYE-11");
     ko.takesIn("Rotor kit", "Hums since the dry run");
@@ -104,7 +104,7 @@ class FamiliesJourneyTest extends AtTheMill {
 
   @Test
   void theShorterWayInIsSeenBesideTheOther() {
-    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    BenchPage ko = new BenchPage(shop.device("KO"));
     Page page = ko.page();
     ko.bringsToTheBench("SCR-09");
     ko.press("Stator and O-rings");
@@ -123,7 +123,7 @@ class FamiliesJourneyTest extends AtTheMill {
 
   @Test
   void aShopWritesItsOwnSheetAndAWrongOneIsToldLineByLine() {
-    AtTheBench sb = new AtTheBench(shop.device("SB"));
+    BenchPage sb = new BenchPage(shop.device("SB"));
     Page page = sb.page();
     page.navigate("/library");
     page.getByText("Levitated tank-bottom mixer").click();
@@ -150,7 +150,7 @@ class FamiliesJourneyTest extends AtTheMill {
     assertThat(page.getByText(Pattern.compile("mixer-levitated-3-own"))).isVisible();
   }
 
-  private static void stripsUpTo(AtTheBench at, String begins) {
+  private static void stripsUpTo(BenchPage at, String begins) {
     while (!at.sentence().contains(begins)) {
       at.answersChecks();
       at.done("Off, next step");

@@ -38,7 +38,7 @@ class FindingsJourneyTest extends AtTheMill {
 
   @Test
   void aBurntStatorIsFoundItsCauseKeptAndItsRotorClassChosenForSeventyFiveDegrees() {
-    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
     page.navigate("/symptoms/SCR-01");
     told(page, "Flow is down", "seen");
@@ -107,7 +107,7 @@ class FindingsJourneyTest extends AtTheMill {
 
   @Test
   void aTubeIsRenewedAndCalibratedThroughTheMeasureAndAGaugeThatFails() {
-    AtTheBench ko = new AtTheBench(shop.device("KO"));
+    BenchPage ko = new BenchPage(shop.device("KO"));
     Page page = ko.page();
     page.navigate("/library/gauges");
     page.getByLabel("Stand-in of ME-01: works").click();
@@ -146,7 +146,7 @@ class FindingsJourneyTest extends AtTheMill {
 
   @Test
   void aMagneticDriveWithAThinMarginIsWatchedAndLookedAtSooner() {
-    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
     rt.bringsToTheBench("BLE-01");
     page.getByText("Wet end, part by part").click();

@@ -146,7 +146,7 @@ class HistoryJourneyTest extends AtTheMill {
     Shop.picture(page, "stores");
     button(page, "Scrapped").first().click();
     assertThat(page.getByText("Past their dates")).hasCount(0);
-    AtTheBench bench = new AtTheBench(shop.device("RT"));
+    BenchPage bench = new BenchPage(shop.device("RT"));
     bench.page().navigate("/pumps/BLE-06");
     bench.press("Bring to the bench");
     bench.stands("Take in");

@@ -57,7 +57,7 @@ class KilledServerJourneyTest {
   void theBenchKeepsWhatWasDoneWhileTheServerIsAwayAndSendsItOnce() {
     try (RunningApp app = RunningApp.demo();
         Shop shop = new Shop(app)) {
-      AtTheBench rt = new AtTheBench(shop.device("RT"));
+      BenchPage rt = new BenchPage(shop.device("RT"));
       Page page = rt.page();
       rt.bringsToTheBench("EFF-02");
       rt.takesIn("Wet-end kit", "due");
@@ -87,7 +87,7 @@ class KilledServerJourneyTest {
   void aPageOpenedWhileTheServerIsAwaySaysSoAndRecovers() {
     try (RunningApp app = RunningApp.demo();
         Shop shop = new Shop(app)) {
-      AtTheBench rt = new AtTheBench(shop.device("RT"));
+      BenchPage rt = new BenchPage(shop.device("RT"));
       Page page = rt.page();
       page.navigate("/bench");
       rt.sees("The bench is clear");

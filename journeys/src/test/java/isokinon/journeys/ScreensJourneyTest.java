@@ -169,7 +169,7 @@ class ScreensJourneyTest extends AtTheMill {
 
   @Test
   void overLongTextStaysInItsPlace() {
-    AtTheBench rt = new AtTheBench(shop.device("RT", 1024, 768));
+    BenchPage rt = new BenchPage(shop.device("RT", 1024, 768));
     Page page = rt.page();
     rt.bringsToTheBench("EFF-02");
     String longest = "leak at the cap ".repeat(120) + "w".repeat(80);

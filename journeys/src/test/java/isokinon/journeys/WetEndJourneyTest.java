@@ -21,7 +21,7 @@ class WetEndJourneyTest extends AtTheMill {
 
   @Test
   void aMilderDutyComesDownFromPtfeToTpvOnTheSamePlates() {
-    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
     page.navigate("/pumps/DYE-04");
     rt.sees("This duty lets it come down from PTFE to TPV: it fits the plates and shaft in it");
@@ -53,7 +53,7 @@ class WetEndJourneyTest extends AtTheMill {
 
   @Test
   void aDutyThatNothingStandsSaysWhatToChange() {
-    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
     page.navigate("/wet-ends/SCR-01");
     rt.button("Change").click();
@@ -92,7 +92,7 @@ class WetEndJourneyTest extends AtTheMill {
 
   @Test
   void aDutyTypedInIsKeptAndAnsweredWithoutAPump() {
-    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
     page.navigate("/wet-ends/typed");
     rt.button("Change").click();
@@ -114,7 +114,7 @@ class WetEndJourneyTest extends AtTheMill {
 
   @Test
   void whatWasSeenHereBecomesTheShopsOwnWord() {
-    AtTheBench rt = new AtTheBench(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
     page.navigate("/library/materials");
     page.getByPlaceholder("Name, formula or another word for it").fill("naocl");

@@ -17,7 +17,7 @@ class WholeRebuildJourneyTest {
   void aTechnicianRebuildsTheBoltedPlasticPump() {
     try (RunningApp app = RunningApp.demo();
         Shop shop = new Shop(app)) {
-      AtTheBench rt = new AtTheBench(shop.device("RT"));
+      BenchPage rt = new BenchPage(shop.device("RT"));
       Page page = rt.page();
 
       page.navigate("/");
@@ -50,7 +50,7 @@ class WholeRebuildJourneyTest {
     }
   }
 
-  private static void makesSafe(AtTheBench rt) {
+  private static void makesSafe(BenchPage rt) {
     Page page = rt.page();
     assertThat(rt.main("Strip is locked, 8 to go")).isDisabled();
     Locator air = page.getByLabel("Pressure left at the air inlet").first();
@@ -71,7 +71,7 @@ class WholeRebuildJourneyTest {
     rt.makesSafe();
   }
 
-  private static void strips(AtTheBench rt) {
+  private static void strips(BenchPage rt) {
     Page page = rt.page();
     rt.sees("Unbolt the outlet manifold and lift it off");
     rt.done("Off, next step");
@@ -89,7 +89,7 @@ class WholeRebuildJourneyTest {
     rt.stands("Inspect");
   }
 
-  private static void inspects(AtTheBench rt) {
+  private static void inspects(BenchPage rt) {
     Page page = rt.page();
     page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts on the tray"))
         .getByText("Outer plate A")
@@ -103,7 +103,7 @@ class WholeRebuildJourneyTest {
     rt.judgesTheRestSound();
   }
 
-  private static void decides(AtTheBench rt) {
+  private static void decides(BenchPage rt) {
     Page page = rt.page();
     Shop.accessible(page);
     Shop.picture(page, "bench-decide");
@@ -115,7 +115,7 @@ class WholeRebuildJourneyTest {
     rt.fits("L-0417");
   }
 
-  private static void builds(AtTheBench rt, Shop shop) {
+  private static void builds(BenchPage rt, Shop shop) {
     Page page = rt.page();
     rt.buildsUpTo("Draw down fluid cap A");
     rt.goesRoundTheEarlyPasses();
@@ -159,8 +159,8 @@ class WholeRebuildJourneyTest {
   /**
    * Two people on one rebuild: the second to act on a stale step is told and shown the new state.
    */
-  private static void aSecondPersonIsTold(AtTheBench rt, Shop shop) {
-    AtTheBench ko = new AtTheBench(shop.device("KO"));
+  private static void aSecondPersonIsTold(BenchPage rt, Shop shop) {
+    BenchPage ko = new BenchPage(shop.device("KO"));
     ko.page().navigate(rt.page().url());
     ko.sees("Draw down fluid cap B");
     Locator first = ko.page().locator("ul[aria-label=Checks] button").first();
@@ -173,7 +173,7 @@ class WholeRebuildJourneyTest {
     ko.page().context().close();
   }
 
-  private static void proves(AtTheBench rt) {
+  private static void proves(BenchPage rt) {
     Page page = rt.page();
     rt.sees("cures: Screw inner plate");
     rt.provesOne("");

@@ -23,7 +23,7 @@ import org.springframework.context.annotation.Primary;
       "isokinon.demo=true",
       "logging.level.isokinon.server.http.Problems=off"
     })
-@Import({MillTest.FixedClock.class, Desk.class})
+@Import({MillTest.FixedClock.class, ApiClient.class})
 public @interface MillTest {
 
   /** Tuesday morning at the mill. */

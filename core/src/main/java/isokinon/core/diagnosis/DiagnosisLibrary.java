@@ -137,7 +137,7 @@ public record DiagnosisLibrary(
       String title,
       String how,
       double minutes,
-      NextTest.Kind kind,
+      TestChoice.Kind kind,
       String yes,
       String no,
       double otherwise,

@@ -117,7 +117,7 @@ public final class DiagnosisReader {
         r.get("title"),
         r.get("how"),
         number(r, "minutes"),
-        NextTest.Kind.valueOf(r.get("kind").toUpperCase(Locale.ROOT)),
+        TestChoice.Kind.valueOf(r.get("kind").toUpperCase(Locale.ROOT)),
         r.get("yes"),
         r.get("no"),
         number(r, "otherwise"),

@@ -58,14 +58,14 @@ public final class LifeGroups {
   }
 
   /** Whose life is asked: a wear part in its place. */
-  public record Of(String pump, String construction, String role, String material, String duty) {
+  public record GroupKey(String pump, String construction, String role, String material, String duty) {
 
-    Of at(Level level) {
+    GroupKey at(Level level) {
       return switch (level) {
         case PUMP -> this;
-        case CONSTRUCTION -> new Of("", construction, role, material, duty);
-        case DUTY -> new Of("", "", role, material, duty);
-        case ANY_DUTY -> new Of("", "", role, material, "");
+        case CONSTRUCTION -> new GroupKey("", construction, role, material, duty);
+        case DUTY -> new GroupKey("", "", role, material, duty);
+        case ANY_DUTY -> new GroupKey("", "", role, material, "");
       };
     }
   }
@@ -75,7 +75,7 @@ public final class LifeGroups {
    *
    * @param of what they have in common; empty where they may differ
    */
-  public record Group(Level level, Of of, List<WearRun> runs) {
+  public record Group(Level level, GroupKey of, List<WearRun> runs) {
 
     /** Whether every run was counted in what drives the wear. */
     public boolean counted() {
@@ -109,14 +109,14 @@ public final class LifeGroups {
     }
   }
 
-  private record Key(Level level, Of of) {}
+  private record Key(Level level, GroupKey of) {}
 
   private final Map<Key, List<WearRun>> groups = new HashMap<>();
 
   /** Groups {@code runs}. */
   public LifeGroups(List<WearRun> runs) {
     for (WearRun run : runs) {
-      Of of = new Of(run.pump(), run.construction(), run.role(), run.material(), run.duty());
+      GroupKey of = new GroupKey(run.pump(), run.construction(), run.role(), run.material(), run.duty());
       for (Level level : Level.values()) {
         groups.computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>()).add(run);
       }
@@ -124,8 +124,8 @@ public final class LifeGroups {
   }
 
   /** The group of {@code of} at one width; it may hold no run. */
-  public Group at(Level level, Of of) {
-    Of common = of.at(level);
+  public Group at(Level level, GroupKey of) {
+    GroupKey common = of.at(level);
     return new Group(
         level,
         common,
@@ -136,7 +136,7 @@ public final class LifeGroups {
    * The narrowest group with failures enough to go by, not wider than the duty; where none has
    * enough, all of the duty.
    */
-  public Group narrowest(Of of) {
+  public Group narrowest(GroupKey of) {
     for (Level level : List.of(Level.PUMP, Level.CONSTRUCTION)) {
       Group group = at(level, of);
       if (group.failures() >= ENOUGH) {
@@ -148,7 +148,7 @@ public final class LifeGroups {
 
   /** Every group of one width, in the order its first run came. */
   public List<Group> all(Level level) {
-    Map<Of, Group> all = new LinkedHashMap<>();
+    Map<GroupKey, Group> all = new LinkedHashMap<>();
     groups.forEach(
         (k, runs) -> {
           if (k.level() == level) {

@@ -105,12 +105,12 @@ public final class LibraryReader {
   }
 
   /** Tables that cannot be used, with every fault. */
-  public static final class LibraryRefused extends RuntimeException {
+  public static final class InvalidLibrary extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final transient List<Fault> faults;
 
-    LibraryRefused(List<Fault> faults) {
+    InvalidLibrary(List<Fault> faults) {
       super(faults.stream().map(Fault::toString).collect(Collectors.joining("\n")));
       this.faults = List.copyOf(faults);
     }
@@ -128,7 +128,7 @@ public final class LibraryReader {
   /**
    * Reads all four tables.
    *
-   * @throws LibraryRefused where any row has a fault
+   * @throws InvalidLibrary where any row has a fault
    * @throws IOException where a table cannot be opened
    */
   public static MaterialLibrary read(Tables shipped) throws IOException {
@@ -139,7 +139,7 @@ public final class LibraryReader {
    * Reads all four tables, and over them what the shop wrote.
    *
    * @param own CSV text with its heading by table; tables without own rows are left out
-   * @throws LibraryRefused where any row has a fault; own tables are named {@code own} and the
+   * @throws InvalidLibrary where any row has a fault; own tables are named {@code own} and the
    *     table
    * @throws IOException where a shipped table cannot be opened
    */
@@ -172,7 +172,7 @@ public final class LibraryReader {
             r -> baseLife(r, names),
             b -> List.of(b.role(), b.material()));
     if (!reader.faults.isEmpty()) {
-      throw new LibraryRefused(reader.faults);
+      throw new InvalidLibrary(reader.faults);
     }
     return new MaterialLibrary(materials, fluids, rows, lives);
   }

@@ -29,7 +29,7 @@ public final class Planner {
   /**
    * Plans {@code request} on {@code sheet}.
    *
-   * @throws PlanRefused where the request names unknown parts or steps, a part that never comes
+   * @throws UnplannableRequest where the request names unknown parts or steps, a part that never comes
    *     off, or done steps that could not have been done
    */
   public Plan plan(Sheet sheet, PlanRequest request) {
@@ -42,9 +42,9 @@ public final class Planner {
             .cheapest(List.copyOf(asked), done, avoided(request, search))
             .orElseThrow(
                 () ->
-                    new PlanRefused(
+                    new UnplannableRequest(
                         List.of(
-                            new PlanRefused.Reason(
+                            new UnplannableRequest.Reason(
                                 "avoid", "Without these steps there is no way in."))));
 
     List<Integer> members = route.steps().stream().boxed().toList();
@@ -102,7 +102,7 @@ public final class Planner {
    * The ways in that {@code request} leaves open, cheapest first. Its {@code avoid} does not count:
    * every way is told.
    *
-   * @throws PlanRefused as {@link #plan} does
+   * @throws UnplannableRequest as {@link #plan} does
    */
   public List<RouteOption> routes(Sheet sheet, PlanRequest request) {
     BitSet done = checked(sheet, request, new RouteSearch(sheet));
@@ -128,7 +128,7 @@ public final class Planner {
   }
 
   private static BitSet checked(Sheet sheet, PlanRequest request, RouteSearch search) {
-    List<PlanRefused.Reason> reasons = new ArrayList<>();
+    List<UnplannableRequest.Reason> reasons = new ArrayList<>();
     checkParts(sheet, "renew", request.renew(), search, reasons);
     checkParts(sheet, "inspect", request.inspect(), search, reasons);
     BitSet done = new BitSet();
@@ -136,19 +136,19 @@ public final class Planner {
       String id = request.done().get(i);
       int step = search.indexOf(id);
       if (step < 0) {
-        reasons.add(new PlanRefused.Reason("done[" + i + "]", "No step is called " + id + "."));
+        reasons.add(new UnplannableRequest.Reason("done[" + i + "]", "No step is called " + id + "."));
       } else {
         done.set(step);
       }
     }
     if (reasons.isEmpty() && search.reachable(done).size() < done.cardinality()) {
       reasons.add(
-          new PlanRefused.Reason(
+          new UnplannableRequest.Reason(
               "done",
               "These steps cannot all have been done: one needs a step that is not there."));
     }
     if (!reasons.isEmpty()) {
-      throw new PlanRefused(reasons);
+      throw new UnplannableRequest(reasons);
     }
     return done;
   }
@@ -158,14 +158,14 @@ public final class Planner {
       String field,
       List<String> parts,
       RouteSearch search,
-      List<PlanRefused.Reason> reasons) {
+      List<UnplannableRequest.Reason> reasons) {
     for (int i = 0; i < parts.size(); i++) {
       String path = field + "[" + i + "]";
       if (sheet.part(parts.get(i)).isEmpty()) {
-        reasons.add(new PlanRefused.Reason(path, "No part is called " + parts.get(i) + "."));
+        reasons.add(new UnplannableRequest.Reason(path, "No part is called " + parts.get(i) + "."));
       } else if (!search.frees(parts.get(i))) {
         reasons.add(
-            new PlanRefused.Reason(path, "No step of this sheet takes off " + parts.get(i) + "."));
+            new UnplannableRequest.Reason(path, "No step of this sheet takes off " + parts.get(i) + "."));
       }
     }
   }
@@ -365,9 +365,9 @@ public final class Planner {
         .or(() -> GreedyOrder.solve(problem))
         .orElseThrow(
             () ->
-                new PlanRefused(
+                new UnplannableRequest(
                     List.of(
-                        new PlanRefused.Reason(
+                        new UnplannableRequest.Reason(
                             "sheet",
                             "Steps of this sheet wait for each other: no order has them all."))));
   }

@@ -34,7 +34,7 @@ final class BenchRules {
     this.sheet = rebuild.sheet();
   }
 
-  Optional<Refusal> refuse(Act act, boolean lead) {
+  Optional<ActRefusal> refuse(Act act, boolean lead) {
     if (act.text().length() > MOST_TEXT) {
       return no(
           "text", "That is " + act.text().length() + " characters; at most " + MOST_TEXT + " fit.");
@@ -111,14 +111,14 @@ final class BenchRules {
     };
   }
 
-  private Optional<Refusal> takeIn(Act act) {
+  private Optional<ActRefusal> takeIn(Act act) {
     if (act.items().stream().noneMatch(i -> i.startsWith("renew:") || i.startsWith("inspect:"))) {
       return in(Stage.TAKE_IN).or(() -> no("items", "Choose what to renew or look at."));
     }
     for (String item : act.items()) {
       String part = item.substring(item.indexOf(':') + 1);
       if (item.startsWith("way:") || item.startsWith("avoid:")) {
-        Optional<Refusal> unknown = knownWayOrStep(item, part);
+        Optional<ActRefusal> unknown = knownWayOrStep(item, part);
         if (unknown.isPresent()) {
           return unknown;
         }
@@ -134,7 +134,7 @@ final class BenchRules {
     return in(Stage.TAKE_IN);
   }
 
-  private Optional<Refusal> knownWayOrStep(String item, String id) {
+  private Optional<ActRefusal> knownWayOrStep(String item, String id) {
     return item.startsWith("way:")
         ? unless(
             rebuild.ways().keySet().stream().anyMatch(s -> s.way(id).isPresent()),
@@ -146,7 +146,7 @@ final class BenchRules {
             "The sheet knows no step called " + id + ".");
   }
 
-  private Optional<Refusal> wayChosen(Act act) {
+  private Optional<ActRefusal> wayChosen(Act act) {
     Optional<School> school =
         rebuild.ways().keySet().stream().filter(s -> s.id().equals(act.subject())).findFirst();
     if (school.isEmpty()
@@ -174,7 +174,7 @@ final class BenchRules {
         "The build has begun: this question is settled for the job.");
   }
 
-  private Optional<Refusal> placed(Act act) {
+  private Optional<ActRefusal> placed(Act act) {
     return in(Stage.BUILD)
         .or(() -> current(act.step()))
         .or(
@@ -190,20 +190,20 @@ final class BenchRules {
                     .flatMap(why -> no("items", why)));
   }
 
-  private Optional<Refusal> paused(Act act) {
+  private Optional<ActRefusal> paused(Act act) {
     if (rebuild.stage() == Stage.TAKE_IN) {
       return no("", "Nothing is begun yet.");
     }
     return unless(!act.subject().isBlank(), "subject", "Say what the job waits for.");
   }
 
-  private Optional<Refusal> provedSafe(Act act) {
+  private Optional<ActRefusal> provedSafe(Act act) {
     Optional<Sheet.Hazard> hazard =
         sheet.hazards().stream().filter(h -> h.id().equals(act.subject())).findFirst();
     if (hazard.isEmpty()) {
       return no("subject", "The sheet knows no hazard called " + act.subject() + ".");
     }
-    Optional<Refusal> early = in(Stage.MAKE_SAFE);
+    Optional<ActRefusal> early = in(Stage.MAKE_SAFE);
     if (early.isPresent() || hazard.get().kind() == Handling.Answer.CONFIRM) {
       return early;
     }
@@ -219,7 +219,7 @@ final class BenchRules {
             plain(act.value().get()), hazard.get().unit(), plain(max), hazard.get().unit()));
   }
 
-  private Optional<Refusal> checked(Act act) {
+  private Optional<ActRefusal> checked(Act act) {
     Optional<Check> check =
         rebuild.checks(act.step()).stream().filter(c -> c.id().equals(act.subject())).findFirst();
     if (check.isEmpty()) {
@@ -234,8 +234,8 @@ final class BenchRules {
                     "A number in " + check.get().unit() + " is asked for."));
   }
 
-  private Optional<Refusal> torqueRead(Act act) {
-    Optional<Refusal> no = joint(act);
+  private Optional<ActRefusal> torqueRead(Act act) {
+    Optional<ActRefusal> no = joint(act);
     if (no.isPresent()) {
       return no;
     }
@@ -258,7 +258,7 @@ final class BenchRules {
         "Pass " + round.pass() + " is in hand, not pass " + act.pass() + ".");
   }
 
-  private Optional<Refusal> passDone(Act act) {
+  private Optional<ActRefusal> passDone(Act act) {
     return joint(act)
         .or(
             () -> {
@@ -276,8 +276,8 @@ final class BenchRules {
             });
   }
 
-  private Optional<Refusal> accepted(Act act, boolean lead) {
-    Optional<Refusal> no = joint(act);
+  private Optional<ActRefusal> accepted(Act act, boolean lead) {
+    Optional<ActRefusal> no = joint(act);
     if (no.isPresent()) {
       return no;
     }
@@ -293,7 +293,7 @@ final class BenchRules {
         "Bolt " + act.fastener() + " has no reading yet.");
   }
 
-  private Optional<Refusal> joint(Act act) {
+  private Optional<ActRefusal> joint(Act act) {
     return in(Stage.BUILD)
         .or(() -> current(act.step()))
         .or(
@@ -306,12 +306,12 @@ final class BenchRules {
     return sheet.handling(step).flatMap(Handling::fastening);
   }
 
-  private Optional<Refusal> stepDone(Act act) {
-    Optional<Refusal> no = current(act.step());
+  private Optional<ActRefusal> stepDone(Act act) {
+    Optional<ActRefusal> no = current(act.step());
     if (no.isPresent()) {
       return no;
     }
-    Optional<Refusal> waits = proof.waits(act);
+    Optional<ActRefusal> waits = proof.waits(act);
     if (waits.isPresent()) {
       return waits;
     }
@@ -344,7 +344,7 @@ final class BenchRules {
         && check.max().map(m -> value <= m).orElse(true);
   }
 
-  private Optional<Refusal> undone(Act act) {
+  private Optional<ActRefusal> undone(Act act) {
     List<String> done =
         switch (rebuild.stage()) {
           case STRIP, INSPECT, DECIDE -> rebuild.stripped();
@@ -357,7 +357,7 @@ final class BenchRules {
         "Only the last step can be taken back.");
   }
 
-  private Optional<Refusal> judged(Act act) {
+  private Optional<ActRefusal> judged(Act act) {
     Optional<Part> part = sheet.part(act.subject());
     boolean reached = rebuild.plan().map(p -> p.freed().contains(act.subject())).orElse(false);
     if (part.isEmpty()) {
@@ -379,7 +379,7 @@ final class BenchRules {
     if (verdict.get() == Part.Verdict.WATCH && act.text().isBlank()) {
       return no("text", "Watch needs a reason: what was seen?");
     }
-    Optional<Refusal> absurd = absurd(part.get(), act);
+    Optional<ActRefusal> absurd = absurd(part.get(), act);
     if (absurd.isPresent()) {
       return absurd;
     }
@@ -403,7 +403,7 @@ final class BenchRules {
             .flatMap(e -> e.act().value());
   }
 
-  private Optional<Refusal> measured(Act act) {
+  private Optional<ActRefusal> measured(Act act) {
     Optional<Part> part = sheet.part(act.subject());
     if (part.isEmpty()) {
       return no("subject", "The sheet knows no part called " + act.subject() + ".");
@@ -426,7 +426,7 @@ final class BenchRules {
   }
 
   /** A reading far outside anything the limits speak of is a slip of the finger or of a unit. */
-  private static Optional<Refusal> absurd(Part part, Act act) {
+  private static Optional<ActRefusal> absurd(Part part, Act act) {
     for (Part.Limit l : part.limits()) {
       if (!l.measure().equals(act.step()) || act.value().isEmpty()) {
         continue;
@@ -446,14 +446,14 @@ final class BenchRules {
     return Optional.empty();
   }
 
-  private Optional<Refusal> from(Stage stage) {
+  private Optional<ActRefusal> from(Stage stage) {
     return unless(
         rebuild.stage().compareTo(stage) >= 0 && rebuild.stage() != Stage.CLOSED,
         "",
         "That comes later: the rebuild is in " + rebuild.stage().title() + ".");
   }
 
-  private Optional<Refusal> stageDone(Act act) {
+  private Optional<ActRefusal> stageDone(Act act) {
     Stage stage = rebuild.stage();
     if (!stage.name().equals(act.subject())) {
       return no("subject", stage.title() + " is in hand.");
@@ -471,7 +471,7 @@ final class BenchRules {
     };
   }
 
-  private Optional<Refusal> firstUnjudged() {
+  private Optional<ActRefusal> firstUnjudged() {
     List<String> open =
         rebuild.toInspect().stream().filter(p -> rebuild.verdict(p).isEmpty()).toList();
     return unless(
@@ -483,7 +483,7 @@ final class BenchRules {
             + ".");
   }
 
-  private Optional<Refusal> decided() {
+  private Optional<ActRefusal> decided() {
     for (String role : rebuild.rolesToChoose()) {
       if (rebuild.material(role).isEmpty()) {
         return no("role", "Choose a material for the " + role + ".");
@@ -501,7 +501,7 @@ final class BenchRules {
     return sheet.part(part).map(p -> p.name().toLowerCase(Locale.ROOT)).orElse(part);
   }
 
-  private Optional<Refusal> current(String step) {
+  private Optional<ActRefusal> current(String step) {
     return unless(
         rebuild.currentStep().equals(Optional.of(step)),
         "step",
@@ -511,7 +511,7 @@ final class BenchRules {
             .orElse("No step is in hand in " + rebuild.stage().title() + "."));
   }
 
-  private Optional<Refusal> in(Stage stage) {
+  private Optional<ActRefusal> in(Stage stage) {
     return unless(
         rebuild.stage() == stage,
         "",
@@ -522,12 +522,12 @@ final class BenchRules {
             + ".");
   }
 
-  static Optional<Refusal> unless(boolean holds, String path, String message) {
+  static Optional<ActRefusal> unless(boolean holds, String path, String message) {
     return holds ? Optional.empty() : no(path, message);
   }
 
-  static Optional<Refusal> no(String path, String message) {
-    return Optional.of(new Refusal(path, message));
+  static Optional<ActRefusal> no(String path, String message) {
+    return Optional.of(new ActRefusal(path, message));
   }
 
   static String say(String format, Object... values) {

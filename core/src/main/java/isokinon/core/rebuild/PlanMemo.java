@@ -46,7 +46,7 @@ public final class PlanMemo {
    *
    * @param sheet as the job follows it
    * @param ways the ways of its schools that make it so
-   * @throws isokinon.core.plan.PlanRefused as the planner does
+   * @throws isokinon.core.plan.UnplannableRequest as the planner does
    */
   synchronized Plan plan(Sheet sheet, List<String> ways, PlanRequest request) {
     Question question = new Question(List.copyOf(ways), request);

@@ -27,7 +27,7 @@ final class ProofRules {
     this.now = now;
   }
 
-  Optional<Refusal> proved(Act act) {
+  Optional<ActRefusal> proved(Act act) {
     Optional<Sheet.ProofTest> known = test(act.subject());
     if (known.isEmpty()) {
       return no("subject", "The sheet knows no test called " + act.subject() + ".");
@@ -43,7 +43,7 @@ final class ProofRules {
         .or(() -> clockRan(test, act));
   }
 
-  private static Optional<Refusal> absurd(Sheet.ProofTest test, double v) {
+  private static Optional<ActRefusal> absurd(Sheet.ProofTest test, double v) {
     boolean canBeNegative = test.unit().equals("degC") || test.unit().equals("K");
     double most =
         BenchRules.ABSURD
@@ -55,7 +55,7 @@ final class ProofRules {
   }
 
   /** A test that passes must have had its time; one that fails may end early. */
-  private Optional<Refusal> clockRan(Sheet.ProofTest test, Act act) {
+  private Optional<ActRefusal> clockRan(Sheet.ProofTest test, Act act) {
     boolean fails = act.value().map(v -> !test.passes(v)).orElse(false);
     if (test.clockSeconds() == 0 || fails || !act.text().isBlank()) {
       return Optional.empty();
@@ -74,7 +74,7 @@ final class ProofRules {
   }
 
   /** Nothing is started while threadlocker cures or a part dries, unless a reason is given. */
-  private Optional<Refusal> cured(Act act) {
+  private Optional<ActRefusal> cured(Act act) {
     return running(Wait.Kind.CURE, Wait.Kind.DRYING)
         .filter(w -> act.text().isBlank())
         .flatMap(
@@ -95,7 +95,7 @@ final class ProofRules {
   }
 
   /** A build step waits for what still dries before it. */
-  Optional<Refusal> waits(Act act) {
+  Optional<ActRefusal> waits(Act act) {
     if (rebuild.stage() != Stage.BUILD || !act.text().isBlank()) {
       return Optional.empty();
     }
@@ -117,14 +117,14 @@ final class ProofRules {
                         hours(Duration.between(now, w.until())), stepName(w.subject()))));
   }
 
-  Optional<Refusal> clockStarted(Act act) {
+  Optional<ActRefusal> clockStarted(Act act) {
     return unless(
         test(act.subject()).filter(t -> t.clockSeconds() > 0).isPresent(),
         "subject",
         "That test has no clock.");
   }
 
-  Optional<Refusal> sentBack(Act act) {
+  Optional<ActRefusal> sentBack(Act act) {
     return unless(
             test(act.subject())
                 .filter(t -> rebuild.proof(t.id()).isPresent() && !rebuild.passed(t))
@@ -139,7 +139,7 @@ final class ProofRules {
                     "The sheet does not say which step is behind it: look outside the pump."));
   }
 
-  Optional<Refusal> settled(Act act) {
+  Optional<ActRefusal> settled(Act act) {
     Optional<Wait> wait =
         rebuild.waits().stream()
             .filter(w -> w.kind().callsForWork() && w.subject().equals(act.subject()))
@@ -172,10 +172,10 @@ final class ProofRules {
   }
 
   /** The first test not passed yet. */
-  Optional<Refusal> firstOpen() {
+  Optional<ActRefusal> firstOpen() {
     return sheet.proof().stream()
         .filter(t -> !rebuild.passed(t))
         .findFirst()
-        .map(t -> new Refusal(t.id(), "Not proved yet: " + t.ask() + "."));
+        .map(t -> new ActRefusal(t.id(), "Not proved yet: " + t.ask() + "."));
   }
 }

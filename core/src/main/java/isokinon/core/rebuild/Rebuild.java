@@ -2,7 +2,7 @@ package isokinon.core.rebuild;
 
 import isokinon.core.peristaltic.Calibration;
 import isokinon.core.plan.Plan;
-import isokinon.core.plan.PlanRefused;
+import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
@@ -401,12 +401,12 @@ public final class Rebuild {
   }
 
   /** Why {@code act} cannot be recorded at {@code now}; empty where it can. */
-  public Optional<Refusal> refuse(Act act, boolean lead, Instant now) {
+  public Optional<ActRefusal> refuse(Act act, boolean lead, Instant now) {
     return new BenchRules(this, now).refuse(act, lead).or(() -> unplannable(act));
   }
 
   /** What is asked may leave no way in, where steps are avoided or another way is followed. */
-  private Optional<Refusal> unplannable(Act act) {
+  private Optional<ActRefusal> unplannable(Act act) {
     if (act.kind() != Act.Kind.TAKEN_IN && act.kind() != Act.Kind.WAY_CHOSEN) {
       return Optional.empty();
     }
@@ -414,9 +414,9 @@ public final class Rebuild {
       Rebuild after = plus(new BenchEvent(seq() + 1, Instant.EPOCH, "", false, act));
       return after.plan().isPresent()
           ? Optional.empty()
-          : Optional.of(new Refusal("items", "There is nothing to plan."));
-    } catch (PlanRefused e) {
-      return Optional.of(new Refusal("items", e.getMessage()));
+          : Optional.of(new ActRefusal("items", "There is nothing to plan."));
+    } catch (UnplannableRequest e) {
+      return Optional.of(new ActRefusal("items", e.getMessage()));
     }
   }
 }

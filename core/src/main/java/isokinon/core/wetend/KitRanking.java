@@ -196,7 +196,7 @@ public final class KitRanking {
    * Which one leads and which ones fit, by the same library lives and runs but without the best age
    * to change: quick enough to ask for hundreds of duties.
    */
-  public Standing standing(Duty duty, List<Candidate> candidates, Money money) {
+  public ChoiceOutcome standing(Duty duty, List<Candidate> candidates, Money money) {
     Set<String> fit = new HashSet<>();
     Set<String> unknown = new HashSet<>();
     String leader = null;
@@ -220,7 +220,7 @@ public final class KitRanking {
         }
       }
     }
-    return new Standing(Optional.ofNullable(leader), fit, unknown);
+    return new ChoiceOutcome(Optional.ofNullable(leader), fit, unknown);
   }
 
   private Optional<Double> meanLife(WholeRating whole, Candidate c) {

@@ -38,13 +38,13 @@ public final class OpenFacts {
   public static List<Question> of(
       Duty duty,
       MaterialLibrary library,
-      Function<Duty, Standing> choose,
+      Function<Duty, ChoiceOutcome> choose,
       UnaryOperator<String> name) {
-    Standing now = choose.apply(duty);
+    ChoiceOutcome now = choose.apply(duty);
     List<Question> questions = new ArrayList<>();
     for (Trial trial : trials(duty, library)) {
       boolean asked = questions.stream().anyMatch(q -> q.field().equals(trial.field()));
-      Standing then = asked ? now : choose.apply(duty.under(trial.then()));
+      ChoiceOutcome then = asked ? now : choose.apply(duty.under(trial.then()));
       if (!then.leader().equals(now.leader())) {
         questions.add(
             new Question(

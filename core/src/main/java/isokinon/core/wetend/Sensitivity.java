@@ -40,7 +40,7 @@ public final class Sensitivity {
       String sentence) {}
 
   private final MaterialLibrary library;
-  private final Function<Duty, Standing> choose;
+  private final Function<Duty, ChoiceOutcome> choose;
   private final UnaryOperator<String> name;
 
   /**
@@ -49,7 +49,7 @@ public final class Sensitivity {
    * @param name what a candidate is called in a sentence
    */
   public Sensitivity(
-      MaterialLibrary library, Function<Duty, Standing> choose, UnaryOperator<String> name) {
+      MaterialLibrary library, Function<Duty, ChoiceOutcome> choose, UnaryOperator<String> name) {
     this.library = library;
     this.choose = choose;
     this.name = name;
@@ -57,7 +57,7 @@ public final class Sensitivity {
 
   /** Every turn within 80 K, and over all concentrations, nearest first for each fluid. */
   public List<Turn> turns(Duty duty) {
-    Standing now = choose.apply(duty);
+    ChoiceOutcome now = choose.apply(duty);
     List<Turn> turns = new ArrayList<>();
     for (int i = 0; i < duty.exposures().size(); i++) {
       for (boolean up : new boolean[] {true, false}) {
@@ -70,7 +70,7 @@ public final class Sensitivity {
     return turns;
   }
 
-  private Optional<Turn> temperature(Duty duty, int i, boolean up, Standing now) {
+  private Optional<Turn> temperature(Duty duty, int i, boolean up, ChoiceOutcome now) {
     double t = duty.exposures().get(i).temperatureC();
     double start = up ? Math.floor(t) : Math.ceil(t);
     for (int k = 1; k <= REACH_K; k++) {
@@ -78,7 +78,7 @@ public final class Sensitivity {
       if (next < COLDEST_C) {
         return Optional.empty();
       }
-      Standing then = choose.apply(duty.with(i, duty.exposures().get(i).at(next)));
+      ChoiceOutcome then = choose.apply(duty.with(i, duty.exposures().get(i).at(next)));
       if (!then.leader().equals(now.leader())) {
         double last = up ? next - 1 : next + 1;
         String where = Say.of("%s %s °C", up ? "Above" : "Under", Say.number(last));
@@ -88,14 +88,14 @@ public final class Sensitivity {
     return Optional.empty();
   }
 
-  private Optional<Turn> concentration(Duty duty, int i, boolean up, Standing now) {
+  private Optional<Turn> concentration(Duty duty, int i, boolean up, ChoiceOutcome now) {
     double pct = duty.exposures().get(i).concentrationPct();
     double start = up ? Math.floor(pct) : Math.ceil(pct);
     int reach = (int) (up ? 100 - start : start);
     Optional<String> before = now.leader();
     for (int k = 1; k <= reach; k++) {
       double next = up ? start + k : start - k;
-      Standing then = choose.apply(duty.with(i, duty.exposures().get(i).diluted(next)));
+      ChoiceOutcome then = choose.apply(duty.with(i, duty.exposures().get(i).diluted(next)));
       if (!then.leader().equals(before)) {
         double last = up ? next - 1 : next + 1;
         String where = Say.of("%s %s %%", up ? "Above" : "Under", Say.number(last));
@@ -112,8 +112,8 @@ public final class Sensitivity {
       boolean up,
       double at,
       String where,
-      Standing now,
-      Standing then) {
+      ChoiceOutcome now,
+      ChoiceOutcome then) {
     String fluid = duty.exposures().get(i).fluid();
     String said = library.fluid(fluid).map(Fluid::name).orElse(fluid);
     return new Turn(
@@ -125,7 +125,7 @@ public final class Sensitivity {
   }
 
   /** What becomes of the choice, as the end of a sentence. */
-  static String change(Standing now, Standing then, UnaryOperator<String> name) {
+  static String change(ChoiceOutcome now, ChoiceOutcome then, UnaryOperator<String> name) {
     String next = then.leader().map(name).orElse("");
     if (now.leader().isEmpty()) {
       return then.leader().isEmpty() ? "nothing changes." : next + " stands it.";

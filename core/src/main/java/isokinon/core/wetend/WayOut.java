@@ -26,7 +26,7 @@ public final class WayOut {
   }
 
   private final MaterialLibrary library;
-  private final Function<Duty, Standing> choose;
+  private final Function<Duty, ChoiceOutcome> choose;
   private final UnaryOperator<String> name;
 
   /**
@@ -35,7 +35,7 @@ public final class WayOut {
    * @param name what a candidate is called in a sentence
    */
   public WayOut(
-      MaterialLibrary library, Function<Duty, Standing> choose, UnaryOperator<String> name) {
+      MaterialLibrary library, Function<Duty, ChoiceOutcome> choose, UnaryOperator<String> name) {
     this.library = library;
     this.choose = choose;
     this.name = name;
@@ -61,7 +61,7 @@ public final class WayOut {
   private void cooler(Duty duty, int i, List<Way> ways) {
     Duty.Exposure e = duty.exposures().get(i);
     for (double t = Math.ceil(e.temperatureC()) - 1; t >= 5; t--) {
-      Standing then = choose.apply(duty.with(i, e.at(t)));
+      ChoiceOutcome then = choose.apply(duty.with(i, e.at(t)));
       if (then.leader().isPresent()) {
         ways.add(
             new Way(
@@ -79,7 +79,7 @@ public final class WayOut {
   private void weaker(Duty duty, int i, List<Way> ways) {
     Duty.Exposure e = duty.exposures().get(i);
     for (double pct = Math.ceil(e.concentrationPct()) - 1; pct >= 1; pct--) {
-      Standing then = choose.apply(duty.with(i, e.diluted(pct)));
+      ChoiceOutcome then = choose.apply(duty.with(i, e.diluted(pct)));
       if (then.leader().isPresent()) {
         ways.add(
             new Way(
@@ -95,7 +95,7 @@ public final class WayOut {
   }
 
   private void keptOut(Duty duty, int i, List<Way> ways) {
-    Standing then = choose.apply(duty.without(i));
+    ChoiceOutcome then = choose.apply(duty.without(i));
     if (then.leader().isPresent()) {
       Duty.Exposure e = duty.exposures().get(i);
       ways.add(
@@ -109,7 +109,7 @@ public final class WayOut {
     }
   }
 
-  private String led(Standing then) {
+  private String led(ChoiceOutcome then) {
     return then.leader().map(name).orElse("nothing");
   }
 

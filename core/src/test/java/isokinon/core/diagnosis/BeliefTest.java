@@ -62,17 +62,17 @@ class BeliefTest {
   void aTestNeverRaisesDoubtOnTheWholeAndSafeOnesComeFirst(
       @ForAll @DoubleRange(min = 0.01, max = 0.99) double p,
       @ForAll @DoubleRange(min = 0.01, max = 0.99) double q) {
-    NextTest.Test safe =
-        new NextTest.Test(
-            new Evidence("safe", true, Map.of("a", p, "b", q), 0.5), 60, NextTest.Kind.SAFE);
-    NextTest.Test live =
-        new NextTest.Test(
+    TestChoice.Test safe =
+        new TestChoice.Test(
+            new Evidence("safe", true, Map.of("a", p, "b", q), 0.5), 60, TestChoice.Kind.SAFE);
+    TestChoice.Test live =
+        new TestChoice.Test(
             new Evidence("live", true, Map.of("a", 0.98, "b", 0.02), 0.5),
             1,
-            NextTest.Kind.ENERGISED);
-    List<NextTest> ranked = NextTest.ranked(EVEN, List.of(live, safe));
+            TestChoice.Kind.ENERGISED);
+    List<TestChoice> ranked = TestChoice.ranked(EVEN, List.of(live, safe));
     assertThat(ranked).allMatch(t -> t.gainBits() >= -1e-12);
-    NextTest worthless = ranked.get(1);
-    assertThat(ranked.get(0).test() == safe || worthless.gainBits() < NextTest.LEAST_BITS).isTrue();
+    TestChoice worthless = ranked.get(1);
+    assertThat(ranked.get(0).test() == safe || worthless.gainBits() < TestChoice.LEAST_BITS).isTrue();
   }
 }

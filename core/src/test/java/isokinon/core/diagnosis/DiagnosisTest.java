@@ -141,8 +141,8 @@ class DiagnosisTest {
     while (!left.isEmpty() && now.ranked().get(0).chance() < 0.9) {
       QuickTest next = left.get(0);
       if (byWorth) {
-        NextTest worth = NextTest.ranked(now, asTests(family, left)).get(0);
-        if (worth.gainBits() < NextTest.LEAST_BITS) {
+        TestChoice worth = TestChoice.ranked(now, asTests(family, left)).get(0);
+        if (worth.gainBits() < TestChoice.LEAST_BITS) {
           break;
         }
         next =
@@ -158,9 +158,9 @@ class DiagnosisTest {
     return new Spent(minutes, now.ranked().get(0).id());
   }
 
-  private static List<NextTest.Test> asTests(Family family, List<QuickTest> tests) {
+  private static List<TestChoice.Test> asTests(Family family, List<QuickTest> tests) {
     return tests.stream()
-        .map(t -> new NextTest.Test(LIBRARY.evidence(family, t, true), t.minutes(), t.kind()))
+        .map(t -> new TestChoice.Test(LIBRARY.evidence(family, t, true), t.minutes(), t.kind()))
         .toList();
   }
 

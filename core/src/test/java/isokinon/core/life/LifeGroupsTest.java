@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
-import isokinon.core.life.LifeGroups.Of;
+import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.WearRun;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -34,7 +34,7 @@ class LifeGroupsTest {
   }
 
   private Group narrowest() {
-    return new LifeGroups(runs).narrowest(new Of("A-01", "bolted", "diaphragm", "NBR", "sludge"));
+    return new LifeGroups(runs).narrowest(new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge"));
   }
 
   @Test
@@ -56,10 +56,10 @@ class LifeGroupsTest {
     run(2, "A-03", "clamped", "sludge", true);
     assertThat(narrowest().runs()).hasSize(2);
     LifeGroups groups = new LifeGroups(runs);
-    Of of = new Of("A-01", "bolted", "diaphragm", "NBR", "sludge");
+    GroupKey of = new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge");
     assertThat(groups.at(Level.ANY_DUTY, of).runs()).hasSize(11);
     assertThat(
-            groups.at(Level.ANY_DUTY, new Of("A-01", "bolted", "diaphragm", "EPDM", "acid")).runs())
+            groups.at(Level.ANY_DUTY, new GroupKey("A-01", "bolted", "diaphragm", "EPDM", "acid")).runs())
         .isEmpty();
     assertThat(groups.all(Level.DUTY)).hasSize(2);
   }
@@ -72,7 +72,7 @@ class LifeGroupsTest {
     run(1, "A-01", "bolted", "sludge", false);
     assertThat(narrowest().counted()).isFalse();
     assertThat(narrowest().ages(false)).hasSize(4);
-    assertThat(new LifeGroups(List.of()).narrowest(new Of("", "", "", "", "")).counted()).isFalse();
+    assertThat(new LifeGroups(List.of()).narrowest(new GroupKey("", "", "", "", "")).counted()).isFalse();
   }
 
   @Test

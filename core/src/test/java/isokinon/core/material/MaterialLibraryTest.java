@@ -3,7 +3,7 @@ package isokinon.core.material;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import isokinon.core.material.LibraryReader.LibraryRefused;
+import isokinon.core.material.LibraryReader.InvalidLibrary;
 import isokinon.core.stock.ShelfLife;
 import java.io.StringReader;
 import java.util.HashMap;
@@ -86,7 +86,7 @@ class MaterialLibraryTest {
       })
   void aTableWithAFaultIsRefusedBySaying(String table, String was, String is, String told) {
     assertThatThrownBy(() -> read(changed(table, was, is)))
-        .isInstanceOf(LibraryRefused.class)
+        .isInstanceOf(InvalidLibrary.class)
         .hasMessageContaining(told);
   }
 
@@ -179,7 +179,7 @@ class MaterialLibraryTest {
                 LibraryReader.read(
                     name -> new StringReader(TABLES.get(name)), Map.of("resistance", own)))
         .isInstanceOfSatisfying(
-            LibraryRefused.class,
+            InvalidLibrary.class,
             e ->
                 assertThat(e.faults())
                     .extracting(f -> f.line() + " " + f.message())

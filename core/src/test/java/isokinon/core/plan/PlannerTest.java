@@ -165,7 +165,7 @@ class PlannerTest {
   @ParameterizedTest
   @ValueSource(strings = {"no-such-part", "centre-block"})
   void aPartThatNoStepFreesIsRefusedBySaying(String part) {
-    PlanRefused refused = catchThrowableOfType(PlanRefused.class, () -> renew("shaft", part));
+    UnplannableRequest refused = catchThrowableOfType(UnplannableRequest.class, () -> renew("shaft", part));
     assertThat(refused.reasons())
         .singleElement()
         .satisfies(r -> assertThat(r.path()).isEqualTo("renew[1]"));
@@ -174,7 +174,7 @@ class PlannerTest {
   @Test
   void stepsThatCannotHaveBeenDoneAreRefused() {
     PlanRequest odd = new PlanRequest(List.of(), List.of(), List.of("outlet-valves-out"));
-    PlanRefused refused = catchThrowableOfType(PlanRefused.class, () -> planner.plan(pump, odd));
+    UnplannableRequest refused = catchThrowableOfType(UnplannableRequest.class, () -> planner.plan(pump, odd));
     assertThat(refused.getMessage()).contains("cannot all have been done");
   }
 

@@ -18,8 +18,8 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class ConstructionsTest {
 
-  private static AtTheBench at(String sheet, String role) {
-    return new AtTheBench(ShippedSheet.of(sheet), new Fitted(role, "EPDM"));
+  private static RebuildDriver at(String sheet, String role) {
+    return new RebuildDriver(ShippedSheet.of(sheet), new Fitted(role, "EPDM"));
   }
 
   static List<String> sheets() {
@@ -29,7 +29,7 @@ class ConstructionsTest {
   @ParameterizedTest
   @MethodSource("sheets")
   void everyConstructionIsRebuiltWithItsFirstKit(String id) {
-    AtTheBench bench = at(id, "none");
+    RebuildDriver bench = at(id, "none");
     Sheet.Kit kit = ShippedSheet.of(id).kits().get(0);
     bench.takesIn(kit.parts().keySet().stream().map(p -> "renew:" + p).toList()).makesSafe();
     while (bench.rebuild().stage() == Stage.STRIP) {
@@ -42,7 +42,7 @@ class ConstructionsTest {
 
   // ---- matched parts --------------------------------------------------------------------------
 
-  private static AtTheBench armsInHand() {
+  private static RebuildDriver armsInHand() {
     return at("tube-four-arm-16", "tube")
         .takesIn(List.of("renew:tube", "inspect:arm-1", "way:by-finding"))
         .makesSafe()
@@ -66,7 +66,7 @@ class ConstructionsTest {
 
   @Test
   void aSwapWithinThePairDoesNoHarmAndIsNotRefused() {
-    AtTheBench bench = armsInHand().places("arm-1", "arm-3").places("arm-3", "arm-1");
+    RebuildDriver bench = armsInHand().places("arm-1", "arm-3").places("arm-3", "arm-1");
     assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, "arms-out", "")))
         .isEqualTo("Roller arm 2 is not back in its place yet.");
     bench.places("arm-2", "arm-4").places("arm-4", "arm-2");
@@ -76,14 +76,14 @@ class ConstructionsTest {
 
   @Test
   void aStepTakenBackForgetsWhatWasPutWhere() {
-    AtTheBench bench = armsInHand().buildsOne();
+    RebuildDriver bench = armsInHand().buildsOne();
     bench.does(Act.of(Act.Kind.STEP_UNDONE, "arms-out", ""));
     assertThat(bench.rebuild().placed()).isEmpty();
   }
 
   @Test
   void partsThatGoToNoOtherPlaceAndRenewedOnesNeedNoTelling() {
-    AtTheBench bench =
+    RebuildDriver bench =
         at("tube-four-arm-16", "tube")
             .takesIn(List.of("renew:arm-1", "renew:arm-2", "renew:arm-3", "renew:arm-4"))
             .makesSafe()
@@ -96,8 +96,8 @@ class ConstructionsTest {
 
   @Test
   void severalOfOnePartAreToldApartByNumber() {
-    AtTheBench bench =
-        new AtTheBench()
+    RebuildDriver bench =
+        new RebuildDriver()
             .takesIn(List.of("inspect:actuator-pins"))
             .makesSafe()
             .strips()
@@ -115,7 +115,7 @@ class ConstructionsTest {
 
   @Test
   void oneSideIsClosedBeforeTheOtherIsOpened() {
-    AtTheBench bench =
+    RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
             .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b"))
             .makesSafe()
@@ -145,7 +145,7 @@ class ConstructionsTest {
 
   @Test
   void whatIsFoundBadOnTheOtherSideWaitsForItsTurn() {
-    AtTheBench bench =
+    RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
             .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b"))
             .makesSafe()
@@ -158,7 +158,7 @@ class ConstructionsTest {
 
   @Test
   void bothSidesOffIsOneStripWithSpacers() {
-    AtTheBench bench =
+    RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
             .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b", "way:both-sides"))
             .makesSafe()
@@ -169,7 +169,7 @@ class ConstructionsTest {
 
   @Test
   void theWayIsChosenUntilTheStripBeginsAndNotAfter() {
-    AtTheBench bench =
+    RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
             .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b"))
             .makesSafe();
@@ -187,10 +187,10 @@ class ConstructionsTest {
   @Test
   void byFindingOnlyWhatIsAskedOneTimeOrFoundBadIsRenewed() {
     List<String> asked = List.of("renew:diaphragm-a", "inspect:diaphragm-b", "inspect:shaft");
-    AtTheBench kit = new AtTheBench().takesIn(asked);
+    RebuildDriver kit = new RebuildDriver().takesIn(asked);
     assertThat(kit.rebuild().renewing()).contains("diaphragm-b");
-    AtTheBench finding =
-        new AtTheBench()
+    RebuildDriver finding =
+        new RebuildDriver()
             .takesIn(
                 java.util.stream.Stream.concat(
                         asked.stream(), java.util.stream.Stream.of("way:by-finding"))
@@ -202,7 +202,7 @@ class ConstructionsTest {
 
   @Test
   void anotherWayInAvoidsWhatTheShortestGoesThrough() {
-    AtTheBench bench =
+    RebuildDriver bench =
         at("cavity-quick-change-40", "stator")
             .takesIn(List.of("renew:stator", "avoid:pair-parted"));
     assertThat(bench.rebuild().route()).contains("stator-over").doesNotContain("pair-parted");
@@ -224,7 +224,7 @@ class ConstructionsTest {
 
   @Test
   void aJobThatRestsTakesOnlyNotesUntilItIsTakenUp() {
-    AtTheBench bench = new AtTheBench().takesIn(List.of("renew:diaphragm-a")).makesSafe();
+    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:diaphragm-a")).makesSafe();
     String step = bench.rebuild().currentStep().orElseThrow();
     bench.does(Act.of(Act.Kind.PAUSED, "", "kit").saying("CSM set comes Thursday"));
     assertThat(bench.rebuild().pause()).isPresent();
@@ -237,14 +237,14 @@ class ConstructionsTest {
 
   @Test
   void theTimeOfAStepIsWhatWasSpentAtTheBenchForIt() {
-    AtTheBench bench = new AtTheBench().takesIn(List.of("inspect:outlet-balls")).makesSafe();
+    RebuildDriver bench = new RebuildDriver().takesIn(List.of("inspect:outlet-balls")).makesSafe();
     bench.strips();
     StepTime first = bench.rebuild().stepTimes().get(0);
     assertThat(first.step()).isEqualTo("outlet-manifold-off");
     assertThat(first.building()).isFalse();
     assertThat(first.minutes()).isEqualTo(1);
     Duration nightBetween = Duration.ofHours(14);
-    AtTheBench slow = new AtTheBench().takesIn(List.of("inspect:outlet-balls")).makesSafe();
+    RebuildDriver slow = new RebuildDriver().takesIn(List.of("inspect:outlet-balls")).makesSafe();
     slow.after(nightBetween).strips();
     assertThat(slow.rebuild().stepTimes().get(0).minutes()).isEqualTo(30);
   }

@@ -12,8 +12,8 @@ import org.junit.jupiter.api.Test;
 /** Readings before judgement, causes, clocks that run by themselves, and a proof that fails. */
 class FindingsAndProofTest {
 
-  private static AtTheBench atInspect() {
-    return new AtTheBench(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"))
+  private static RebuildDriver atInspect() {
+    return new RebuildDriver(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"))
         .takesIn(List.of("inspect:stator"))
         .makesSafe()
         .strips();
@@ -25,7 +25,7 @@ class FindingsAndProofTest {
 
   @Test
   void severalReadingsStandBeforeAPartIsJudgedAndAllOfThemCount() {
-    AtTheBench bench = atInspect();
+    RebuildDriver bench = atInspect();
     bench.does(measured("stator", "bore-wear", 0.1, "mm"));
     bench.does(measured("stator", "hardness-change", -12, "Shore A"));
     assertThat(bench.rebuild().readings("stator")).containsKeys("bore-wear", "hardness-change");
@@ -38,7 +38,7 @@ class FindingsAndProofTest {
 
   @Test
   void absurdReadingsAreRefusedWithTheLimits() {
-    AtTheBench bench = atInspect();
+    RebuildDriver bench = atInspect();
     assertThat(bench.refused(measured("stator", "bore-wear", 31, "mm")))
         .isEqualTo(
             "31 mm cannot be: watch is at 0.3, renew at 0.7 mm. Look at the decimal mark and the"
@@ -51,7 +51,7 @@ class FindingsAndProofTest {
 
   @Test
   void aCauseIsKeptWithItsCounterMeasure() {
-    AtTheBench bench = atInspect().judges("stator", "renew");
+    RebuildDriver bench = atInspect().judges("stator", "renew");
     bench.does(
         Act.of(Act.Kind.CAUSE_FOUND, "", "stator").with(List.of("dry-run", "counter:strainer")));
     assertThat(bench.rebuild().cause("stator").orElseThrow().act().items())
@@ -61,7 +61,7 @@ class FindingsAndProofTest {
 
   @Test
   void aTestThatPassesNeedsItsTimeAndOneThatFailsDoesNot() {
-    AtTheBench bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
+    RebuildDriver bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
     bench.after(Duration.ofHours(25));
     Act held = Act.of(Act.Kind.PROVED, "", "dead-head").reading(61, "s");
     assertThat(bench.refused(held)).isEqualTo("Start its clock, or say how it was timed.");
@@ -76,7 +76,7 @@ class FindingsAndProofTest {
 
   @Test
   void nothingStartsWhileThreadlockerCuresUnlessSomeoneSaysWhy() {
-    AtTheBench bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
+    RebuildDriver bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
     Act start = Act.of(Act.Kind.PROVED, "", "before-start");
     assertThat(bench.refused(start)).contains("still cures for");
     Wait cure =
@@ -93,8 +93,8 @@ class FindingsAndProofTest {
 
   @Test
   void aRetorqueIsOwedUntilItIsDoneAlsoAfterHandBack() {
-    AtTheBench bench =
-        new AtTheBench(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"))
+    RebuildDriver bench =
+        new RebuildDriver(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"))
             .takesIn(List.of("renew:stator"))
             .makesSafe()
             .strips()
@@ -116,8 +116,8 @@ class FindingsAndProofTest {
 
   @Test
   void aCalibrationTakesRunsUntilTheyAgree() {
-    AtTheBench bench =
-        new AtTheBench(ShippedSheet.of("tube-four-arm-16"), new Fitted("tube", "TPV tube"))
+    RebuildDriver bench =
+        new RebuildDriver(ShippedSheet.of("tube-four-arm-16"), new Fitted("tube", "TPV tube"))
             .takesIn(List.of("renew:tube"))
             .makesSafe()
             .strips()
@@ -144,7 +144,7 @@ class FindingsAndProofTest {
 
   @Test
   void aFailedTestSendsTheJobBackBehindTheGateAndKeepsWhatWasRecorded() {
-    AtTheBench bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
+    RebuildDriver bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
     bench.does(Act.of(Act.Kind.PROVED, "", "dead-head").reading(12, "s"));
     long before = bench.rebuild().seq();
     assertThat(bench.refused(Act.of(Act.Kind.SENT_BACK, "", "dry-lift")))
@@ -164,8 +164,8 @@ class FindingsAndProofTest {
 
   @Test
   void whatThePumpDidIsToldAtTheTakeInAndWhatItWasAfterTheStrip() {
-    AtTheBench bench =
-        new AtTheBench(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"));
+    RebuildDriver bench =
+        new RebuildDriver(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"));
     bench.does(Act.of(Act.Kind.SYMPTOMS_TOLD, "", "stator-worn").with(List.of("seen:flow-down")));
     assertThat(bench.rebuild().symptoms()).isPresent();
     assertThat(bench.refused(Act.of(Act.Kind.FAULT_FOUND, "", "stator-burnt")))
@@ -178,8 +178,8 @@ class FindingsAndProofTest {
 
   @Test
   void aWashedFilterDriesBeforeItGoesBackUnlessSomeoneSaysWhyNot() {
-    AtTheBench bench =
-        new AtTheBench(ShippedSheet.of("linear-twin-diaphragm-80"), new Fitted("diaphragm", "EPDM"))
+    RebuildDriver bench =
+        new RebuildDriver(ShippedSheet.of("linear-twin-diaphragm-80"), new Fitted("diaphragm", "EPDM"))
             .takesIn(List.of("inspect:filter"))
             .makesSafe()
             .strips()
@@ -201,8 +201,8 @@ class FindingsAndProofTest {
 
   @Test
   void aStepTakenBackLosesItsWaitAndAPauseKeepsIt() {
-    AtTheBench bench =
-        new AtTheBench()
+    RebuildDriver bench =
+        new RebuildDriver()
             .takesIn(List.of("renew:diaphragm-a"))
             .makesSafe()
             .strips()
@@ -222,7 +222,7 @@ class FindingsAndProofTest {
 
   @Test
   void nothingOfTheProofIsTakenBeforeItsTime() {
-    AtTheBench bench = atInspect();
+    RebuildDriver bench = atInspect();
     for (Act early :
         List.of(
             Act.of(Act.Kind.PROVED, "", "flow").reading(0.7, "m3/h"),
@@ -234,8 +234,8 @@ class FindingsAndProofTest {
         .contains("This belongs to Take in");
   }
 
-  private static AtTheBench built(List<String> items) {
-    return new AtTheBench()
+  private static RebuildDriver built(List<String> items) {
+    return new RebuildDriver()
         .takesIn(items)
         .makesSafe()
         .strips()

@@ -28,8 +28,8 @@ class PlansOfAFoldTest {
         });
   }
 
-  private static AtTheBench atTheFirstTorque() {
-    AtTheBench bench = new AtTheBench().takesIn(AtTheBench.WET_KIT).makesSafe().strips();
+  private static RebuildDriver atTheFirstTorque() {
+    RebuildDriver bench = new RebuildDriver().takesIn(RebuildDriver.WET_KIT).makesSafe().strips();
     bench.inspects().decides("NBR");
     while (bench.rebuild().torque(bench.rebuild().currentStep().orElseThrow()).stream()
         .noneMatch(round -> round.fullPass() == 3)) {
@@ -41,7 +41,7 @@ class PlansOfAFoldTest {
 
   @Test
   void aTorqueReadingPlansAtMostTwiceHoweverLongTheJobIs() {
-    AtTheBench bench = atTheFirstTorque();
+    RebuildDriver bench = atTheFirstTorque();
     AtomicInteger runs = new AtomicInteger();
     PlanMemo memo = counting(runs);
     Rebuild before =
@@ -63,7 +63,7 @@ class PlansOfAFoldTest {
   @MethodSource("sheets")
   void theStageIsWhatThePlanOfThatMomentSays(String id) {
     Sheet sheet = ShippedSheet.of(id);
-    AtTheBench bench = new AtTheBench(sheet, new Fitted("none", "EPDM"));
+    RebuildDriver bench = new RebuildDriver(sheet, new Fitted("none", "EPDM"));
     Sheet.Kit kit = sheet.kits().get(0);
     bench.takesIn(kit.parts().keySet().stream().map(p -> "renew:" + p).toList()).makesSafe();
     while (bench.rebuild().stage() == Stage.STRIP) {

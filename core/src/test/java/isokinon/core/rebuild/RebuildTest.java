@@ -1,6 +1,6 @@
 package isokinon.core.rebuild;
 
-import static isokinon.core.rebuild.AtTheBench.WET_KIT;
+import static isokinon.core.rebuild.RebuildDriver.WET_KIT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.plan.Plan;
@@ -18,18 +18,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class RebuildTest {
 
-  private static AtTheBench stripping() {
-    return new AtTheBench().takesIn(WET_KIT).makesSafe();
+  private static RebuildDriver stripping() {
+    return new RebuildDriver().takesIn(WET_KIT).makesSafe();
   }
 
-  private static AtTheBench building() {
+  private static RebuildDriver building() {
     return stripping().strips().inspects().decides("CSM");
   }
 
   @Test
   void passesTheEightStagesInOrder() {
     List<Stage> stages = new ArrayList<>();
-    AtTheBench bench = new AtTheBench();
+    RebuildDriver bench = new RebuildDriver();
     stages.add(bench.rebuild().stage());
     stages.add(bench.takesIn(WET_KIT).rebuild().stage());
     stages.add(bench.makesSafe().rebuild().stage());
@@ -46,7 +46,7 @@ class RebuildTest {
 
   @Test
   void nothingIsStrippedBeforeEveryEnergyIsProvedGone() {
-    AtTheBench bench = new AtTheBench().takesIn(WET_KIT);
+    RebuildDriver bench = new RebuildDriver().takesIn(WET_KIT);
     assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, "outlet-manifold-off", "")))
         .isEqualTo("No step is in hand in Make safe.");
     assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "MAKE_SAFE")))
@@ -55,7 +55,7 @@ class RebuildTest {
 
   @Test
   void aGaugeThatStillShowsPressureKeepsTheStripLocked() {
-    AtTheBench bench = new AtTheBench().takesIn(WET_KIT);
+    RebuildDriver bench = new RebuildDriver().takesIn(WET_KIT);
     assertThat(
             bench.refused(Act.of(Act.Kind.PROVED_SAFE, "", "compressed-air").reading(1.4, "bar")))
         .isEqualTo(
@@ -68,7 +68,7 @@ class RebuildTest {
 
   @Test
   void takingInAsksForSomethingThatComesOff() {
-    AtTheBench bench = new AtTheBench();
+    RebuildDriver bench = new RebuildDriver();
     Act takeIn = Act.of(Act.Kind.TAKEN_IN, "", "");
     assertThat(bench.refused(takeIn)).isEqualTo("Choose what to renew or look at.");
     assertThat(bench.refused(takeIn.with(List.of("renew:centre-block"))))
@@ -79,7 +79,7 @@ class RebuildTest {
 
   @Test
   void stepsComeInThePlansOrderOnly() {
-    AtTheBench bench = stripping();
+    RebuildDriver bench = stripping();
     String first = bench.rebuild().currentStep().orElseThrow();
     String second = bench.rebuild().stripLeft().get(1);
     assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, second, "")))
@@ -91,7 +91,7 @@ class RebuildTest {
 
   @Test
   void onlyTheLastStepIsTakenBack() {
-    AtTheBench bench = stripping();
+    RebuildDriver bench = stripping();
     String first = bench.rebuild().currentStep().orElseThrow();
     bench.does(Act.of(Act.Kind.STEP_DONE, first, ""));
     String second = bench.rebuild().currentStep().orElseThrow();
@@ -104,7 +104,7 @@ class RebuildTest {
 
   @Test
   void marksAreAskedForBeforeMatchedPinsComeOut() {
-    AtTheBench bench = new AtTheBench().takesIn(List.of("renew:actuator-pins")).makesSafe();
+    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:actuator-pins")).makesSafe();
     while (!bench.rebuild().currentStep().orElseThrow().equals("pins-out")) {
       bench
           .answersChecks()
@@ -118,7 +118,7 @@ class RebuildTest {
 
   @Test
   void everyPartThatCameOffIsJudgedBeforeDeciding() {
-    AtTheBench bench = stripping().strips();
+    RebuildDriver bench = stripping().strips();
     assertThat(bench.rebuild().toInspect())
         .contains("outlet-manifold", "fluid-cap-a", "shaft")
         .doesNotContain("diaphragm-a", "outlet-manifold-orings", "centre-block");
@@ -128,7 +128,7 @@ class RebuildTest {
 
   @Test
   void watchNeedsAReason() {
-    AtTheBench bench = stripping().strips();
+    RebuildDriver bench = stripping().strips();
     Act watch = Act.of(Act.Kind.JUDGED, "", "outer-plate-a").with(List.of("watch"));
     assertThat(bench.refused(watch)).isEqualTo("Watch needs a reason: what was seen?");
     bench.does(watch.saying("edge worn"));
@@ -144,7 +144,7 @@ class RebuildTest {
     "0.6, renew, true"
   })
   void aVerdictBetterThanTheReadingNeedsAReason(double mm, String verdict, boolean allowed) {
-    AtTheBench bench = stripping().strips();
+    RebuildDriver bench = stripping().strips();
     Act judged =
         Act.of(Act.Kind.JUDGED, "edge-wear", "outer-plate-a")
             .reading(mm, "mm")
@@ -159,7 +159,7 @@ class RebuildTest {
 
   @Test
   void aFindingWidensTheJobAndTheStripOpensAgain() {
-    AtTheBench bench = new AtTheBench().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
+    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
     List<String> before = bench.rebuild().stripped();
     bench.judges("diaphragm-a", "renew");
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.STRIP);
@@ -171,8 +171,8 @@ class RebuildTest {
 
   @Test
   void partsThatComeOffAfterInspectAreLookedAtToo() {
-    AtTheBench bench =
-        new AtTheBench().takesIn(List.of("renew:outlet-balls")).makesSafe().strips().inspects();
+    RebuildDriver bench =
+        new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips().inspects();
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.DECIDE);
     bench.judges("diaphragm-a", "renew").strips();
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.INSPECT);
@@ -186,7 +186,7 @@ class RebuildTest {
 
   @Test
   void aPartThatIsStillInThePumpCannotBeCalledSound() {
-    AtTheBench bench = new AtTheBench().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
+    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
     assertThat(bench.refused(Act.of(Act.Kind.JUDGED, "", "shaft").with(List.of("sound"))))
         .isEqualTo("Shaft is still in the pump.");
   }
@@ -195,7 +195,7 @@ class RebuildTest {
 
   @Test
   void everyRoleNeedsAMaterialAndEveryPartALot() {
-    AtTheBench bench = stripping().strips().inspects();
+    RebuildDriver bench = stripping().strips().inspects();
     assertThat(bench.rebuild().rolesToChoose())
         .containsExactlyInAnyOrder("o-ring", "ball", "diaphragm");
     assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "DECIDE")))
@@ -209,7 +209,7 @@ class RebuildTest {
 
   @Test
   void ptfeAsksForItsBackupAndRubberForNone() {
-    AtTheBench bench = stripping().strips();
+    RebuildDriver bench = stripping().strips();
     assertThat(bench.rebuild().toInspect()).doesNotContain("backup-a");
     bench.inspects().does(Act.of(Act.Kind.MATERIAL_CHOSEN, "", "diaphragm").with(List.of("PTFE")));
     assertThat(bench.rebuild().renewals())
@@ -222,7 +222,7 @@ class RebuildTest {
 
   @Test
   void aPumpThatHadPtfeHasItsBackupToLookAt() {
-    AtTheBench bench = new AtTheBench("PTFE").takesIn(WET_KIT).makesSafe().strips();
+    RebuildDriver bench = new RebuildDriver("PTFE").takesIn(WET_KIT).makesSafe().strips();
     assertThat(bench.rebuild().toInspect()).contains("backup-a", "backup-b");
   }
 
@@ -230,7 +230,7 @@ class RebuildTest {
 
   @Test
   void theBuildBeginsWithTheShaftAndEndsWithTheManifolds() {
-    AtTheBench bench = building();
+    RebuildDriver bench = building();
     assertThat(bench.rebuild().buildLeft())
         .containsSubsequence(
             "diaphragms-worked",
@@ -243,7 +243,7 @@ class RebuildTest {
 
   @Test
   void aHoldPointCannotBeSkipped() {
-    AtTheBench bench = building().buildsOne();
+    RebuildDriver bench = building().buildsOne();
     String step = bench.rebuild().currentStep().orElseThrow();
     assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, step, "")))
         .startsWith("Still to answer: Marked face of diaphragm B");
@@ -251,7 +251,7 @@ class RebuildTest {
 
   @Test
   void passesAreClosedInTurn() {
-    AtTheBench bench = building().buildsUpTo("fluid-cap-a-off");
+    RebuildDriver bench = building().buildsUpTo("fluid-cap-a-off");
     Act third = Act.of(Act.Kind.PASS_DONE, "fluid-cap-a-off", "").on(3, 0);
     assertThat(bench.refused(third)).contains("pass 1 of 3 at 30 % comes first");
     assertThat(
@@ -265,7 +265,7 @@ class RebuildTest {
 
   @Test
   void aReadingOutOfRangeIsKeptMarkedAndMustBeAnswered() {
-    AtTheBench bench = building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound();
+    RebuildDriver bench = building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound();
     for (int bolt = 1; bolt <= 8; bolt++) {
       bench.reads(bolt, bolt == 3 ? 16.8 : 15);
     }
@@ -282,7 +282,7 @@ class RebuildTest {
 
   @Test
   void onlyTheLeadAcceptsAMissAndOnlyWithAReason() {
-    AtTheBench bench =
+    RebuildDriver bench =
         building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound().reads(3, 16.8);
     Act accepted = Act.of(Act.Kind.TORQUE_ACCEPTED, "fluid-cap-a-off", "").on(3, 3);
     assertThat(bench.refused(accepted.saying("cap flush")))
@@ -303,7 +303,7 @@ class RebuildTest {
 
   @Test
   void anAbsurdTorqueIsAskedAboutNotRecorded() {
-    AtTheBench bench = building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound();
+    RebuildDriver bench = building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound();
     Act read = Act.of(Act.Kind.TORQUE_READ, "fluid-cap-a-off", "").on(3, 3).reading(148, "N·m");
     assertThat(bench.refused(read))
         .isEqualTo(
@@ -313,7 +313,7 @@ class RebuildTest {
 
   @Test
   void takingAStepBackTakesItsTorqueBack() {
-    AtTheBench bench = building().buildsUpTo("fluid-cap-a-off").torques();
+    RebuildDriver bench = building().buildsUpTo("fluid-cap-a-off").torques();
     bench
         .does(Act.of(Act.Kind.STEP_DONE, "fluid-cap-a-off", ""))
         .does(Act.of(Act.Kind.STEP_UNDONE, "fluid-cap-a-off", ""));
@@ -333,7 +333,7 @@ class RebuildTest {
 
   @Test
   void aTestThatMissesIsRecordedButDoesNotPass() {
-    AtTheBench bench = building().builds();
+    RebuildDriver bench = building().builds();
     bench.does(Act.of(Act.Kind.PROVED, "", "dead-head").reading(41, "s"));
     assertThat(bench.rebuild().proof("dead-head")).isPresent();
     assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "PROVE")))
@@ -344,7 +344,7 @@ class RebuildTest {
 
   @Test
   void afterHandBackOnlyNotesAreAdded() {
-    AtTheBench bench = building().builds().proves().does(Act.of(Act.Kind.HANDED_BACK, "", ""));
+    RebuildDriver bench = building().builds().proves().does(Act.of(Act.Kind.HANDED_BACK, "", ""));
     assertThat(bench.refused(Act.of(Act.Kind.HANDED_BACK, "", "")))
         .contains("only notes can be added");
     bench.does(Act.of(Act.Kind.NOTED, "", "").saying("muffler dripped a little"));
@@ -356,7 +356,7 @@ class RebuildTest {
 
   @Test
   void aLongGapCountsHalfAnHourAtMost() {
-    AtTheBench bench = stripping().after(Duration.ofHours(9)).strips();
+    RebuildDriver bench = stripping().after(Duration.ofHours(9)).strips();
     Duration strip = bench.rebuild().times(bench.now()).get(Stage.STRIP);
     assertThat(strip).isBetween(Duration.ofMinutes(30), Duration.ofMinutes(60));
   }
@@ -366,7 +366,7 @@ class RebuildTest {
   @Property(tries = 60)
   void replayedTwiceTheSameEventsGiveTheSameState(
       @ForAll @LongRange(min = 0, max = 9999) long seed) {
-    AtTheBench bench = building();
+    RebuildDriver bench = building();
     int acts = new Random(seed).nextInt(bench.events().size());
     List<BenchEvent> some = bench.events().subList(0, acts);
     Rebuild one = Rebuild.replay(bench.rebuild().sheet(), bench.rebuild().fitted(), some);
@@ -381,7 +381,7 @@ class RebuildTest {
   @Property(tries = 80)
   void anyActIsAnsweredNeverThrown(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
     Random random = new Random(seed);
-    AtTheBench bench = random.nextBoolean() ? stripping() : building();
+    RebuildDriver bench = random.nextBoolean() ? stripping() : building();
     List<String> steps = bench.rebuild().sheet().steps().stream().map(s -> s.id()).toList();
     List<String> subjects =
         List.of(

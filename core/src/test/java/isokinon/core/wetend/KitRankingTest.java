@@ -158,7 +158,7 @@ class KitRankingTest {
 
   // ---- what would change it -------------------------------------------------------------------
 
-  private static final Function<Duty, Standing> CHOOSE =
+  private static final Function<Duty, ChoiceOutcome> CHOOSE =
       duty -> RANKING.standing(duty, kits(), MONEY);
 
   @Test
@@ -206,7 +206,7 @@ class KitRankingTest {
                       Optional.empty()))
           .toList();
 
-  private static Standing stators(Duty duty) {
+  private static ChoiceOutcome stators(Duty duty) {
     return RANKING.standing(duty, STATORS, MONEY);
   }
 
@@ -240,7 +240,7 @@ class KitRankingTest {
 
   @Test
   void onlyFactsThatChangeTheAnswerAreAskedFor() {
-    Function<Duty, Standing> bearings =
+    Function<Duty, ChoiceOutcome> bearings =
         duty ->
             RANKING.standing(
                 duty,

@@ -40,7 +40,7 @@ public class People {
    *
    * @throws Unknown where nobody has
    */
-  public void known(String initials) {
+  public void requireKnown(String initials) {
     find(initials);
   }
 

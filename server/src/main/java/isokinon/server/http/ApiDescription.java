@@ -6,18 +6,18 @@ import io.swagger.v3.oas.models.media.Schema;
 import isokinon.server.work.BackUp;
 import isokinon.server.work.BenchView;
 import isokinon.server.work.ChooserView;
-import isokinon.server.work.Clocks;
+import isokinon.server.work.OpenWaits;
 import isokinon.server.work.Comparison;
 import isokinon.server.work.Counters;
-import isokinon.server.work.Crib;
+import isokinon.server.work.Wrenches;
 import isokinon.server.work.DiaryView;
 import isokinon.server.work.DutyForm;
 import isokinon.server.work.FindingView;
-import isokinon.server.work.Finds;
+import isokinon.server.work.Insights;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Gauges;
 import isokinon.server.work.History;
-import isokinon.server.work.Keeping;
+import isokinon.server.work.PolicyService;
 import isokinon.server.work.LifeView;
 import isokinon.server.work.Materials;
 import isokinon.server.work.Pumps;
@@ -52,17 +52,17 @@ class ApiDescription {
           Symptoms.class,
           Gauges.class,
           Trends.class,
-          Clocks.class,
-          Crib.class,
+          OpenWaits.class,
+          Wrenches.class,
           Floor.class,
           Pumps.class,
           WetEnds.class,
           ChooserView.class,
           Counters.class,
-          Finds.class,
+          Insights.class,
           History.class,
           LifeView.class,
-          Keeping.class,
+          PolicyService.class,
           Comparison.class,
           StoresView.class,
           DiaryView.class,

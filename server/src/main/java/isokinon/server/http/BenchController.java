@@ -8,7 +8,7 @@ import isokinon.server.papers.HandBackRecord;
 import isokinon.server.work.ActRequest;
 import isokinon.server.work.Bench;
 import isokinon.server.work.BenchView;
-import isokinon.server.work.Crib;
+import isokinon.server.work.Wrenches;
 import isokinon.server.work.FindingView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -36,9 +36,9 @@ class BenchController {
   private final Jobs jobs;
   private final HandBackRecord record;
   private final Clipboard clipboard;
-  private final Crib crib;
+  private final Wrenches crib;
 
-  BenchController(Bench bench, Jobs jobs, HandBackRecord record, Clipboard clipboard, Crib crib) {
+  BenchController(Bench bench, Jobs jobs, HandBackRecord record, Clipboard clipboard, Wrenches crib) {
     this.bench = bench;
     this.jobs = jobs;
     this.record = record;
@@ -91,7 +91,7 @@ class BenchController {
   }
 
   @GetMapping("/wrenches/choice")
-  Crib.WrenchChoice wrench(
+  Wrenches.WrenchChoice wrench(
       @RequestParam double targetNm,
       @RequestParam String handleMm,
       @RequestParam String adapterMm,

@@ -1,6 +1,6 @@
 package isokinon.server.http;
 
-import static isokinon.server.http.Given.given;
+import static isokinon.server.http.Require.present;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -22,7 +22,7 @@ import isokinon.core.torque.TighteningOrder;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;
 import isokinon.server.work.Compute;
-import isokinon.server.work.Refused;
+import isokinon.server.work.RequestProblem;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -200,26 +200,26 @@ class ComputeController {
     List<KitQuestion> kits = q.kits() == null ? List.of() : q.kits();
     for (int i = 0; i < kits.size(); i++) {
       String at = "kits[" + i + "]";
-      KitQuestion kit = given(at, kits.get(i));
+      KitQuestion kit = present(at, kits.get(i));
       offers.add(
           compute.offer(
               at,
-              given(at + ".id", kit.id()),
-              given(at + ".price", kit.price()),
-              given(at + ".parts", kit.parts())));
+              present(at + ".id", kit.id()),
+              present(at + ".price", kit.price()),
+              present(at + ".parts", kit.parts())));
     }
     List<SingleQuestion> singles = q.singles() == null ? List.of() : q.singles();
     for (int i = 0; i < singles.size(); i++) {
       String at = "singles[" + i + "]";
-      SingleQuestion single = given(at, singles.get(i));
-      String part = given(at + ".part", single.part());
+      SingleQuestion single = present(at, singles.get(i));
+      String part = present(at + ".part", single.part());
       offers.add(
           compute.offer(
-              at, Offer.SINGLE + part, given(at + ".price", single.price()), Map.of(part, 1)));
+              at, Offer.SINGLE + part, present(at + ".price", single.price()), Map.of(part, 1)));
     }
     KitCover.Cover cover =
         compute.kitCover(
-            given("need", q.need()), offers, q.onHand() == null ? Map.of() : q.onHand());
+            present("need", q.need()), offers, q.onHand() == null ? Map.of() : q.onHand());
     return new CoverAnswer(
         cover.buy().stream().map(b -> new BoughtAnswer(b.id(), b.count())).toList(),
         cover.cost(),
@@ -231,7 +231,7 @@ class ComputeController {
   @Operation(summary = "Tightening order and passes of a joint")
   OrderAnswer order(@RequestBody OrderQuestion q) {
     TighteningOrder order =
-        compute.torqueOrder(given("count", q.count()), given("layout", q.layout()));
+        compute.torqueOrder(present("count", q.count()), present("layout", q.layout()));
     return new OrderAnswer(
         order.order(),
         order.passes().stream().map(p -> new PassAnswer(p.percent(), p.order())).toList());
@@ -242,10 +242,10 @@ class ComputeController {
   SettingAnswer setting(@RequestBody SettingQuestion q) {
     return new SettingAnswer(
         compute.torqueSetting(
-            given("targetNm", q.targetNm()),
-            given("handleMm", q.handleMm()),
-            given("adapterMm", q.adapterMm()),
-            given("angleDeg", q.angleDeg())));
+            present("targetNm", q.targetNm()),
+            present("handleMm", q.handleMm()),
+            present("adapterMm", q.adapterMm()),
+            present("angleDeg", q.angleDeg())));
   }
 
   @PostMapping("/wet-end/rate")
@@ -255,13 +255,13 @@ class ComputeController {
     List<Duty.Exposure> exposures = new ArrayList<>();
     for (int i = 0; i < asked.size(); i++) {
       String at = "exposures[" + i + "]";
-      ExposureQuestion e = given(at, asked.get(i));
+      ExposureQuestion e = present(at, asked.get(i));
       exposures.add(
           new Duty.Exposure(
-              given(at + ".fluid", e.fluid()),
-              given(at + ".concentrationPct", e.concentrationPct()),
-              given(at + ".temperatureC", e.temperatureC()),
-              given(at + ".share", e.share())));
+              present(at + ".fluid", e.fluid()),
+              present(at + ".concentrationPct", e.concentrationPct()),
+              present(at + ".temperatureC", e.temperatureC()),
+              present(at + ".share", e.share())));
     }
     Duty duty =
         new Duty(
@@ -269,7 +269,7 @@ class ComputeController {
     return new RateAnswer(
         compute
             .rate(
-                given("role", q.role()),
+                present("role", q.role()),
                 duty,
                 Optional.ofNullable(q.materials()).map(m -> ids("materials", m)))
             .stream()
@@ -280,15 +280,15 @@ class ComputeController {
   @PostMapping("/cavity/fit")
   @Operation(summary = "Interference of a rotor in its stator at temperature and swell, mm")
   FitAnswer fit(@RequestBody FitQuestion q) {
-    double bore = given("boreRadiusMm", q.boreRadiusMm());
-    double tube = given("tubeRadiusMm", q.tubeRadiusMm());
-    double alpha = given("elastomerAlphaPerK", q.elastomerAlphaPerK());
-    double deltaK = given("deltaK", q.deltaK());
-    double rotor = given("rotorDiameterMm", q.rotorDiameterMm());
-    double rotorAlpha = given("rotorAlphaPerK", q.rotorAlphaPerK());
+    double bore = present("boreRadiusMm", q.boreRadiusMm());
+    double tube = present("tubeRadiusMm", q.tubeRadiusMm());
+    double alpha = present("elastomerAlphaPerK", q.elastomerAlphaPerK());
+    double deltaK = present("deltaK", q.deltaK());
+    double rotor = present("rotorDiameterMm", q.rotorDiameterMm());
+    double rotorAlpha = present("rotorAlphaPerK", q.rotorAlphaPerK());
     double swell = q.swell() == null ? 0 : q.swell();
     RotorFit fit =
-        Refused.answered(() -> RotorFit.at(bore, tube, alpha, deltaK, swell, rotor, rotorAlpha));
+        RequestProblem.answered(() -> RotorFit.at(bore, tube, alpha, deltaK, swell, rotor, rotorAlpha));
     return new FitAnswer(fit.boreDiameterMm(), fit.rotorDiameterMm(), fit.interferenceMm());
   }
 
@@ -296,36 +296,36 @@ class ComputeController {
   @Operation(
       summary = "Displacement, flow without slip and efficiency of a progressing cavity pump")
   FlowAnswer flow(@RequestBody FlowQuestion q) {
-    double eccentricity = given("eccentricityMm", q.eccentricityMm());
-    double rotor = given("rotorDiameterMm", q.rotorDiameterMm());
-    double pitch = given("statorPitchMm", q.statorPitchMm());
-    double rpm = given("rpm", q.rpm());
-    double measured = given("measuredM3h", q.measuredM3h());
+    double eccentricity = present("eccentricityMm", q.eccentricityMm());
+    double rotor = present("rotorDiameterMm", q.rotorDiameterMm());
+    double pitch = present("statorPitchMm", q.statorPitchMm());
+    double rpm = present("rpm", q.rpm());
+    double measured = present("measuredM3h", q.measuredM3h());
     CavityFlow flow =
-        Refused.answered(() -> CavityFlow.of(eccentricity, rotor, pitch, rpm, measured));
+        RequestProblem.answered(() -> CavityFlow.of(eccentricity, rotor, pitch, rpm, measured));
     return new FlowAnswer(flow.displacementL(), flow.theoreticalM3h(), flow.efficiency());
   }
 
   @PostMapping("/tube/gap")
   @Operation(summary = "Gap between roller and track for a compression, mm")
   GapAnswer gap(@RequestBody GapQuestion q) {
-    double wall = given("wallMm", q.wallMm());
-    double compression = given("compression", q.compression());
-    return new GapAnswer(Refused.answered(() -> TubeGap.gapMm(wall, compression)));
+    double wall = present("wallMm", q.wallMm());
+    double compression = present("compression", q.compression());
+    return new GapAnswer(RequestProblem.answered(() -> TubeGap.gapMm(wall, compression)));
   }
 
   @PostMapping("/tube/calibration")
   @Operation(summary = "What a turn delivers, how closely the runs say so, how many more it takes")
   CalibrationAnswer calibration(@RequestBody CalibrationQuestion q) {
     List<Calibration.Run> runs = new ArrayList<>();
-    List<RunQuestion> asked = given("runs", q.runs());
+    List<RunQuestion> asked = present("runs", q.runs());
     for (int i = 0; i < asked.size(); i++) {
       String at = "runs[" + i + "]";
-      RunQuestion run = given(at, asked.get(i));
-      runs.add(new Calibration.Run(given(at + ".turns", run.turns()), given(at + ".ml", run.ml())));
+      RunQuestion run = present(at, asked.get(i));
+      runs.add(new Calibration.Run(present(at + ".turns", run.turns()), present(at + ".ml", run.ml())));
     }
-    double set = given("setMlPerTurn", q.setMlPerTurn());
-    Calibration c = Refused.answered(() -> Calibration.of(runs, set, ACCEPTED_PCT));
+    double set = present("setMlPerTurn", q.setMlPerTurn());
+    Calibration c = RequestProblem.answered(() -> Calibration.of(runs, set, ACCEPTED_PCT));
     return new CalibrationAnswer(
         c.mlPerTurn(), c.cvPct(), c.errorPct(), c.moreRuns(), c.halfWidthPct());
   }
@@ -334,22 +334,22 @@ class ComputeController {
   @Operation(summary = "Torque a magnetic drive needs against what its magnets carry, N·m")
   MarginAnswer margin(@RequestBody MarginQuestion q) {
     MagnetMargin.Magnet magnet =
-        switch (given("magnet", q.magnet())) {
+        switch (present("magnet", q.magnet())) {
           case "NdFeB" -> MagnetMargin.Magnet.NDFEB;
           case "SmCo" -> MagnetMargin.Magnet.SMCO;
           default ->
-              throw Refused.of(
+              throw RequestProblem.of(
                   400, "magnet", "A magnet is NdFeB or SmCo; \"" + q.magnet() + "\" is not.");
         };
-    double density = given("densityKgM3", q.densityKgM3());
-    double flow = given("flowM3h", q.flowM3h());
-    double head = given("headM", q.headM());
-    double efficiency = given("efficiency", q.efficiency());
-    double rpm = given("rpm", q.rpm());
-    double rated = given("ratedNm", q.ratedNm());
-    double celsius = given("temperatureC", q.temperatureC());
+    double density = present("densityKgM3", q.densityKgM3());
+    double flow = present("flowM3h", q.flowM3h());
+    double head = present("headM", q.headM());
+    double efficiency = present("efficiency", q.efficiency());
+    double rpm = present("rpm", q.rpm());
+    double rated = present("ratedNm", q.ratedNm());
+    double celsius = present("temperatureC", q.temperatureC());
     MagnetMargin m =
-        Refused.answered(
+        RequestProblem.answered(
             () -> MagnetMargin.of(density, flow, head, efficiency, rpm, rated, magnet, celsius));
     return new MarginAnswer(m.neededNm(), m.availableNm(), m.margin(), m.verdict());
   }
@@ -359,12 +359,12 @@ class ComputeController {
   ShelfAnswer shelfLife(@RequestBody ShelfQuestion q) {
     LocalDate cured;
     try {
-      cured = LocalDate.parse(given("cured", q.cured()));
+      cured = LocalDate.parse(present("cured", q.cured()));
     } catch (DateTimeParseException e) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400, "cured", "\"" + q.cured() + "\" is not a date; write it as 2026-03-01.");
     }
-    ShelfLife life = compute.shelfLife(given("material", q.material()), cured);
+    ShelfLife life = compute.shelfLife(present("material", q.material()), cured);
     return new ShelfAnswer(
         life.group().name().length() == 1 ? life.group().name() : word(life.group().name()),
         life.useBy().map(LocalDate::toString),
@@ -389,14 +389,14 @@ class ComputeController {
         return a;
       }
     }
-    throw Refused.of(
+    throw RequestProblem.of(
         400, "abrasion", "Abrasion is none, light, medium or heavy; \"" + word + "\" is not.");
   }
 
   private static List<String> ids(String path, List<String> ids) {
     List<String> given = ids == null ? List.of() : ids;
     for (int i = 0; i < given.size(); i++) {
-      given(path + "[" + i + "]", given.get(i));
+      present(path + "[" + i + "]", given.get(i));
     }
     return given;
   }

@@ -8,7 +8,7 @@ import isokinon.server.papers.Labels.Label;
 import isokinon.server.work.Diary;
 import isokinon.server.work.DiaryView;
 import isokinon.server.work.LabelText;
-import isokinon.server.work.Refused;
+import isokinon.server.work.RequestProblem;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -71,7 +71,7 @@ class DiaryController {
     pumps.forEach(p -> all.add(new Label(p, labelText.ofPump(p))));
     lots.forEach(l -> all.add(new Label(l, labelText.ofLot(l))));
     if (all.isEmpty() || all.size() > MOST_LABELS) {
-      throw Refused.of(400, "pumps", "Name 1 to " + MOST_LABELS + " pumps or lots.");
+      throw RequestProblem.of(400, "pumps", "Name 1 to " + MOST_LABELS + " pumps or lots.");
     }
     return labels.pdf(all);
   }

@@ -1,6 +1,6 @@
 package isokinon.server.http;
 
-import static isokinon.server.http.Given.given;
+import static isokinon.server.http.Require.present;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -13,7 +13,7 @@ import isokinon.core.life.WeibullFit;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.value.Range;
 import isokinon.server.work.Compute;
-import isokinon.server.work.Refused;
+import isokinon.server.work.RequestProblem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -90,12 +90,12 @@ class LifeController {
   @PostMapping("/fit")
   @Operation(summary = "Weibull by maximum likelihood, and survival without a model, 90 % bands")
   LifeFitAnswer fit(@RequestBody LifeFitQuestion q) {
-    List<Run> runs = runs(given("observations", q.observations()));
+    List<Run> runs = runs(present("observations", q.observations()));
     WeibullFit fit;
     try {
       fit = WeibullFit.of(runs);
     } catch (WeibullFit.TooFew e) {
-      throw Refused.of(422, "observations", e.getMessage());
+      throw RequestProblem.of(422, "observations", e.getMessage());
     }
     return new LifeFitAnswer(
         fit.shape(),
@@ -115,12 +115,12 @@ class LifeController {
   @PostMapping("/posterior")
   @Operation(summary = "Life from few failures: the library's mean life and this shop's runs")
   PosteriorAnswer posterior(@RequestBody PosteriorQuestion q) {
-    double shape = given("shape", q.shape());
-    double mean = given("priorMean", q.priorMean());
-    double strength = given("priorStrength", q.priorStrength());
+    double shape = present("shape", q.shape());
+    double mean = present("priorMean", q.priorMean());
+    double strength = present("priorStrength", q.priorStrength());
     List<Run> runs = q.observations() == null ? List.of() : runs(q.observations());
     WeibullPosterior p =
-        Refused.answered(
+        RequestProblem.answered(
             () -> {
               Range.check("shape", shape, 0.01, 100);
               Range.check("priorMean", mean, 1e-9, OLDEST);
@@ -146,10 +146,10 @@ class LifeController {
   @Operation(summary = "Chance of failing within a time once an age has been reached")
   RiskAnswer risk(@RequestBody RiskQuestion q) {
     Survival life = life(q.shape(), q.scale(), q.a(), q.b());
-    double age = given("age", q.age());
-    double within = given("within", q.within());
+    double age = present("age", q.age());
+    double within = present("within", q.within());
     return new RiskAnswer(
-        Refused.answered(
+        RequestProblem.answered(
             () -> {
               Range.check("age", age, 0, OLDEST);
               Range.check("within", within, 0, OLDEST);
@@ -161,15 +161,15 @@ class LifeController {
   @Operation(summary = "Cheapest age to change a part at, and whether an age pays")
   IntervalAnswer interval(@RequestBody IntervalQuestion q) {
     Survival life = life(q.shape(), q.scale(), q.a(), q.b());
-    double planned = given("plannedCost", q.plannedCost());
-    double failure = given("failureCost", q.failureCost());
+    double planned = present("plannedCost", q.plannedCost());
+    double failure = present("failureCost", q.failureCost());
     String consequence = q.consequence() == null ? "low" : q.consequence();
     if (!List.of("low", "high").contains(consequence)) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400, "consequence", "A consequence is low or high; \"" + consequence + "\" is not.");
     }
     Interval i =
-        Refused.answered(() -> Interval.of(life, planned, failure, consequence.equals("high")));
+        RequestProblem.answered(() -> Interval.of(life, planned, failure, consequence.equals("high")));
     return new IntervalAnswer(
         i.bestAge(),
         i.bestRate(),
@@ -178,14 +178,14 @@ class LifeController {
   }
 
   private static Survival life(Double shape, Double scale, Double a, Double b) {
-    double k = given("shape", shape);
+    double k = present("shape", shape);
     if (a == null && b == null) {
-      double known = given("scale", scale);
-      return Refused.answered(() -> new Weibull(k, known));
+      double known = present("scale", scale);
+      return RequestProblem.answered(() -> new Weibull(k, known));
     }
-    double givenA = given("a", a);
-    double givenB = given("b", b);
-    return Refused.answered(
+    double givenA = present("a", a);
+    double givenB = present("b", b);
+    return RequestProblem.answered(
         () -> {
           Range.check("shape", k, 0.01, 100);
           Range.check("a", givenA, 1e-9, 1e9);
@@ -200,15 +200,15 @@ class LifeController {
 
   private static List<Run> runs(List<ObservationQuestion> observations) {
     if (observations.size() > MOST_RUNS) {
-      throw Refused.of(400, "observations", "At most " + MOST_RUNS + " observations.");
+      throw RequestProblem.of(400, "observations", "At most " + MOST_RUNS + " observations.");
     }
     List<Run> runs = new ArrayList<>();
     for (int i = 0; i < observations.size(); i++) {
       String at = "observations[" + i + "]";
-      ObservationQuestion o = given(at, observations.get(i));
-      double age = given(at + ".age", o.age());
-      Refused.answered(() -> Range.check(at + ".age", age, 1e-9, OLDEST));
-      runs.add(new Run(age, given(at + ".failed", o.failed())));
+      ObservationQuestion o = present(at, observations.get(i));
+      double age = present(at + ".age", o.age());
+      RequestProblem.answered(() -> Range.check(at + ".age", age, 1e-9, OLDEST));
+      runs.add(new Run(age, present(at + ".failed", o.failed())));
     }
     return runs;
   }

@@ -3,7 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.work.Materials;
-import isokinon.server.work.Refused;
+import isokinon.server.work.RequestProblem;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -57,7 +57,7 @@ class MaterialController {
   @Operation(summary = "Writes an own row of resistance over the shipped ones")
   Materials.PairView write(@RequestBody Written written) {
     if (written.row() == null) {
-      throw Refused.of(400, "row", "Missing: row must be given.");
+      throw RequestProblem.of(400, "row", "Missing: row must be given.");
     }
     return materials.write(written.row(), written.who() == null ? "" : written.who());
   }
@@ -65,7 +65,7 @@ class MaterialController {
   @PostMapping("/tables/{table}/ended")
   @Operation(summary = "Ends an own row; the shipped ones count again")
   List<Materials.Change> end(@PathVariable String table, @RequestBody Ended ended) {
-    materials.end(table, Given.given("id", ended.id()), ended.who() == null ? "" : ended.who());
+    materials.end(table, Require.present("id", ended.id()), ended.who() == null ? "" : ended.who());
     return materials.history(table);
   }
 

@@ -4,8 +4,8 @@ import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import isokinon.core.value.Code;
 import isokinon.server.access.People;
-import isokinon.server.work.Refused;
-import isokinon.server.work.Stale;
+import isokinon.server.work.RequestProblem;
+import isokinon.server.work.StaleState;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +34,7 @@ class Problems {
   private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
   @ExceptionHandler
-  ResponseEntity<ProblemDetail> refused(Refused e) {
+  ResponseEntity<ProblemDetail> refused(RequestProblem e) {
     List<Map<String, Object>> errors =
         e.faults().stream()
             .map(
@@ -48,7 +48,7 @@ class Problems {
   }
 
   @ExceptionHandler
-  ResponseEntity<ProblemDetail> stale(Stale e) {
+  ResponseEntity<ProblemDetail> stale(StaleState e) {
     ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
     detail.setTitle("Someone else acted first");
     detail.setProperty("errors", List.of(Map.of("path", "seen", "message", e.getMessage())));

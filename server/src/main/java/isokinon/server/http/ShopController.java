@@ -10,11 +10,11 @@ import isokinon.server.work.DutyForm;
 import isokinon.server.work.Exchange;
 import isokinon.server.work.Floor;
 import isokinon.server.work.Pumps;
-import isokinon.server.work.Refused;
+import isokinon.server.work.RequestProblem;
 import isokinon.server.work.Sheets;
 import isokinon.server.work.Symptoms;
 import isokinon.server.work.WetEnds;
-import isokinon.server.work.Words;
+import isokinon.server.work.Text;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -106,7 +106,7 @@ class ShopController {
   @Operation(summary = "Writes a pump's duty down")
   ChooserView changeDuty(@PathVariable String tag, @RequestBody ChangedDuty changed) {
     if (changed.duty() == null || changed.who() == null) {
-      throw Refused.of(400, "duty", "Give the duty, and who changes it.");
+      throw RequestProblem.of(400, "duty", "Give the duty, and who changes it.");
     }
     return wetEnds.change(tag, changed.duty(), changed.who());
   }
@@ -127,7 +127,7 @@ class ShopController {
   @PostMapping(value = "/wet-ends/choice.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   @Operation(summary = "The choice with its reasons as a sheet of paper")
   byte[] choiceSheet(@RequestBody WetEnds.Question question) {
-    return choiceSheet.pdf(wetEnds.choose(question), Words.day(LocalDate.now(clock)));
+    return choiceSheet.pdf(wetEnds.choose(question), Text.day(LocalDate.now(clock)));
   }
 
   @PostMapping(value = "/counters", consumes = "text/csv")
@@ -152,7 +152,7 @@ class ShopController {
 
   @GetMapping(value = "/sheets/{id}", produces = "application/yaml")
   String sheet(@PathVariable String id) {
-    return sheets.source(id).orElseThrow(() -> Refused.missing("No sheet is called " + id + "."));
+    return sheets.source(id).orElseThrow(() -> RequestProblem.missing("No sheet is called " + id + "."));
   }
 
   @PostMapping(value = "/sheets/draft", consumes = "application/yaml")
@@ -170,7 +170,7 @@ class ShopController {
   String revision(@PathVariable String id, @PathVariable int revision) {
     return sheets
         .source(id, revision)
-        .orElseThrow(() -> Refused.missing("No sheet " + id + " at revision " + revision + "."));
+        .orElseThrow(() -> RequestProblem.missing("No sheet " + id + " at revision " + revision + "."));
   }
 
   @GetMapping(value = "/sheets.zip", produces = "application/zip")

@@ -11,7 +11,7 @@ import isokinon.server.work.ChooserView.RatedBar;
 import isokinon.server.work.ChooserView.RatedMaterial;
 import isokinon.server.work.ChooserView.RoleView;
 import isokinon.server.work.DutyForm;
-import isokinon.server.work.Words;
+import isokinon.server.work.Text;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -82,14 +82,14 @@ public class ChoiceSheet {
                 e ->
                     List.of(
                         e.name(),
-                        Words.plain(e.concentrationPct()) + " %",
-                        Words.plain(e.temperatureC()) + " °C",
-                        Words.plain(Math.round(e.share() * 1000) / 10.0) + " % of the time",
+                        Text.plain(e.concentrationPct()) + " %",
+                        Text.plain(e.temperatureC()) + " °C",
+                        Text.plain(Math.round(e.share() * 1000) / 10.0) + " % of the time",
                         e.kind() == null ? "" : e.kind().code()))
             .toList();
     List<String> facts = new ArrayList<>();
     facts.add("solids wear: " + (d.abrasion() == null ? "none" : d.abrasion().code()));
-    facts.add("suction lift " + Words.plain(d.suctionLiftM()) + " m");
+    facts.add("suction lift " + Text.plain(d.suctionLiftM()) + " m");
     fact(facts, "discharge", d.pressureBar(), "bar");
     fact(facts, "viscosity", d.viscosityMpas(), "mPa·s");
     fact(facts, "largest solids", d.solidsMm(), "mm");
@@ -99,12 +99,12 @@ public class ChoiceSheet {
     facts.add("runs dry: " + (d.runsDry() == null ? "not known" : d.runsDry() ? "yes" : "no"));
     return table(List.of("Fluid", "Strength", "Highest", "Share", "As"), fluids)
         + "<p>"
-        + text(Words.sentence(String.join(", ", facts)) + ".")
+        + text(Text.sentence(String.join(", ", facts)) + ".")
         + "</p>";
   }
 
   private static void fact(List<String> facts, String name, Double value, String unit) {
-    facts.add(name + " " + (value == null ? "not known" : Words.plain(value) + " " + unit));
+    facts.add(name + " " + (value == null ? "not known" : Text.plain(value) + " " + unit));
   }
 
   private static String kits(ChooserView v) {
@@ -121,32 +121,32 @@ public class ChoiceSheet {
               hours(k.lifeHours()) + band(k.lifeLow(), k.lifeHigh(), 100),
               k.hardwareNote()
                   + (k.hardwarePrice() > 0
-                      ? ", £" + Words.plain(Math.round(k.hardwarePrice())) + " once"
+                      ? ", £" + Text.plain(Math.round(k.hardwarePrice())) + " once"
                       : ""),
               k.quantity() > 0
                   ? k.quantity() + " on " + k.place() + ", " + k.statusSays()
-                  : Words.count(k.leadDays(), "day"),
-              k.because() + " " + Words.sentence(k.evidence()) + "."));
+                  : Text.count(k.leadDays(), "day"),
+              k.because() + " " + Text.sentence(k.evidence()) + "."));
     }
     return table(
         List.of("Wet end", "Verdict", "£ per 1000 h", "Life, h", "Besides", "Shelf", "Why"), rows);
   }
 
   private static String money(Optional<Double> pounds) {
-    return pounds.map(p -> Words.plain(Math.round(p))).orElse("-");
+    return pounds.map(p -> Text.plain(Math.round(p))).orElse("-");
   }
 
   private static String hours(Optional<Double> hours) {
-    return hours.map(h -> Words.plain(Math.round(h / 10) * 10L)).orElse("-");
+    return hours.map(h -> Text.plain(Math.round(h / 10) * 10L)).orElse("-");
   }
 
   private static String band(Optional<Double> low, Optional<Double> high, long step) {
     return low.isEmpty() || high.isEmpty()
         ? ""
         : " ("
-            + Words.plain(Math.round(low.get() / step) * step)
+            + Text.plain(Math.round(low.get() / step) * step)
             + " to "
-            + Words.plain(Math.round(high.get() / step) * step)
+            + Text.plain(Math.round(high.get() / step) * step)
             + ")";
   }
 
@@ -170,7 +170,7 @@ public class ChoiceSheet {
       }
       rows.append("<td>").append(text(m.reason())).append("</td></tr>");
     }
-    String title = "Materials, " + Words.words(r.role());
+    String title = "Materials, " + Text.words(r.role());
     return section(
         r.fittedNow().isEmpty() ? title : title + ", " + r.fittedNow() + " in it now",
         rows + "</table>");

@@ -10,8 +10,8 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.torque.TighteningOrder;
 import isokinon.server.work.BenchView;
-import isokinon.server.work.Records;
-import isokinon.server.work.Words;
+import isokinon.server.work.ActDescriptions;
+import isokinon.server.work.Text;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -101,9 +101,9 @@ public class Clipboard {
   private static String stand(Handling how) {
     List<String> words = new ArrayList<>();
     if (!how.pose().isEmpty()) {
-      words.add(Words.sentence(Words.words(how.pose())));
+      words.add(Text.sentence(Text.words(how.pose())));
     }
-    how.tools().forEach(t -> words.add(Words.tool(t)));
+    how.tools().forEach(t -> words.add(Text.tool(t)));
     return String.join(", ", words);
   }
 
@@ -171,7 +171,7 @@ public class Clipboard {
     TighteningOrder order = TighteningOrder.of(f.count(), f.layout());
     String passes =
         order.passes().stream()
-            .map(p -> Words.plain(f.targetNm() * p.percent() / 100))
+            .map(p -> Text.plain(f.targetNm() * p.percent() / 100))
             .distinct()
             .collect(Collectors.joining(", then "));
     StringBuilder blanks = new StringBuilder("<table class='blanks'>");
@@ -187,7 +187,7 @@ public class Clipboard {
         + text(title)
         + "</div><p>"
         + text(
-            Words.joint(f)
+            Text.joint(f)
                 + (f.locked() ? ", threadlocker " + f.locker() : "")
                 + (f.across().isEmpty() ? "" : ", " + f.across())
                 + (f.count() > 1 ? ". In passes " + passes : ""))

@@ -7,7 +7,7 @@ import static isokinon.server.papers.Paper.text;
 
 import isokinon.core.rebuild.Stage;
 import isokinon.server.work.BenchView;
-import isokinon.server.work.Words;
+import isokinon.server.work.Text;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -77,7 +77,7 @@ public class HandBackRecord {
                     g.title(),
                     g.ask(),
                     g.value()
-                        .map(x -> Words.plain(x) + " " + g.unit())
+                        .map(x -> Text.plain(x) + " " + g.unit())
                         .orElse(g.answered() ? "confirmed" : "open"),
                     g.by() + " " + g.at()))
         .toList();
@@ -96,11 +96,11 @@ public class HandBackRecord {
                             l ->
                                 l.name().toLowerCase(Locale.ROOT)
                                     + " "
-                                    + Words.plain(l.watch())
+                                    + Text.plain(l.watch())
                                     + " / "
-                                    + Words.plain(l.renew())
+                                    + Text.plain(l.renew())
                                     + " "
-                                    + Words.unit(l.unit()))
+                                    + Text.unit(l.unit()))
                         .collect(Collectors.joining("; ")),
                     i.cause()))
         .toList();
@@ -133,7 +133,7 @@ public class HandBackRecord {
                     t.ask(),
                     limit(t),
                     t.value()
-                            .map(x -> Words.plain(x) + " " + t.unit())
+                            .map(x -> Text.plain(x) + " " + t.unit())
                             .orElse(t.answered() ? "confirmed" : "open")
                         + (t.answered() && !t.passed() ? ", missed" : "")
                         + (t.says().isEmpty() ? "" : ". " + t.says()),
@@ -142,8 +142,8 @@ public class HandBackRecord {
   }
 
   private static String limit(BenchView.ProofView t) {
-    String least = t.min().map(m -> "at least " + Words.plain(m)).orElse("");
-    String most = t.max().map(m -> "at most " + Words.plain(m)).orElse("");
+    String least = t.min().map(m -> "at least " + Text.plain(m)).orElse("");
+    String most = t.max().map(m -> "at most " + Text.plain(m)).orElse("");
     return (least + " " + most).strip() + (t.unit().isEmpty() ? "" : " " + t.unit());
   }
 }

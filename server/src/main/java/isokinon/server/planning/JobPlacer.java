@@ -21,7 +21,7 @@ public class JobPlacer {
       SolverFactory.create(
           new SolverConfig()
               .withSolutionClass(WorkPlan.class)
-              .withEntityClasses(Job.class)
+              .withEntityClasses(PlannedJob.class)
               .withConstraintProviderClass(PlanRules.class)
               .withEnvironmentMode(EnvironmentMode.REPRODUCIBLE)
               .withTerminationConfig(
@@ -30,10 +30,10 @@ public class JobPlacer {
                       .withUnimprovedSpentLimit(UNIMPROVED)));
 
   /** What came out: the jobs with their openings, and whether every rule is kept. */
-  public record Planned(List<Job> jobs, boolean kept) {}
+  public record Planned(List<PlannedJob> jobs, boolean kept) {}
 
   /** Places {@code jobs}. */
-  public Planned plan(List<Job> jobs, List<WorkPlan.Fixture> fixtures) {
+  public Planned plan(List<PlannedJob> jobs, List<WorkPlan.Fixture> fixtures) {
     if (jobs.isEmpty()) {
       return new Planned(jobs, true);
     }
@@ -42,7 +42,7 @@ public class JobPlacer {
     boolean better = true;
     while (better) {
       better = false;
-      for (Job j : best.jobs()) {
+      for (PlannedJob j : best.jobs()) {
         better |= !j.isPinned() && free.improve(j);
       }
     }
@@ -53,9 +53,9 @@ public class JobPlacer {
    * The last step, which a search that is cut off by the clock may not have come to: no job stands
    * where it could be moved to a cheaper free time of its own.
    */
-  private record Free(List<Job> jobs, List<WorkPlan.Fixture> fixtures) {
+  private record Free(List<PlannedJob> jobs, List<WorkPlan.Fixture> fixtures) {
 
-    private boolean improve(Job j) {
+    private boolean improve(PlannedJob j) {
       Optional<Opening> cheaper =
           j.costs().entrySet().stream()
               .filter(e -> j.opening() == null || e.getValue() < j.cost())
@@ -67,20 +67,20 @@ public class JobPlacer {
       return cheaper.isPresent();
     }
 
-    private boolean at(Job j, Opening o) {
-      Job moved = new Job(j.pump(), j.slots(), j.fixture(), j.pair(), 0, Map.of(), o);
+    private boolean at(PlannedJob j, Opening o) {
+      PlannedJob moved = new PlannedJob(j.pump(), j.slots(), j.fixture(), j.pair(), 0, Map.of(), o);
       return jobs.stream()
           .filter(x -> x != j && x.opening() != null && x.shared(moved) > 0)
           .noneMatch(x -> x.person().equals(o.person()) || sameFixture(x, j) || pair(x, j));
     }
 
-    private boolean sameFixture(Job x, Job j) {
+    private boolean sameFixture(PlannedJob x, PlannedJob j) {
       return !j.fixture().isEmpty()
           && x.fixture().equals(j.fixture())
           && fixtures.stream().anyMatch(f -> f.id().equals(j.fixture()) && f.pieces() < 2);
     }
 
-    private static boolean pair(Job x, Job j) {
+    private static boolean pair(PlannedJob x, PlannedJob j) {
       return x.pair().equals(j.pump()) || j.pair().equals(x.pump());
     }
   }

@@ -24,31 +24,31 @@ public class PlanRules implements ConstraintProvider {
   }
 
   private Constraint whereItMay(ConstraintFactory f) {
-    return f.forEach(Job.class)
+    return f.forEach(PlannedJob.class)
         .filter(j -> !j.allowed())
-        .penalizeLong(HardSoftLongScore.ONE_HARD, Job::slots)
+        .penalizeLong(HardSoftLongScore.ONE_HARD, PlannedJob::slots)
         .asConstraint("shift, kit, line");
   }
 
   private Constraint onePersonOneJob(ConstraintFactory f) {
-    return f.forEach(Job.class)
+    return f.forEach(PlannedJob.class)
         .join(
-            Job.class,
-            equal(Job::person),
-            overlapping(j -> j.opening().start(), Job::end),
-            lessThan(Job::pump))
-        .penalizeLong(HardSoftLongScore.ONE_HARD, Job::shared)
+            PlannedJob.class,
+            equal(PlannedJob::person),
+            overlapping(j -> j.opening().start(), PlannedJob::end),
+            lessThan(PlannedJob::pump))
+        .penalizeLong(HardSoftLongScore.ONE_HARD, PlannedJob::shared)
         .asConstraint("one person, one job");
   }
 
   private Constraint fixtures(ConstraintFactory f) {
-    return f.forEach(Job.class)
+    return f.forEach(PlannedJob.class)
         .filter(j -> !j.fixture().isEmpty())
         .join(
-            Job.class,
-            equal(Job::fixture),
-            overlapping(j -> j.opening().start(), Job::end),
-            lessThan(Job::pump))
+            PlannedJob.class,
+            equal(PlannedJob::fixture),
+            overlapping(j -> j.opening().start(), PlannedJob::end),
+            lessThan(PlannedJob::pump))
         .join(
             WorkPlan.Fixture.class,
             equal((a, b) -> a.fixture(), WorkPlan.Fixture::id),
@@ -58,24 +58,24 @@ public class PlanRules implements ConstraintProvider {
   }
 
   private Constraint pairs(ConstraintFactory f) {
-    return f.forEach(Job.class)
+    return f.forEach(PlannedJob.class)
         .filter(j -> !j.pair().isEmpty())
         .join(
-            Job.class, equal(Job::pair, Job::pump), overlapping(j -> j.opening().start(), Job::end))
-        .penalizeLong(HardSoftLongScore.ONE_HARD, Job::shared)
+            PlannedJob.class, equal(PlannedJob::pair, PlannedJob::pump), overlapping(j -> j.opening().start(), PlannedJob::end))
+        .penalizeLong(HardSoftLongScore.ONE_HARD, PlannedJob::shared)
         .asConstraint("duty and standby never both out");
   }
 
   private Constraint costOfWhen(ConstraintFactory f) {
-    return f.forEach(Job.class)
-        .penalizeLong(HardSoftLongScore.ONE_SOFT, Job::cost)
+    return f.forEach(PlannedJob.class)
+        .penalizeLong(HardSoftLongScore.ONE_SOFT, PlannedJob::cost)
         .asConstraint("failing while waiting, waste, overtime");
   }
 
   private Constraint costOfNotAtAll(ConstraintFactory f) {
-    return f.forEachIncludingUnassigned(Job.class)
+    return f.forEachIncludingUnassigned(PlannedJob.class)
         .filter(j -> j.opening() == null)
-        .penalizeLong(HardSoftLongScore.ONE_SOFT, Job::unplacedCost)
+        .penalizeLong(HardSoftLongScore.ONE_SOFT, PlannedJob::unplacedCost)
         .asConstraint("not done at all");
   }
 }

@@ -18,7 +18,7 @@ public class WorkPlan {
   /** A fixture and how many of it there are. */
   public record Fixture(String id, int pieces) {}
 
-  @PlanningEntityCollectionProperty private List<Job> jobs;
+  @PlanningEntityCollectionProperty private List<PlannedJob> jobs;
   @ProblemFactCollectionProperty private List<Fixture> fixtures;
 
   /** Every place that some job may stand in. One list for all: the solver keeps it once. */
@@ -29,19 +29,19 @@ public class WorkPlan {
   /** For the solver. */
   public WorkPlan() {}
 
-  public WorkPlan(List<Job> jobs, List<Fixture> fixtures) {
+  public WorkPlan(List<PlannedJob> jobs, List<Fixture> fixtures) {
     this.jobs = jobs;
     this.fixtures = fixtures;
     this.openings =
         Stream.concat(
                 jobs.stream().flatMap(j -> j.costs().keySet().stream()),
-                jobs.stream().map(Job::opening).filter(Objects::nonNull))
+                jobs.stream().map(PlannedJob::opening).filter(Objects::nonNull))
             .distinct()
             .sorted(Comparator.comparingInt(Opening::start).thenComparing(Opening::person))
             .toList();
   }
 
-  public List<Job> jobs() {
+  public List<PlannedJob> jobs() {
     return jobs;
   }
 

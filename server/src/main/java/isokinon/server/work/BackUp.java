@@ -127,18 +127,18 @@ public class BackUp {
    * Puts everything back, from a back-up of this version or of an earlier one.
    *
    * @param file as {@link #json} wrote it
-   * @throws Refused where the shop has pumps already, or the file is not such a back-up; nothing is
+   * @throws RequestProblem where the shop has pumps already, or the file is not such a back-up; nothing is
    *     stored then
    */
   @Transactional
   public void restore(Path file) {
     if (tables.count("pump") > 0) {
-      throw Refused.of(
+      throw RequestProblem.of(
           422, "", "This shop has pumps already: everything goes back into an empty one only.");
     }
     BackUpFile saved = BackUpFile.read(file);
     if (saved.schema() > tables.schema()) {
-      throw Refused.of(
+      throw RequestProblem.of(
           422,
           BackUpFile.SCHEMA,
           "This back-up was written by a newer version of the application: put it back with that.");
@@ -197,23 +197,23 @@ public class BackUp {
   }
 
   private static void check(BackUpFile saved, Tables into, List<String> known) {
-    List<Refused.Fault> faults = new ArrayList<>();
+    List<RequestProblem.Fault> faults = new ArrayList<>();
     for (Map.Entry<String, BackUpFile.Place> t : saved.tables().entrySet()) {
       String table = t.getKey();
       if (!known.contains(table)) {
-        faults.add(new Refused.Fault(table, "No table is called " + table + "."));
+        faults.add(new RequestProblem.Fault(table, "No table is called " + table + "."));
         continue;
       }
       Set<String> columns = new HashSet<>(into.columns(table));
       if (!columns.containsAll(t.getValue().columns())) {
-        faults.add(new Refused.Fault(table, "It has columns that are not known: " + table + "."));
+        faults.add(new RequestProblem.Fault(table, "It has columns that are not known: " + table + "."));
       }
       if (!t.getValue().even()) {
-        faults.add(new Refused.Fault(table, "A row has not as many fields as there are columns."));
+        faults.add(new RequestProblem.Fault(table, "A row has not as many fields as there are columns."));
       }
     }
     if (!faults.isEmpty()) {
-      throw new Refused(400, faults);
+      throw new RequestProblem(400, faults);
     }
   }
 }

@@ -49,7 +49,7 @@ final class BackUpFile {
   /**
    * Reads where everything stands.
    *
-   * @throws Refused where it is no back-up
+   * @throws RequestProblem where it is no back-up
    */
   static BackUpFile read(Path file) {
     BackUpFile saved = new BackUpFile(file);
@@ -143,8 +143,8 @@ final class BackUpFile {
     return values;
   }
 
-  private static Refused noBackUp() {
-    return Refused.of(400, "", "This file is no back-up of a shop, or it was cut short.");
+  private static RequestProblem noBackUp() {
+    return RequestProblem.of(400, "", "This file is no back-up of a shop, or it was cut short.");
   }
 
   /** The version of the schema it was written at. */

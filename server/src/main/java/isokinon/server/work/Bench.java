@@ -6,7 +6,7 @@ import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
-import isokinon.core.rebuild.Refusal;
+import isokinon.core.rebuild.ActRefusal;
 import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
@@ -50,9 +50,9 @@ public class Bench {
   private final Sheets sheets;
   private final People people;
   private final BenchViewer viewer;
-  private final ShelfLives shelf;
-  private final FindingLog findingLog;
-  private final Findings findings;
+  private final ShelfLifeService shelf;
+  private final InspectionLog findingLog;
+  private final PartAssessment findings;
   private final PumpRegister register;
   private final Jobs jobs;
   private final Shelf shelves;
@@ -65,9 +65,9 @@ public class Bench {
       Sheets sheets,
       People people,
       BenchViewer viewer,
-      ShelfLives shelf,
-      FindingLog findingLog,
-      Findings findings,
+      ShelfLifeService shelf,
+      InspectionLog findingLog,
+      PartAssessment findings,
       PumpRegister register,
       Jobs jobs,
       Shelf shelves,
@@ -95,12 +95,12 @@ public class Bench {
   /**
    * Opens a rebuild of a pump, or gives the one that is open already.
    *
-   * @throws Refused where the pump is unknown or has no sheet
+   * @throws RequestProblem where the pump is unknown or has no sheet
    */
   @Transactional
   public BenchView open(String tag, String who, String reason) {
     PumpRow pump = register.lock(tag);
-    people.known(who);
+    people.requireKnown(who);
     Optional<RebuildRow> open = store.runningOn(tag);
     if (open.isPresent()) {
       return view(open.get().id());
@@ -110,7 +110,7 @@ public class Bench {
             .flatMap(sheets::find)
             .orElseThrow(
                 () ->
-                    Refused.of(
+                    RequestProblem.of(
                         422,
                         "sheet",
                         tag + " has no sheet yet, so its rebuild cannot be planned."));
@@ -162,7 +162,7 @@ public class Bench {
    * costs.
    *
    * @param items what the take-in would hold, as an act's items
-   * @throws Refused where the items name what the sheet does not know
+   * @throws RequestProblem where the items name what the sheet does not know
    */
   public WaysView ways(long id, List<String> items) {
     Job job = jobs.job(id);
@@ -171,9 +171,9 @@ public class Bench {
       return viewer.ways(job.pump(), rebuild);
     }
     Act act = Act.of(Act.Kind.TAKEN_IN, "", "").saying("asked").with(items);
-    Optional<Refusal> refusal = rebuild.refuse(act, false, clock.instant());
+    Optional<ActRefusal> refusal = rebuild.refuse(act, false, clock.instant());
     if (refusal.isPresent()) {
-      throw Refused.of(422, refusal.get().path(), refusal.get().message());
+      throw RequestProblem.of(422, refusal.get().path(), refusal.get().message());
     }
     return viewer.ways(
         job.pump(),
@@ -183,12 +183,12 @@ public class Bench {
   /**
    * Records an act and gives the state after it.
    *
-   * @throws Stale where the person saw an older state
-   * @throws Refused where the act does not fit, or its reading is no reading
+   * @throws StaleState where the person saw an older state
+   * @throws RequestProblem where the act does not fit, or its reading is no reading
    */
   @Transactional
   public BenchView act(long id, ActRequest request) {
-    RebuildRow row = store.lock(id).orElseThrow(() -> Refused.missing("No rebuild " + id + "."));
+    RebuildRow row = store.lock(id).orElseThrow(() -> RequestProblem.missing("No rebuild " + id + "."));
     Optional<EventRow> repeated = store.byKey(request.key().toString());
     if (repeated.isPresent()) {
       return view(repeated.get().rebuild());
@@ -197,17 +197,17 @@ public class Bench {
     Job job = jobs.replay(row);
     Rebuild rebuild = job.rebuild();
     if (request.seen() != rebuild.seq()) {
-      throw new Stale(
+      throw new StaleState(
           staleSentence(rebuild, request.seen()), viewer.view(row, job.pump(), rebuild));
     }
     Act asked = read(request, rebuild);
-    Optional<Refusal> refusal =
+    Optional<ActRefusal> refusal =
         rebuild
             .refuse(asked, lead, clock.instant())
             .or(() -> findingLog.refuse(asked, rebuild))
             .or(() -> shelfRefusal(job, asked));
     if (refusal.isPresent()) {
-      throw Refused.of(422, refusal.get().path(), refusal.get().message());
+      throw RequestProblem.of(422, refusal.get().path(), refusal.get().message());
     }
     Act act =
         asked.kind() == Act.Kind.HANDED_BACK
@@ -237,9 +237,9 @@ public class Bench {
     BenchEvent last = rebuild.events().get(rebuild.events().size() - 1);
     return last.who()
         + " was here first: "
-        + Records.say(rebuild.sheet(), last.act())
+        + ActDescriptions.say(rebuild.sheet(), last.act())
         + ". "
-        + Words.count(rebuild.seq() - seen, "entry").replace("entrys", "entries")
+        + Text.count(rebuild.seq() - seen, "entry").replace("entrys", "entries")
         + " since you looked; nothing of theirs was changed. This is the state now.";
   }
 
@@ -278,19 +278,19 @@ public class Bench {
     double rt = Readings.parse(right, r.unit(), check.unit());
     try {
       ShuttleGaps gaps = ShuttleGaps.of(l, rt, check.max().orElse(ShuttleGaps.USUAL_MM));
-      String both = "left " + Words.plain(l) + ", right " + Words.plain(rt) + " " + check.unit();
+      String both = "left " + Text.plain(l) + ", right " + Text.plain(rt) + " " + check.unit();
       String move =
           gaps.even()
               ? ""
               : ": move it "
-                  + Words.plain(Math.abs(gaps.shiftMm()))
+                  + Text.plain(Math.abs(gaps.shiftMm()))
                   + " mm to the "
                   + (gaps.shiftMm() > 0 ? "right" : "left");
       return Act.of(r.kind(), r.step(), r.subject())
           .reading(Math.abs(gaps.differenceMm()), check.unit())
           .saying(both + move);
     } catch (IllegalArgumentException e) {
-      throw Refused.of(400, "value", e.getMessage());
+      throw RequestProblem.of(400, "value", e.getMessage());
     }
   }
 
@@ -346,20 +346,20 @@ public class Bench {
   /**
    * A lot must be on the shelf and in date; one past its first date needs a recorded inspection.
    */
-  private Optional<Refusal> shelfRefusal(Job job, Act act) {
+  private Optional<ActRefusal> shelfRefusal(Job job, Act act) {
     if (act.kind() != Act.Kind.LOT_FITTED) {
       return Optional.empty();
     }
     if (act.subject().equals(BenchViewer.SINGLE_PARTS)) {
       return act.text().isBlank()
           ? Optional.of(
-              new Refusal("text", "Write the lot number from the bag of the single parts."))
+              new ActRefusal("text", "Write the lot number from the bag of the single parts."))
           : Optional.empty();
     }
     if (act.subject().startsWith(Shelf.KEPT)) {
       return shelves.kept(act.subject()).isPresent()
           ? Optional.empty()
-          : Optional.of(new Refusal("lot", "No part is kept as " + act.subject() + "."));
+          : Optional.of(new ActRefusal("lot", "No part is kept as " + act.subject() + "."));
     }
     return stores
         .lot(act.subject())
@@ -372,24 +372,24 @@ public class Bench {
               Optional<String> shortOf =
                   shelves.shortOf(lot, new Job(job.row(), job.pump(), booked));
               if (shortOf.isPresent()) {
-                return Optional.of(new Refusal("lot", shortOf.get()));
+                return Optional.of(new ActRefusal("lot", shortOf.get()));
               }
               LotStatus status = LotStatus.of(shelf.of(lot), 1, LocalDate.now(clock));
               if (status == LotStatus.OVER_AGE) {
                 return Optional.of(
-                    new Refusal(
+                    new ActRefusal(
                         "lot", "Lot " + lot.id() + " is over-age: it is not fitted, scrap it."));
               }
               if (status == LotStatus.NEEDS_INSPECTION && act.text().isBlank()) {
                 return Optional.of(
-                    new Refusal(
+                    new ActRefusal(
                         "text",
                         "Lot "
                             + lot.id()
                             + " is past its first date: write what its inspection showed."));
               }
-              return Optional.<Refusal>empty();
+              return Optional.<ActRefusal>empty();
             })
-        .orElse(Optional.of(new Refusal("lot", "No lot is called " + act.subject() + ".")));
+        .orElse(Optional.of(new ActRefusal("lot", "No lot is called " + act.subject() + ".")));
   }
 }

@@ -87,8 +87,8 @@ public class BenchViewer {
   private final StoresMapper stores;
   private final ShopLibrary library;
   private final StepViewer steps;
-  private final ShelfLives shelf;
-  private final Covers covers;
+  private final ShelfLifeService shelf;
+  private final PurchaseProposal covers;
   private final FittedWetEnds wetEnds;
   private final Proofs proofs;
   private final ShopDiagnosis diagnosis;
@@ -102,8 +102,8 @@ public class BenchViewer {
       StoresMapper stores,
       ShopLibrary library,
       StepViewer steps,
-      ShelfLives shelf,
-      Covers covers,
+      ShelfLifeService shelf,
+      PurchaseProposal covers,
       FittedWetEnds wetEnds,
       Proofs proofs,
       ShopDiagnosis diagnosis,
@@ -286,12 +286,12 @@ public class BenchViewer {
                   : rebuild.sheet().stepSentence(id),
               how.fastening()
                   .filter(f -> !stripping)
-                  .map(f -> Words.plain(f.minNm()) + " to " + Words.plain(f.maxNm()) + " N·m")
+                  .map(f -> Text.plain(f.minNm()) + " to " + Text.plain(f.maxNm()) + " N·m")
                   .orElse(""),
               !how.pose().isEmpty() && !how.pose().equals(was.pose()),
               how.toolInHand()
                   .filter(t -> !Optional.of(t).equals(was.toolInHand()))
-                  .map(Words::tool)));
+                  .map(Text::tool)));
     }
     return next;
   }
@@ -346,7 +346,7 @@ public class BenchViewer {
               new Gate(
                   id,
                   Optional.empty(),
-                  Words.sentence(id),
+                  Text.sentence(id),
                   "",
                   "",
                   ask,
@@ -408,7 +408,7 @@ public class BenchViewer {
                             l ->
                                 new LimitView(
                                     l.measure(),
-                                    Words.sentence(Words.words(l.measure())),
+                                    Text.sentence(Text.words(l.measure())),
                                     l.unit(),
                                     l.watch(),
                                     l.renew()))
@@ -420,7 +420,7 @@ public class BenchViewer {
                     measured(rebuild, p),
                     rebuild
                         .judgement(p.id())
-                        .map(e -> Findings.signs(e.act().items()))
+                        .map(e -> PartAssessment.signs(e.act().items()))
                         .orElse(List.of()),
                     rebuild.cause(p.id()).map(this::causeTitle).orElse("")))
         .toList();
@@ -432,12 +432,12 @@ public class BenchViewer {
         rebuild.readings(part.id()).entrySet().stream()
             .map(
                 r ->
-                    Words.words(r.getKey())
+                    Text.words(r.getKey())
                         + " "
-                        + Words.plain(r.getValue().act().value().orElseThrow())
+                        + Text.plain(r.getValue().act().value().orElseThrow())
                         + " "
                         + r.getValue().act().unit()
-                        + Records.gauge(r.getValue().act()))
+                        + ActDescriptions.gauge(r.getValue().act()))
             .collect(Collectors.joining(", "));
     String said = rebuild.judgement(part.id()).map(e -> e.act().text()).orElse("");
     return readings + (readings.isEmpty() || said.isEmpty() ? "" : ", ") + said;
@@ -508,7 +508,7 @@ public class BenchViewer {
         lot.kit(),
         lot.title(),
         lot.material(),
-        Words.day(lot.cured()),
+        Text.day(lot.cured()),
         life.useBy().map(LocalDate::toString),
         status,
         LotText.say(status, life),
@@ -527,12 +527,12 @@ public class BenchViewer {
     return new LotView(
         kept.id(),
         "",
-        "Kept " + Words.inSentence(kept.name()),
+        "Kept " + Text.inSentence(kept.name()),
         kept.material(),
-        Words.day(kept.keptAt().toLocalDate()),
+        Text.day(kept.keptAt().toLocalDate()),
         Optional.empty(),
         kept.condition() == KeptCondition.SOUND ? LotStatus.IN_DATE : LotStatus.NEEDS_INSPECTION,
-        Words.plain(Math.rint(kept.hours())) + " h on it, from " + kept.fromPump(),
+        Text.plain(Math.rint(kept.hours())) + " h on it, from " + kept.fromPump(),
         1,
         0,
         kept.place(),
@@ -556,7 +556,7 @@ public class BenchViewer {
                 e ->
                     sheet.stepSentence(e.getKey())
                         + ": again after "
-                        + Words.plain(e.getValue())
+                        + Text.plain(e.getValue())
                         + " h, cold and unpressurised")
             .toList(),
         rebuild.everythingBuilt().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
@@ -581,15 +581,15 @@ public class BenchViewer {
     long days = Math.round(next.hours() / pump.hoursPerDay());
     LocalDate back = row.closedAt() == null ? LocalDate.now(clock) : row.closedAt().toLocalDate();
     return "at "
-        + Words.plain(Math.rint(row.hoursThen() + next.hours()))
+        + Text.plain(Math.rint(row.hoursThen() + next.hours()))
         + " h, about "
-        + Words.day(back.plusDays(days))
+        + Text.day(back.plusDays(days))
         + (next.because().isEmpty()
             ? ""
             : ": "
-                + Words.plain(Math.rint(next.hours()))
+                + Text.plain(Math.rint(next.hours()))
                 + " h instead of "
-                + Words.plain(next.planned())
+                + Text.plain(next.planned())
                 + ". "
                 + next.because());
   }
@@ -618,7 +618,7 @@ public class BenchViewer {
             f ->
                 new JointLine(
                     rebuild.sheet().stepSentence(step),
-                    Words.joint(f),
+                    Text.joint(f),
                     rebuild.torque(step).stream()
                         .flatMap(r -> r.fasteners().entrySet().stream())
                         .sorted(Map.Entry.comparingByKey())
@@ -627,7 +627,7 @@ public class BenchViewer {
   }
 
   private static String fastener(TorqueRound.Fastener f) {
-    return f.readings().stream().map(Words::plain).collect(Collectors.joining(", then "))
+    return f.readings().stream().map(Text::plain).collect(Collectors.joining(", then "))
         + (f.clicked() ? " clicked" : "")
         + f.acceptedBecause().map(why -> ", accepted: " + why).orElse("");
   }
@@ -640,7 +640,7 @@ public class BenchViewer {
         p.buildOnlyMinutes(),
         p.poseChanges(),
         p.toolChanges(),
-        p.tools().stream().map(Words::tool).toList(),
+        p.tools().stream().map(Text::tool).toList(),
         p.lubricants(),
         p.optimal(),
         (int)
@@ -652,7 +652,7 @@ public class BenchViewer {
 
   private LogLine logLine(Sheet sheet, BenchEvent e) {
     return new LogLine(
-        e.seq(), RECORD_TIME.format(e.at().atZone(zone())), e.who(), Records.say(sheet, e.act()));
+        e.seq(), RECORD_TIME.format(e.at().atZone(zone())), e.who(), ActDescriptions.say(sheet, e.act()));
   }
 
   private static Optional<String> lastStep(Rebuild rebuild) {

@@ -205,11 +205,11 @@ public class Causes {
         .map(
             c ->
                 new FoundCause(
-                    Words.day(c.foundAt().toLocalDate()),
+                    Text.day(c.foundAt().toLocalDate()),
                     sheet
                         .flatMap(s -> s.part(c.part()))
                         .map(Part::name)
-                        .orElse(Words.sentence(c.part())),
+                        .orElse(Text.sentence(c.part())),
                     diagnosis.library().cause(c.cause()).map(Cause::title).orElse(c.cause()),
                     String.join(", ", counters(c.counters())),
                     c.hours(),
@@ -239,9 +239,9 @@ public class Causes {
         + " again on "
         + pump.tag()
         + ": "
-        + Words.count(before.size(), "time").replace("1 time", "once")
+        + Text.count(before.size(), "time").replace("1 time", "once")
         + " before, last on "
-        + Words.day(before.get(0).foundAt().toLocalDate())
+        + Text.day(before.get(0).foundAt().toLocalDate())
         + "; "
         + done
         + ".";
@@ -269,6 +269,6 @@ public class Causes {
             .toList(),
         e.act().text(),
         e.who(),
-        Words.day(LocalDate.ofInstant(e.at(), zone)));
+        Text.day(LocalDate.ofInstant(e.at(), zone)));
   }
 }

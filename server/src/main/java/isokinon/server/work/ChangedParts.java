@@ -30,7 +30,7 @@ class ChangedParts {
   private final HistoryMapper history;
   private final StoresMapper stores;
   private final FittedWetEnds wetEnds;
-  private final Findings findings;
+  private final PartAssessment findings;
   private final Shelf shelf;
 
   ChangedParts(
@@ -38,7 +38,7 @@ class ChangedParts {
       HistoryMapper history,
       StoresMapper stores,
       FittedWetEnds wetEnds,
-      Findings findings,
+      PartAssessment findings,
       Shelf shelf) {
     this.pumps = pumps;
     this.history = history;
@@ -173,7 +173,7 @@ class ChangedParts {
 
   /** Why a part came out: the cause where it was said, and what was seen. */
   private String cause(Rebuild rebuild, Optional<BenchEvent> judged) {
-    return Words.clipped(
+    return Text.clipped(
         judged
             .map(
                 j ->

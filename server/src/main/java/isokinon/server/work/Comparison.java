@@ -42,10 +42,10 @@ public class Comparison {
       double probability,
       double detectable) {}
 
-  private final Lives lives;
+  private final LifeService lives;
   private final Forecasts forecasts;
 
-  Comparison(Lives lives, Forecasts forecasts) {
+  Comparison(LifeService lives, Forecasts forecasts) {
     this.lives = lives;
     this.forecasts = forecasts;
   }
@@ -53,11 +53,11 @@ public class Comparison {
   /**
    * Compares two groups by the log-rank test, in hours.
    *
-   * @throws Refused where a side names nothing
+   * @throws RequestProblem where a side names nothing
    */
   @Transactional(readOnly = true)
   public ComparisonView compare(CompareQuestion q) {
-    ShopLives shop = lives.now();
+    LifeSnapshot shop = lives.now();
     Group first = side("first", q.first(), shop);
     Group second = side("second", q.second(), shop);
     List<Run> a = first.ages(false);
@@ -82,18 +82,18 @@ public class Comparison {
         Double.isFinite(test.detectable()) ? test.detectable() : 0);
   }
 
-  private static Group side(String path, SideQuestion q, ShopLives shop) {
+  private static Group side(String path, SideQuestion q, LifeSnapshot shop) {
     if (q != null && q.pump() != null && !q.pump().isBlank()) {
       return shop.groups().at(Level.PUMP, shop.standing(q.pump().toUpperCase(Locale.ROOT)).of());
     }
     if (q == null || q.role() == null || q.material() == null) {
-      throw Refused.of(400, path, "Name a pump, or a part and its material.");
+      throw RequestProblem.of(400, path, "Name a pump, or a part and its material.");
     }
     String duty = q.duty() == null ? "" : q.duty();
     return shop.groups()
         .at(
             duty.isEmpty() ? Level.ANY_DUTY : Level.DUTY,
-            new LifeGroups.Of("", "", q.role(), q.material(), duty));
+            new LifeGroups.GroupKey("", "", q.role(), q.material(), duty));
   }
 
   private String title(Group g) {
@@ -102,7 +102,7 @@ public class Comparison {
         : g.of().material()
             + (g.of().duty().isEmpty()
                 ? " in any duty"
-                : " in " + Words.inSentence(forecasts.duty(g.of().duty())));
+                : " in " + Text.inSentence(forecasts.duty(g.of().duty())));
   }
 
   private static SideView view(String title, Group group, List<Run> runs, double expected) {
@@ -124,7 +124,7 @@ public class Comparison {
     return switch (test.verdict()) {
       case NOT_ENOUGH ->
           "Not enough runs to tell: "
-              + Words.count(test.failures(), "failure")
+              + Text.count(test.failures(), "failure")
               + " in both together, and under "
               + LogRank.FEWEST
               + " the test is not asked.";
@@ -140,7 +140,7 @@ public class Comparison {
   }
 
   private static String longer(String better, String worse, String chance) {
-    return Words.sentence(better)
+    return Text.sentence(better)
         + " lasts longer than "
         + worse
         + ". If both lasted alike, a difference this large would come "

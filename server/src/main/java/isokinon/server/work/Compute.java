@@ -4,7 +4,7 @@ import isokinon.core.kit.KitCover;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
 import isokinon.core.plan.Plan;
-import isokinon.core.plan.PlanRefused;
+import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Handling;
@@ -40,15 +40,15 @@ public class Compute {
   /**
    * Plans on a sheet that is given as JSON text, or on a stored one by id.
    *
-   * @throws Refused with every fault of the sheet or the request
+   * @throws RequestProblem with every fault of the sheet or the request
    */
   public Plan plan(Optional<String> sheetJson, Optional<String> sheetId, PlanRequest request) {
     Sheet sheet = sheetJson.map(Compute::read).orElseGet(() -> stored(sheetId));
     try {
       return new Planner().plan(sheet.by(List.of()), request);
-    } catch (PlanRefused e) {
-      throw new Refused(
-          400, e.reasons().stream().map(r -> new Refused.Fault(r.path(), r.message())).toList());
+    } catch (UnplannableRequest e) {
+      throw new RequestProblem(
+          400, e.reasons().stream().map(r -> new RequestProblem.Fault(r.path(), r.message())).toList());
     }
   }
 
@@ -58,12 +58,12 @@ public class Compute {
         .sheet()
         .orElseThrow(
             () ->
-                new Refused(
+                new RequestProblem(
                     400,
                     reading.faults().stream()
                         .map(
                             f ->
-                                new Refused.Fault(
+                                new RequestProblem.Fault(
                                     f.path().isEmpty() ? "sheet" : "sheet." + f.path(),
                                     f.message()))
                         .toList()));
@@ -71,10 +71,10 @@ public class Compute {
 
   private Sheet stored(Optional<String> id) {
     String wanted =
-        id.orElseThrow(() -> Refused.of(400, "sheet", "Give a sheet, or the id of a stored one."));
+        id.orElseThrow(() -> RequestProblem.of(400, "sheet", "Give a sheet, or the id of a stored one."));
     return sheets
         .find(wanted)
-        .orElseThrow(() -> Refused.of(400, "sheetId", "No sheet is called " + wanted + "."));
+        .orElseThrow(() -> RequestProblem.of(400, "sheetId", "No sheet is called " + wanted + "."));
   }
 
   /** Most kits and single parts of one question, and most of one part: the cover stays quick. */
@@ -88,32 +88,32 @@ public class Compute {
     try {
       return new Offer(id, price, parts);
     } catch (IllegalArgumentException e) {
-      throw Refused.of(400, at, e.getMessage());
+      throw RequestProblem.of(400, at, e.getMessage());
     }
   }
 
   /**
    * The cheapest cover of {@code need}.
    *
-   * @throws Refused 422 naming the parts nobody offers; 400 where a number is none
+   * @throws RequestProblem 422 naming the parts nobody offers; 400 where a number is none
    */
   public KitCover.Cover kitCover(
       Map<String, Integer> need, List<Offer> offers, Map<String, Integer> onHand) {
     need.forEach((part, count) -> checkedCount("need." + part, count, 0));
     onHand.forEach((part, count) -> checkedCount("onHand." + part, count, 0));
     if (offers.size() > MOST_OFFERS || need.size() > MOST_OFFERS) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400, "need", "At most " + MOST_OFFERS + " parts and " + MOST_OFFERS + " offers.");
     }
     try {
       return KitCover.cheapest(need, offers, onHand);
     } catch (KitCover.Uncoverable e) {
-      throw new Refused(
+      throw new RequestProblem(
           422,
           e.parts().stream()
               .map(
                   p ->
-                      new Refused.Fault(
+                      new RequestProblem.Fault(
                           "need." + p, "Neither a kit nor a single part brings " + p + "."))
               .toList());
     }
@@ -121,7 +121,7 @@ public class Compute {
 
   private static void checkedCount(String at, Integer count, int least) {
     if (count == null || count < least || count > MOST_OF_A_PART) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400, at, "A whole number from " + least + " to " + MOST_OF_A_PART + " is wanted.");
     }
   }
@@ -132,12 +132,12 @@ public class Compute {
         Code.parse(Handling.Layout.class, layout)
             .orElseThrow(
                 () ->
-                    Refused.of(
+                    RequestProblem.of(
                         400, "layout", "A layout is " + Code.all(Handling.Layout.class) + "."));
     try {
       return TighteningOrder.of(count, parsed);
     } catch (IllegalArgumentException e) {
-      throw Refused.of(400, "count", e.getMessage());
+      throw RequestProblem.of(400, "count", e.getMessage());
     }
   }
 
@@ -146,24 +146,24 @@ public class Compute {
     try {
       return WrenchSetting.settingNm(targetNm, handleMm, adapterMm, angleDeg);
     } catch (IllegalArgumentException e) {
-      throw Refused.of(400, "", e.getMessage());
+      throw RequestProblem.of(400, "", e.getMessage());
     }
   }
 
   /** Ratings of materials in a duty; all of the role where none is named. */
   public List<Rating> rate(String role, Duty duty, Optional<List<String>> codes) {
-    List<Refused.Fault> faults = new ArrayList<>();
-    duty.faults().forEach(f -> faults.add(new Refused.Fault(f.path(), f.message())));
+    List<RequestProblem.Fault> faults = new ArrayList<>();
+    duty.faults().forEach(f -> faults.add(new RequestProblem.Fault(f.path(), f.message())));
     for (int i = 0; i < duty.exposures().size(); i++) {
       String fluid = duty.exposures().get(i).fluid();
       if (library.materials().fluid(fluid).isEmpty()) {
         faults.add(
-            new Refused.Fault(
+            new RequestProblem.Fault(
                 "exposures[" + i + "].fluid", "The library knows no fluid \"" + fluid + "\"."));
       }
     }
     if (!library.materials().knowsRole(role)) {
-      faults.add(new Refused.Fault("role", "No material is used as \"" + role + "\"."));
+      faults.add(new RequestProblem.Fault("role", "No material is used as \"" + role + "\"."));
     }
     List<Material> materials = new ArrayList<>();
     if (codes.isEmpty()) {
@@ -181,13 +181,13 @@ public class Compute {
                 materials::add,
                 () ->
                     faults.add(
-                        new Refused.Fault(
+                        new RequestProblem.Fault(
                             "materials[" + at + "]",
                             "The library knows no material \"" + code + "\".")));
       }
     }
     if (!faults.isEmpty()) {
-      throw new Refused(400, faults);
+      throw new RequestProblem(400, faults);
     }
     return library.rater().rate(duty, materials);
   }
@@ -200,7 +200,7 @@ public class Compute {
             .material(code)
             .orElseThrow(
                 () ->
-                    Refused.of(400, "material", "The library knows no material \"" + code + "\"."));
+                    RequestProblem.of(400, "material", "The library knows no material \"" + code + "\"."));
     return ShelfLife.of(material.shelf(), cured);
   }
 }

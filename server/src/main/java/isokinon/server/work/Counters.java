@@ -68,15 +68,15 @@ public class Counters {
    *
    * @param csv columns tag, counter (hours or strokes), at (a day, or a day and time), reading
    * @param dryRun only tells what it would do
-   * @throws Refused with every fault and its line; nothing is stored then
+   * @throws RequestProblem with every fault and its line; nothing is stored then
    */
   @Transactional
   public CounterReport bring(String csv, String who, boolean dryRun) {
-    people.known(who);
+    people.requireKnown(who);
     if (csv.length() > MOST_CHARACTERS) {
-      throw Refused.of(400, "file", "Longer than " + MOST_CHARACTERS + " characters.");
+      throw RequestProblem.of(400, "file", "Longer than " + MOST_CHARACTERS + " characters.");
     }
-    List<Refused.Fault> faults = new ArrayList<>();
+    List<RequestProblem.Fault> faults = new ArrayList<>();
     Map<Of, List<Reading>> fresh = new LinkedHashMap<>();
     for (Line line : lines(csv, faults)) {
       fresh
@@ -97,7 +97,7 @@ public class Counters {
               CounterLog.add(of.kind(), known, baseline(of, readings), readings);
           result
               .faults()
-              .forEach(f -> faults.add(new Refused.Fault(of.tag(), f.message(), f.line())));
+              .forEach(f -> faults.add(new RequestProblem.Fault(of.tag(), f.message(), f.line())));
           brought.add(
               new Brought(
                   of.tag(),
@@ -122,7 +122,7 @@ public class Counters {
                               now)));
         });
     if (!faults.isEmpty()) {
-      throw new Refused(400, faults);
+      throw new RequestProblem(400, faults);
     }
     if (!dryRun) {
       rows.forEach(store::add);
@@ -164,7 +164,7 @@ public class Counters {
     return readings.stream().filter(r -> r.at().equals(at)).findFirst().orElseThrow().value();
   }
 
-  private List<Line> lines(String csv, List<Refused.Fault> faults) {
+  private List<Line> lines(String csv, List<RequestProblem.Fault> faults) {
     String plain = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
     List<Line> lines = new ArrayList<>();
     try (var parser = LibraryReader.FORMAT.parse(new StringReader(plain))) {
@@ -172,28 +172,28 @@ public class Counters {
           COLUMNS.stream().filter(c -> !parser.getHeaderMap().containsKey(c)).toList();
       if (!missing.isEmpty()) {
         faults.add(
-            new Refused.Fault("file", "Columns missing: " + String.join(", ", missing) + ".", 1));
+            new RequestProblem.Fault("file", "Columns missing: " + String.join(", ", missing) + ".", 1));
         return lines;
       }
       for (CSVRecord row : parser) {
         int line = (int) parser.getCurrentLineNumber();
         if (!row.isConsistent()) {
-          faults.add(new Refused.Fault("file", "It has not as many fields as the heading.", line));
+          faults.add(new RequestProblem.Fault("file", "It has not as many fields as the heading.", line));
           continue;
         }
         line(row, line, faults).ifPresent(lines::add);
       }
     } catch (IOException e) {
-      faults.add(new Refused.Fault("file", "Not readable as CSV: " + e.getMessage() + ".", 1));
+      faults.add(new RequestProblem.Fault("file", "Not readable as CSV: " + e.getMessage() + ".", 1));
     }
     return lines;
   }
 
-  private Optional<Line> line(CSVRecord row, int line, List<Refused.Fault> faults) {
+  private Optional<Line> line(CSVRecord row, int line, List<RequestProblem.Fault> faults) {
     String tag = row.get("tag").toUpperCase(Locale.ROOT);
     int before = faults.size();
     if (pumps.byTag(tag).isEmpty()) {
-      faults.add(new Refused.Fault("tag", "No pump is called " + row.get("tag") + ".", line));
+      faults.add(new RequestProblem.Fault("tag", "No pump is called " + row.get("tag") + ".", line));
     }
     Kind kind = Kind.HOURS;
     switch (row.get("counter")) {
@@ -201,7 +201,7 @@ public class Counters {
       case "strokes" -> kind = Kind.STROKES;
       default ->
           faults.add(
-              new Refused.Fault(
+              new RequestProblem.Fault(
                   "counter",
                   "A counter counts hours or strokes; \"" + row.get("counter") + "\" is neither.",
                   line));
@@ -209,17 +209,17 @@ public class Counters {
     Optional<Instant> at = moment(row.get("at"));
     if (at.isEmpty()) {
       faults.add(
-          new Refused.Fault(
+          new RequestProblem.Fault(
               "at",
               "\"" + row.get("at") + "\" is no moment; write it as 2026-03-01 or 2026-03-01T18:00.",
               line));
     } else if (at.get().isAfter(clock.instant().plusSeconds(86_400))) {
-      faults.add(new Refused.Fault("at", "It lies ahead: " + row.get("at") + ".", line));
+      faults.add(new RequestProblem.Fault("at", "It lies ahead: " + row.get("at") + ".", line));
     }
-    Optional<Double> value = TableWords.number(row.get("reading"));
+    Optional<Double> value = TableValues.number(row.get("reading"));
     if (value.isEmpty()) {
       faults.add(
-          new Refused.Fault("reading", "\"" + row.get("reading") + "\" is not a number.", line));
+          new RequestProblem.Fault("reading", "\"" + row.get("reading") + "\" is not a number.", line));
     }
     return faults.size() > before
         ? Optional.empty()

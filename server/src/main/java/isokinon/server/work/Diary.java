@@ -11,7 +11,7 @@ import isokinon.server.db.DiaryMapper.FixtureRow;
 import isokinon.server.db.DiaryMapper.LineStopRow;
 import isokinon.server.db.DiaryMapper.PlanRow;
 import isokinon.server.db.DiaryMapper.ShiftRow;
-import isokinon.server.planning.Job;
+import isokinon.server.planning.PlannedJob;
 import isokinon.server.planning.JobPlacer;
 import isokinon.server.planning.Opening;
 import isokinon.server.planning.WorkPlan;
@@ -92,7 +92,7 @@ public class Diary {
   }
 
   private static DiaryView view(
-      List<EntryRow> entries, List<Work> work, Openings openings, DiaryDays days) {
+      List<EntryRow> entries, List<Work> work, TimeSlots openings, DiaryDays days) {
     Set<String> placed = pumps(entries);
     Map<String, Work> byPump = byPump(work);
     List<Entry> shown =
@@ -130,8 +130,8 @@ public class Diary {
         .collect(Collectors.toMap(w -> w.pump().tag(), w -> w, (a, b) -> a, LinkedHashMap::new));
   }
 
-  private Openings openings(DiaryDays days) {
-    return new Openings(days, store.shifts(), store.stops());
+  private TimeSlots openings(DiaryDays days) {
+    return new TimeSlots(days, store.shifts(), store.stops());
   }
 
   private static Entry entry(EntryRow e, Work w, DiaryDays days) {
@@ -157,7 +157,7 @@ public class Diary {
         e.because());
   }
 
-  private static Unplaced unplaced(Work w, Openings openings) {
+  private static Unplaced unplaced(Work w, TimeSlots openings) {
     return new Unplaced(
         w.pump().tag(), w.pump().dutyTitle(), w.minutes(), w.due().days(), openings.cause(w));
   }
@@ -193,10 +193,10 @@ public class Diary {
   /**
    * Places every job of the work list again, around those that people put somewhere.
    *
-   * @throws Refused where somebody else plans just now
+   * @throws RequestProblem where somebody else plans just now
    */
   public DiaryView plan(String who) {
-    people.known(who);
+    people.requireKnown(who);
     return alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
@@ -208,11 +208,11 @@ public class Diary {
   /**
    * Puts a job somewhere, or lets it go, and places the others around it.
    *
-   * @throws Refused where it cannot stand there, with the reason, or where somebody else plans just
+   * @throws RequestProblem where it cannot stand there, with the reason, or where somebody else plans just
    *     now
    */
   public DiaryView pin(PinRequest q) {
-    people.known(q.who() == null ? "" : q.who());
+    people.requireKnown(q.who() == null ? "" : q.who());
     return alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
@@ -233,7 +233,7 @@ public class Diary {
   }
 
   /** What is planned, and within what: read once for a plan. */
-  private record Question(Map<String, Work> work, Openings openings, DiaryDays days) {}
+  private record Question(Map<String, Work> work, TimeSlots openings, DiaryDays days) {}
 
   private Question question(List<EntryRow> pinned, Set<String> asked, DiaryDays days) {
     return new Question(byPump(workList.within(DAYS, asked)), openings(days), days);
@@ -246,11 +246,11 @@ public class Diary {
   private DiaryView alone(Supplier<DiaryView> planning) {
     try {
       if (!turn.tryLock(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
-        throw Refused.of(422, "", "Somebody else plans just now: try again in a moment.");
+        throw RequestProblem.of(422, "", "Somebody else plans just now: try again in a moment.");
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      throw Refused.of(422, "", "The plan was broken off: try again.");
+      throw RequestProblem.of(422, "", "The plan was broken off: try again.");
     }
     try {
       return planning.get();
@@ -262,10 +262,10 @@ public class Diary {
   private EntryRow put(PinRequest q, List<EntryRow> others, Question question) {
     Map<String, Work> work = question.work();
     DiaryDays days = question.days();
-    Openings openings = question.openings();
+    TimeSlots openings = question.openings();
     Work w = work.get(q.pump());
     if (w == null) {
-      throw Refused.of(404, "pump", "No job of " + q.pump() + " can be planned now.");
+      throw RequestProblem.of(404, "pump", "No job of " + q.pump() + " can be planned now.");
     }
     int minute = Math.round((float) q.minute() / SLOT) * SLOT;
     int start = q.day() * DAY_SLOTS + minute / SLOT;
@@ -274,7 +274,7 @@ public class Diary {
             .filter(o -> o.start() == start)
             .filter(o -> q.person() == null || o.person().equals(q.person()))
             .findFirst()
-            .orElseThrow(() -> Refused.of(422, "pump", openings.cannot(w, q.day(), minute)));
+            .orElseThrow(() -> RequestProblem.of(422, "pump", openings.cannot(w, q.day(), minute)));
     EntryRow row =
         new EntryRow(
             w.pump().tag(),
@@ -288,7 +288,7 @@ public class Diary {
     clash(row, w, others, work)
         .ifPresent(
             why -> {
-              throw Refused.of(422, "pump", why);
+              throw RequestProblem.of(422, "pump", why);
             });
     return row;
   }
@@ -328,14 +328,14 @@ public class Diary {
     Map<String, Work> works = question.work();
     Map<String, EntryRow> byHand =
         pinned.stream().collect(Collectors.toMap(EntryRow::pump, e -> e));
-    List<Job> jobs =
+    List<PlannedJob> jobs =
         works.values().stream()
             .map(w -> job(w, question.openings().of(w), byHand.get(w.pump().tag()), days))
             .filter(j -> !j.costs().isEmpty() || byHand.containsKey(j.pump()))
             .toList();
     List<WorkPlan.Fixture> fixtures =
         store.fixtures().stream().map(f -> new WorkPlan.Fixture(f.id(), f.pieces())).toList();
-    List<Job> planned = planner.plan(jobs, fixtures).jobs();
+    List<PlannedJob> planned = planner.plan(jobs, fixtures).jobs();
     List<EntryRow> entries =
         planned.stream()
             .filter(j -> j.opening() != null)
@@ -347,8 +347,8 @@ public class Diary {
                         days.at(j.opening().start()),
                         days.at(j.end()),
                         byHand.containsKey(j.pump()),
-                        Words.clipped(
-                            DiaryWords.because(works.get(j.pump()), j, planned, days),
+                        Text.clipped(
+                            DiaryText.because(works.get(j.pump()), j, planned, days),
                             MOST_BECAUSE),
                         who,
                         days.now()))
@@ -368,10 +368,10 @@ public class Diary {
     }
   }
 
-  private static Job job(Work w, Map<Opening, Long> openings, EntryRow pinned, DiaryDays days) {
+  private static PlannedJob job(Work w, Map<Opening, Long> openings, EntryRow pinned, DiaryDays days) {
     long dearest = openings.values().stream().mapToLong(c -> c).max().orElse(0);
     Opening put = pinned == null ? null : new Opening(days.slot(pinned.startsAt()), pinned.who());
-    return new Job(
+    return new PlannedJob(
         w.pump().tag(),
         DiaryDays.slots(w.minutes()),
         w.fixture().map(FixtureRow::id).orElse(""),

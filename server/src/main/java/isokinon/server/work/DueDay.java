@@ -3,7 +3,7 @@ package isokinon.server.work;
 import isokinon.core.life.Policies.Way;
 import isokinon.server.db.NextLookRow;
 import isokinon.server.db.PolicyRow;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import java.util.Optional;
 
 /**
@@ -15,7 +15,7 @@ import java.util.Optional;
 record DueDay(double days, String because) {
 
   static DueDay of(
-      Standing s, Forecast forecast, Optional<NextLookRow> look, Optional<PolicyRow> kept) {
+      PumpInService s, Forecast forecast, Optional<NextLookRow> look, Optional<PolicyRow> kept) {
     double perDay = Math.max(1e-9, s.usage().perDay());
     DueDay due =
         switch (kept.map(PolicyRow::way).orElse(Way.FIXED)) {
@@ -27,7 +27,7 @@ record DueDay(double days, String because) {
             double every = kept.map(PolicyRow::everyHours).orElseThrow();
             yield new DueDay(
                 (every - s.pump().age() % every) / perDay,
-                "A look is due every " + Words.plain(every) + " h.");
+                "A look is due every " + Text.plain(every) + " h.");
           }
           default -> new DueDay((s.pump().intervalHours() - s.pump().age()) / perDay, "");
         };

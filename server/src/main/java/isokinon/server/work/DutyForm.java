@@ -109,10 +109,10 @@ public record DutyForm(
   /**
    * The duty in the terms of the rater.
    *
-   * @throws Refused with everything that is wrong with it
+   * @throws RequestProblem with everything that is wrong with it
    */
   Duty duty(ShopLibrary library) {
-    List<Refused.Fault> faults = new ArrayList<>();
+    List<RequestProblem.Fault> faults = new ArrayList<>();
     List<FluidForm> asked = exposures == null ? List.of() : exposures;
     List<Exposure> read = new ArrayList<>();
     for (int i = 0; i < asked.size(); i++) {
@@ -133,27 +133,27 @@ public record DutyForm(
                 Optional.ofNullable(zone),
                 Optional.ofNullable(runsDry)));
     if (faults.isEmpty()) {
-      duty.faults().forEach(f -> faults.add(new Refused.Fault(f.path(), f.message())));
+      duty.faults().forEach(f -> faults.add(new RequestProblem.Fault(f.path(), f.message())));
     }
     if (stopCost != null && !(stopCost >= 0 && stopCost <= MOST_MONEY)) {
-      faults.add(new Refused.Fault("stopCost", "What a stop costs is 0 to 10 million pounds."));
+      faults.add(new RequestProblem.Fault("stopCost", "What a stop costs is 0 to 10 million pounds."));
     }
     if (!faults.isEmpty()) {
-      throw new Refused(400, faults);
+      throw new RequestProblem(400, faults);
     }
     return duty;
   }
 
   private static Exposure exposure(
-      String at, FluidForm f, ShopLibrary library, List<Refused.Fault> faults) {
+      String at, FluidForm f, ShopLibrary library, List<RequestProblem.Fault> faults) {
     String fluid = "";
     if (f == null || f.fluid() == null || f.fluid().isBlank()) {
-      faults.add(new Refused.Fault(at + ".fluid", "Say which fluid it is."));
+      faults.add(new RequestProblem.Fault(at + ".fluid", "Say which fluid it is."));
     } else {
       fluid = library.materials().fluid(f.fluid()).map(x -> x.code()).orElse("");
       if (fluid.isEmpty()) {
         faults.add(
-            new Refused.Fault(at + ".fluid", "The library knows no fluid \"" + f.fluid() + "\"."));
+            new RequestProblem.Fault(at + ".fluid", "The library knows no fluid \"" + f.fluid() + "\"."));
       }
     }
     Map<String, Optional<Double>> needed =
@@ -166,7 +166,7 @@ public record DutyForm(
     needed.forEach(
         (field, value) -> {
           if (value.isEmpty()) {
-            faults.add(new Refused.Fault(at + "." + field, "Missing: this must be given."));
+            faults.add(new RequestProblem.Fault(at + "." + field, "Missing: this must be given."));
           }
         });
     double highest = needed.getOrDefault("temperatureC", Optional.empty()).orElse(0.0);
@@ -178,7 +178,7 @@ public record DutyForm(
         needed.getOrDefault("share", Optional.empty()).orElse(0.0));
   }
 
-  private Duty.Abrasion wear(List<Refused.Fault> faults) {
+  private Duty.Abrasion wear(List<RequestProblem.Fault> faults) {
     boolean pctGiven = within("solidsPct", solidsPct, 0, 100, faults);
     boolean mohsGiven = within("solidsMohs", solidsMohs, 1, 10, faults);
     if (pctGiven && mohsGiven) {
@@ -188,7 +188,7 @@ public record DutyForm(
   }
 
   private static boolean within(
-      String path, Double value, double min, double max, List<Refused.Fault> faults) {
+      String path, Double value, double min, double max, List<RequestProblem.Fault> faults) {
     if (value == null) {
       return false;
     }
@@ -196,7 +196,7 @@ public record DutyForm(
       return true;
     }
     faults.add(
-        new Refused.Fault(path, "This is " + min + " to " + max + "; " + value + " is not."));
+        new RequestProblem.Fault(path, "This is " + min + " to " + max + "; " + value + " is not."));
     return false;
   }
 
@@ -236,7 +236,7 @@ public record DutyForm(
               e.concentrationPct(),
               e.temperatureC(),
               e.share(),
-              Words.clipped(f.note() == null ? "" : f.note(), 120),
+              Text.clipped(f.note() == null ? "" : f.note(), 120),
               e.usualC() == e.temperatureC() ? null : e.usualC(),
               f.kind() == null ? FluidUse.PROCESS : f.kind()));
     }

@@ -75,33 +75,33 @@ public class Exchange {
   /**
    * Exchanges the units of two positions.
    *
-   * @throws Refused where a position is unknown, one is on the bench, or the units are of different
+   * @throws RequestProblem where a position is unknown, one is on the bench, or the units are of different
    *     constructions
    */
   @Transactional
   public void exchange(String tag, ExchangeRequest q) {
-    people.known(q.who() == null ? "" : q.who());
+    people.requireKnown(q.who() == null ? "" : q.who());
     String other = q.with() == null ? "" : q.with().strip();
     if (other.equals(tag)) {
-      throw Refused.of(400, "with", "A unit cannot change places with itself.");
+      throw RequestProblem.of(400, "with", "A unit cannot change places with itself.");
     }
     // Always in the same order, so that two who exchange at once do not wait for each other.
     boolean first = tag.compareTo(other) < 0;
     PumpRow low = locked(first ? tag : other);
     PumpRow high = locked(first ? other : tag);
     if (low.sheet().isEmpty() || !low.sheet().equals(high.sheet())) {
-      throw Refused.of(
+      throw RequestProblem.of(
           422, "with", tag + " and " + other + " are not pumps of one construction with a sheet.");
     }
     Unit here = unit(low);
     Unit there = unit(high);
-    String because = Words.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
-    List<Refused.Fault> unsuited =
+    String because = Text.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
+    List<RequestProblem.Fault> unsuited =
         Stream.concat(unsuited(here, high), unsuited(there, low))
-            .map(sentence -> new Refused.Fault("because", sentence))
+            .map(sentence -> new RequestProblem.Fault("because", sentence))
             .toList();
     if (!unsuited.isEmpty() && because.isEmpty()) {
-      throw new Refused(422, unsuited);
+      throw new RequestProblem(422, unsuited);
     }
     LocalDate today = LocalDate.now(clock);
     endRuns(here, high.tag(), because, today);
@@ -114,9 +114,9 @@ public class Exchange {
     PumpRow pump =
         pumps
             .lock(tag)
-            .orElseThrow(() -> Refused.of(404, "with", "No pump is called " + tag + "."));
+            .orElseThrow(() -> RequestProblem.of(404, "with", "No pump is called " + tag + "."));
     if (bench.runningOn(tag).isPresent()) {
-      throw Refused.of(422, "with", tag + " is on the bench: hand it back first.");
+      throw RequestProblem.of(422, "with", tag + " is on the bench: hand it back first.");
     }
     return register.carriedOn(pump);
   }
@@ -133,7 +133,7 @@ public class Exchange {
       duty =
           DutyForm.of(place, pumps.exposures(place.tag()), wetEnds.of(place.tag()), library)
               .duty(library);
-    } catch (Refused e) {
+    } catch (RequestProblem e) {
       return Stream.empty(); // a duty that was never written down right tells nothing
     }
     return wetEnds.materials(unit.pump()).entrySet().stream()
@@ -151,7 +151,7 @@ public class Exchange {
         .map(
             m ->
                 "The "
-                    + Words.words(m.getKey())
+                    + Text.words(m.getKey())
                     + " of "
                     + m.getValue()
                     + " from "

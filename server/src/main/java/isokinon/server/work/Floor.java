@@ -53,7 +53,7 @@ public class Floor {
       int daysBack,
       int daysAhead,
       List<Area> areas,
-      List<Clocks.ClockView> clocks) {}
+      List<OpenWaits.ClockView> clocks) {}
 
   /** An area and one sentence on it. */
   public record Area(String name, String say, List<Strip> pumps) {}
@@ -121,10 +121,10 @@ public class Floor {
   private final PumpMapper pumps;
   private final BenchMapper bench;
   private final Jobs jobs;
-  private final Clocks clocks;
+  private final OpenWaits clocks;
   private final FindingMapper findings;
   private final HistoryMapper history;
-  private final Lives lives;
+  private final LifeService lives;
   private final Forecasts forecasts;
   private final ShopSettings settings;
   private final Clock clock;
@@ -133,10 +133,10 @@ public class Floor {
       PumpMapper pumps,
       BenchMapper bench,
       Jobs jobs,
-      Clocks clocks,
+      OpenWaits clocks,
       FindingMapper findings,
       HistoryMapper history,
-      Lives lives,
+      LifeService lives,
       Forecasts forecasts,
       ShopSettings settings,
       Clock clock) {
@@ -158,7 +158,7 @@ public class Floor {
     Map<String, List<RunRow>> runsByPump =
         pumps.runsSince(LocalDate.now(clock).minusDays(DAYS_BACK)).stream()
             .collect(Collectors.groupingBy(RunRow::pump));
-    ShopLives shop = lives.now();
+    LifeSnapshot shop = lives.now();
     Map<String, RebuildRow> open =
         bench.running().stream().collect(Collectors.toMap(RebuildRow::pump, r -> r, (a, b) -> a));
     Map<String, NextLookRow> looks =
@@ -166,7 +166,7 @@ public class Floor {
     Map<String, PolicyRow> kept =
         history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, p -> p));
     Map<String, List<Strip>> areas = new LinkedHashMap<>();
-    for (ShopLives.Standing standing : shop.all()) {
+    for (LifeSnapshot.PumpInService standing : shop.all()) {
       String tag = standing.pump().tag();
       areas
           .computeIfAbsent(standing.pump().area(), a -> new ArrayList<>())
@@ -206,7 +206,7 @@ public class Floor {
   /** One pump's strip. */
   @Transactional(readOnly = true)
   public Strip strip(PumpRow pump) {
-    ShopLives shop = lives.now();
+    LifeSnapshot shop = lives.now();
     return strip(
         shop.life(shop.standing(pump.tag())),
         pumps.runs(pump.tag()),
@@ -216,12 +216,12 @@ public class Floor {
   }
 
   private Strip strip(
-      ShopLives.Life life,
+      LifeSnapshot.Life life,
       List<RunRow> own,
       Optional<RebuildRow> rebuild,
       Optional<NextLookRow> look,
       Optional<PolicyRow> kept) {
-    ShopLives.Standing standing = life.standing();
+    LifeSnapshot.PumpInService standing = life.standing();
     PumpRow pump = standing.pump();
     Forecast forecast = forecasts.of(life);
     double risk = forecast.risk(30);
@@ -300,8 +300,8 @@ public class Floor {
                   long days = Math.round(s.dueDays());
                   String due =
                       days < 0
-                          ? s.tag() + " is " + Words.count(-days, "day") + " past due"
-                          : s.tag() + " is due in " + Words.count(days, "day");
+                          ? s.tag() + " is " + Text.count(-days, "day") + " past due"
+                          : s.tag() + " is due in " + Text.count(days, "day");
                   return due + (s.planDays().isPresent() ? "" : " and has no plan");
                 })
             .orElse("");

@@ -2,7 +2,7 @@ package isokinon.server.work;
 
 import isokinon.core.life.LifeEstimate;
 import isokinon.server.db.PumpRow;
-import isokinon.server.work.ShopLives.Life;
+import isokinon.server.work.LifeSnapshot.Life;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -67,20 +67,20 @@ final class Forecast {
     String from =
         life.known().finished() == 0
             ? "no run here yet"
-            : "from " + Words.count(life.known().finished(), "run") + " here";
+            : "from " + Text.count(life.known().finished(), "run") + " here";
     String sets =
         untilItFails
             ? "Half of the sets of "
                 + pump.material()
                 + " are done by "
-                + Words.plain(Math.round(life.hours(estimate.quantile(0.5)) / 10) * 10L)
+                + Text.plain(Math.round(life.hours(estimate.quantile(0.5)) / 10) * 10L)
                 + " h"
             : "About "
                 + Math.round(100 * (1 - estimate.survival(pump.intervalHours() * life.perHour())))
                 + " % of the sets of "
                 + pump.material()
                 + " fail before "
-                + Words.plain(pump.intervalHours())
+                + Text.plain(pump.intervalHours())
                 + " h";
     return sets + " (" + from + ").";
   }
@@ -88,11 +88,11 @@ final class Forecast {
   /** The reason for the forecast in one or two sentences. */
   String because() {
     PumpRow pump = life.standing().pump();
-    String at = "This one is at " + Words.plain(Math.round(life.standing().pump().age())) + " h.";
+    String at = "This one is at " + Text.plain(Math.round(life.standing().pump().age())) + " h.";
     if (life.known().finished() == 0) {
       return "No finished run of " + pump.material() + where() + ". " + expected() + " " + at;
     }
-    String sets = Words.count(life.known().finished(), pump.material() + " set");
+    String sets = Text.count(life.known().finished(), pump.material() + " set");
     List<Double> failed = life.known().failedAt();
     String gaveOut =
         failed.isEmpty()
@@ -102,7 +102,7 @@ final class Forecast {
   }
 
   private String where() {
-    String duty = fluid.isEmpty() ? " in this duty" : " in " + Words.inSentence(fluid);
+    String duty = fluid.isEmpty() ? " in this duty" : " in " + Text.inSentence(fluid);
     return switch (life.group().level()) {
       case PUMP -> " in this pump";
       case CONSTRUCTION -> duty + " in pumps like it";
@@ -115,16 +115,16 @@ final class Forecast {
     PumpRow pump = life.standing().pump();
     return life.standing().prior().fromLibrary()
         ? "The library expects a mean of "
-            + Words.plain(Math.round(life.standing().prior().hours() / 10) * 10L)
+            + Text.plain(Math.round(life.standing().prior().hours() / 10) * 10L)
             + " h."
         : "The band comes from the fixed interval of "
-            + Words.plain(pump.intervalHours())
+            + Text.plain(pump.intervalHours())
             + " h alone.";
   }
 
   private String ages(List<Double> failed) {
-    String first = Words.plain(Math.round(life.hours(failed.get(0))));
-    String last = Words.plain(Math.round(life.hours(failed.get(failed.size() - 1))));
+    String first = Text.plain(Math.round(life.hours(failed.get(0))));
+    String last = Text.plain(Math.round(life.hours(failed.get(failed.size() - 1))));
     return first.equals(last) ? "at " + last + " h" : "between " + first + " and " + last + " h";
   }
 }

@@ -38,9 +38,9 @@ public class GaugeRack {
                         w.id(),
                         "torque-wrench",
                         "Torque wrench, "
-                            + Words.plain(w.minNm())
+                            + Text.plain(w.minNm())
                             + " to "
-                            + Words.plain(w.maxNm()),
+                            + Text.plain(w.maxNm()),
                         "N·m",
                         0.1,
                         w.maxNm() * WRENCH_SHARE,
@@ -52,13 +52,13 @@ public class GaugeRack {
   /**
    * A device by its id.
    *
-   * @throws Refused where none is called so
+   * @throws RequestProblem where none is called so
    */
   GaugeRow gauge(String id) {
     return all().stream()
         .filter(g -> g.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> Refused.of(422, "gauge", "No gauge is called " + id + "."));
+        .orElseThrow(() -> RequestProblem.of(422, "gauge", "No gauge is called " + id + "."));
   }
 
   /** Whether its calibration has run out. */

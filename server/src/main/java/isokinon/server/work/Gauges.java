@@ -87,8 +87,8 @@ public class Gauges {
         g.calibratedUntil().toString(),
         overdue,
         overdue
-            ? "out of calibration since " + Words.day(g.calibratedUntil())
-            : "calibrated to " + Words.day(g.calibratedUntil()),
+            ? "out of calibration since " + Text.day(g.calibratedUntil())
+            : "calibrated to " + Text.day(g.calibratedUntil()),
         measure.isEmpty()
             || g.measures().isEmpty()
             || Arrays.asList(g.measures().split("\\|")).contains(measure),
@@ -99,7 +99,7 @@ public class Gauges {
   /**
    * A device by its id.
    *
-   * @throws Refused where none is called so
+   * @throws RequestProblem where none is called so
    */
   public GaugeView gauge(String id) {
     return view(rack.gauge(id), "");
@@ -181,6 +181,6 @@ public class Gauges {
         .flatMap(h -> h.fastening())
         .map(f -> f.targetNm() * (0.97 + 0.06 * random.nextDouble()))
         .orElseThrow(
-            () -> Refused.of(422, "measure", "There is nothing to measure by that name here."));
+            () -> RequestProblem.of(422, "measure", "There is nothing to measure by that name here."));
   }
 }

@@ -4,8 +4,8 @@ import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
-import isokinon.server.work.ShopLives.Prior;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.Prior;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import java.util.List;
 
 /**
@@ -17,7 +17,7 @@ import java.util.List;
  */
 record GroupLife(
     Group group,
-    List<Standing> running,
+    List<PumpInService> running,
     Prior prior,
     boolean inCounts,
     double perHour,
@@ -40,7 +40,7 @@ record GroupLife(
     return inCounts ? r.counts().orElseThrow() : r.hours();
   }
 
-  double age(Standing s) {
+  double age(PumpInService s) {
     return inCounts ? s.pump().countAge() : s.pump().age();
   }
 }

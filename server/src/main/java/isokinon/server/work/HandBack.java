@@ -10,16 +10,16 @@ import org.springframework.stereotype.Component;
 class HandBack {
 
   private final BenchMapper store;
-  private final FindingLog findingLog;
+  private final InspectionLog findingLog;
   private final NextLooks nextLooks;
-  private final Keeping keeping;
+  private final PolicyService keeping;
   private final ChangedParts changed;
 
   HandBack(
       BenchMapper store,
-      FindingLog findingLog,
+      InspectionLog findingLog,
       NextLooks nextLooks,
-      Keeping keeping,
+      PolicyService keeping,
       ChangedParts changed) {
     this.store = store;
     this.findingLog = findingLog;

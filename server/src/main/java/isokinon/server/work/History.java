@@ -116,14 +116,14 @@ public class History {
   /**
    * Takes a table of runs in.
    *
-   * @throws Refused where the table cannot be read at all; on a dry run every other fault is told
+   * @throws RequestProblem where the table cannot be read at all; on a dry run every other fault is told
    *     in the answer, else nothing is stored and every fault is refused with its line
    */
   @Transactional
   public HistoryReport bring(ImportRequest q) {
-    people.known(q.who() == null ? "" : q.who());
+    people.requireKnown(q.who() == null ? "" : q.who());
     if (q.csv() == null || q.csv().isBlank() || q.csv().length() > MOST_CHARACTERS) {
-      throw Refused.of(400, "csv", "Give a table of at most 40 million characters.");
+      throw RequestProblem.of(400, "csv", "Give a table of at most 40 million characters.");
     }
     List<String> headings = new ArrayList<>();
     List<CSVRecord> rows = new ArrayList<>();
@@ -147,8 +147,8 @@ public class History {
     List<LineFault> faults =
         reading.faults().stream().sorted(Comparator.comparingInt(LineFault::line)).toList();
     if (store && !faults.isEmpty()) {
-      throw new Refused(
-          400, faults.stream().map(f -> new Refused.Fault("csv", f.message(), f.line())).toList());
+      throw new RequestProblem(
+          400, faults.stream().map(f -> new RequestProblem.Fault("csv", f.message(), f.line())).toList());
     }
     if (store) {
       fresh.forEach(l -> store(l, byTag.get(l.run().pump())));
@@ -179,7 +179,7 @@ public class History {
         line = parser.getCurrentLineNumber() + 1;
       }
     } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
-      throw Refused.of(400, "csv", "Not readable as CSV: " + e.getMessage() + ".");
+      throw RequestProblem.of(400, "csv", "Not readable as CSV: " + e.getMessage() + ".");
     }
   }
 
@@ -246,7 +246,7 @@ public class History {
             "A run of these days is recorded as "
                 + same.material()
                 + ", "
-                + Words.plain(same.hours())
+                + Text.plain(same.hours())
                 + " h, "
                 + (same.failed() ? HistoryTable.FAILED : HistoryTable.SOUND)
                 + ".");

@@ -156,9 +156,9 @@ final class HistoryLines {
         fault(
             line,
             "It would have run "
-                + Words.plain(hours.get())
+                + Text.plain(hours.get())
                 + " h in "
-                + Words.count(days, "day")
+                + Text.count(days, "day")
                 + ".");
       }
     }
@@ -180,7 +180,7 @@ final class HistoryLines {
                 ended.orElseThrow(),
                 hours.orElseThrow(),
                 outcome.equals(FAILED),
-                Words.clipped(at.apply(HistoryField.CAUSE), MOST_CAUSE),
+                Text.clipped(at.apply(HistoryField.CAUSE), MOST_CAUSE),
                 or(at.apply(HistoryField.UNIT), pump.serial()),
                 at.apply(HistoryField.PART_SERIAL),
                 at.apply(HistoryField.PLACE),
@@ -190,7 +190,7 @@ final class HistoryLines {
                     .orElse(pump.counted()),
                 cameCount.orElse(0.0),
                 counts.orElse(null),
-                Words.clipped(at.apply(HistoryField.NOTE), MOST_NOTE)),
+                Text.clipped(at.apply(HistoryField.NOTE), MOST_NOTE)),
             outcome.equals(RUNNING)));
   }
 
@@ -218,7 +218,7 @@ final class HistoryLines {
 
   private Optional<LocalDate> day(Function<HistoryField, String> at, HistoryField field, int line) {
     String word = at.apply(field);
-    Optional<LocalDate> day = TableWords.day(word, how.monthFirst());
+    Optional<LocalDate> day = TableValues.day(word, how.monthFirst());
     if (day.isEmpty()) {
       fault(
           line,
@@ -243,9 +243,9 @@ final class HistoryLines {
       fault(
           line,
           "The hour counter went back from "
-              + Words.plain(in.get())
+              + Text.plain(in.get())
               + " to "
-              + Words.plain(out.get())
+              + Text.plain(out.get())
               + ": give the hours run.");
       return Optional.empty();
     }
@@ -257,7 +257,7 @@ final class HistoryLines {
     if (word.isEmpty()) {
       return Optional.empty();
     }
-    Optional<Double> value = TableWords.number(word).filter(v -> v >= 0);
+    Optional<Double> value = TableValues.number(word).filter(v -> v >= 0);
     if (value.isEmpty()) {
       fault(line, "\"" + word + "\" is no number of " + field.code().replace('_', ' ') + ".");
     }

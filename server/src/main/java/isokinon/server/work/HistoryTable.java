@@ -47,7 +47,7 @@ public class HistoryTable {
         out.printRecord(
             Arrays.stream(HistoryField.values())
                 .map(f -> run.getOrDefault(f.code(), ""))
-                .map(v -> v instanceof Double d ? Words.digits(d) : v.toString())
+                .map(v -> v instanceof Double d ? Text.digits(d) : v.toString())
                 .toList());
       }
     } catch (IOException e) {

@@ -42,11 +42,11 @@ public class Jobs {
   /**
    * A rebuild, replayed from its events.
    *
-   * @throws Refused where there is none of this number
+   * @throws RequestProblem where there is none of this number
    */
   public Job job(long id) {
     return replay(
-        store.rebuild(id).orElseThrow(() -> Refused.missing("No rebuild " + id + ".")));
+        store.rebuild(id).orElseThrow(() -> RequestProblem.missing("No rebuild " + id + ".")));
   }
 
   /** The same, of a row that was read already. */

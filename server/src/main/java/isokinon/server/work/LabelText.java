@@ -13,9 +13,9 @@ public class LabelText {
 
   private final PumpMapper pumps;
   private final StoresMapper stores;
-  private final ShelfLives shelf;
+  private final ShelfLifeService shelf;
 
-  LabelText(PumpMapper pumps, StoresMapper stores, ShelfLives shelf) {
+  LabelText(PumpMapper pumps, StoresMapper stores, ShelfLifeService shelf) {
     this.pumps = pumps;
     this.stores = stores;
     this.shelf = shelf;
@@ -24,27 +24,27 @@ public class LabelText {
   /**
    * A pump's label.
    *
-   * @throws Refused where no pump has this tag
+   * @throws RequestProblem where no pump has this tag
    */
   public List<String> ofPump(String tag) {
     PumpRow pump =
-        pumps.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+        pumps.byTag(tag).orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
     return List.of(
         pump.series() + ", unit " + pump.serial(),
         pump.dutyTitle(),
-        pump.role() + " " + pump.material() + " since " + Words.day(pump.fittedOn()));
+        pump.role() + " " + pump.material() + " since " + Text.day(pump.fittedOn()));
   }
 
   /**
    * A lot's label.
    *
-   * @throws Refused where no lot is called so
+   * @throws RequestProblem where no lot is called so
    */
   public List<String> ofLot(String id) {
-    LotRow lot = stores.lot(id).orElseThrow(() -> Refused.missing("No lot is called " + id + "."));
+    LotRow lot = stores.lot(id).orElseThrow(() -> RequestProblem.missing("No lot is called " + id + "."));
     return List.of(
         lot.title() + ", " + lot.material(),
-        "Cured " + Words.day(lot.cured()),
-        shelf.of(lot).useBy().map(d -> "Use by " + Words.day(d)).orElse("No date by ISO 2230"));
+        "Cured " + Text.day(lot.cured()),
+        shelf.of(lot).useBy().map(d -> "Use by " + Text.day(d)).orElse("No date by ISO 2230"));
   }
 }

@@ -113,15 +113,15 @@ final class LifePlot {
     double best = fixed.get().every();
     if (age > to.orElseThrow()) {
       return new RunningSet(
-          tag, hours, StateMark.RENEW, LifeWords.h(life.hours(age - best)) + " past");
+          tag, hours, StateMark.RENEW, LifeText.h(life.hours(age - best)) + " past");
     }
     return age > best
         ? new RunningSet(
             tag,
             hours,
             StateMark.WATCH,
-            "inside the band, " + LifeWords.h(life.hours(to.get() - age)) + " left")
+            "inside the band, " + LifeText.h(life.hours(to.get() - age)) + " left")
         : new RunningSet(
-            tag, hours, StateMark.SOUND, LifeWords.h(life.hours(best - age)) + " to go");
+            tag, hours, StateMark.SOUND, LifeText.h(life.hours(best - age)) + " to go");
   }
 }

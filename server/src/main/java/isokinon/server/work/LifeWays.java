@@ -30,7 +30,7 @@ final class LifeWays {
         .or(
             () ->
                 terms.look().isPresent()
-                    ? Optional.of(dear(Way.LOOK, LifeWords.neverPays(terms)))
+                    ? Optional.of(dear(Way.LOOK, LifeText.neverPays(terms)))
                     : Optional.empty())
         .ifPresent(views::add);
     return views;
@@ -40,7 +40,7 @@ final class LifeWays {
   private static PolicyView dear(Way way, String say) {
     return new PolicyView(
         way,
-        LifeWords.title(way),
+        LifeText.title(way),
         say,
         Optional.empty(),
         Optional.empty(),
@@ -57,8 +57,8 @@ final class LifeWays {
     boolean endless = Double.isInfinite(k.every());
     return new PolicyView(
         k.way(),
-        LifeWords.title(k.way()),
-        LifeWords.say(k, terms, life.perHour()),
+        LifeText.title(k.way()),
+        LifeText.say(k, terms, life.perHour()),
         endless ? Optional.empty() : Optional.of(life.hours(k.every())),
         k.way() == Way.FIXED
             ? Optional.of(life.hours(Policies.hardlyDearerTo(k, life.estimate().life(), terms)))
@@ -92,7 +92,7 @@ final class LifeWays {
                   age,
                   life.perThousandHours(now.rate()),
                   Math.max(0, over),
-                  "today, about " + LifeWords.h(age));
+                  "today, about " + LifeText.h(age));
             });
   }
 }

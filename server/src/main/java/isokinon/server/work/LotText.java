@@ -22,14 +22,14 @@ final class LotText {
   /** The status with its dates, and what it asks for. */
   static String say(LotStatus status, ShelfLife life) {
     return switch (status) {
-      case IN_DATE -> life.useBy().map(d -> "use by " + Words.day(d)).orElse("does not age");
+      case IN_DATE -> life.useBy().map(d -> "use by " + Text.day(d)).orElse("does not age");
       case NEEDS_INSPECTION ->
           "past its first date "
-              + life.useBy().map(Words::day).orElse("")
+              + life.useBy().map(Text::day).orElse("")
               + ": inspect and record, then until "
-              + life.extendedBy().map(Words::day).orElse("");
+              + life.extendedBy().map(Text::day).orElse("");
       case OVER_AGE ->
-          "over-age since " + life.extendedBy().map(Words::day).orElse("") + ", scrap it";
+          "over-age since " + life.extendedBy().map(Text::day).orElse("") + ", scrap it";
       case MAKERS_DATE -> "outside ISO 2230: the maker's date holds";
       case USED_UP -> "none left";
     };

@@ -305,35 +305,35 @@ public class Materials {
   /**
    * Writes down what was seen.
    *
-   * @throws Refused with everything that is wrong with it
+   * @throws RequestProblem with everything that is wrong with it
    */
   @Transactional
   public PairView add(FindingRequest q) {
-    List<Refused.Fault> faults = new ArrayList<>();
+    List<RequestProblem.Fault> faults = new ArrayList<>();
     within(faults, "concentrationPct", q.concentrationPct(), 0, 100, "%");
     within(faults, "temperatureC", q.temperatureC(), -273.15, 1000, "°C");
     Kind kind = q.kind();
     if (kind == null) {
-      faults.add(new Refused.Fault("kind", "What was seen is hardness, swell, attacked or sound."));
+      faults.add(new RequestProblem.Fault("kind", "What was seen is hardness, swell, attacked or sound."));
     } else if (kind == Kind.HARDNESS) {
       within(faults, "reading", q.reading(), -100, 100, "Shore A");
     } else if (kind == Kind.SWELL) {
       within(faults, "reading", q.reading(), -50, 400, "%");
     }
     if (q.fluid() == null || library.materials().fluid(q.fluid()).isEmpty()) {
-      faults.add(new Refused.Fault("fluid", "The library knows no fluid \"" + q.fluid() + "\"."));
+      faults.add(new RequestProblem.Fault("fluid", "The library knows no fluid \"" + q.fluid() + "\"."));
     }
     if (q.material() == null || library.materials().material(q.material()).isEmpty()) {
       faults.add(
-          new Refused.Fault("material", "The library knows no material \"" + q.material() + "\"."));
+          new RequestProblem.Fault("material", "The library knows no material \"" + q.material() + "\"."));
     }
     if (q.pump() != null && !q.pump().isBlank() && pumps.byTag(q.pump()).isEmpty()) {
-      faults.add(new Refused.Fault("pump", "No pump is called " + q.pump() + "."));
+      faults.add(new RequestProblem.Fault("pump", "No pump is called " + q.pump() + "."));
     }
     if (!faults.isEmpty()) {
-      throw new Refused(400, faults);
+      throw new RequestProblem(400, faults);
     }
-    people.known(q.who() == null ? "" : q.who());
+    people.requireKnown(q.who() == null ? "" : q.who());
     Fluid f = known(q.fluid());
     Material m = material(q.material());
     store.addFinding(
@@ -346,7 +346,7 @@ public class Materials {
             q.temperatureC(),
             kind,
             q.reading() == null ? 0 : q.reading(),
-            Words.clipped(q.note() == null ? "" : q.note(), 2000),
+            Text.clipped(q.note() == null ? "" : q.note(), 2000),
             q.who(),
             OffsetDateTime.now(clock)));
     return pair(f.code(), m.code());
@@ -355,19 +355,19 @@ public class Materials {
   /**
    * Writes an own row, which counts before every shipped one of its band.
    *
-   * @throws Refused with everything that is wrong with it
+   * @throws RequestProblem with everything that is wrong with it
    */
   @Transactional
   public PairView write(OwnResistance row, String who) {
-    people.known(who);
+    people.requireKnown(who);
     List<String> values =
         List.of(
             row.fluid() == null ? "" : row.fluid(),
-            Words.digits(row.fromPct()),
-            Words.digits(row.toPct()),
+            Text.digits(row.fromPct()),
+            Text.digits(row.toPct()),
             row.material() == null ? "" : row.material(),
-            row.fullC().map(Words::digits).orElse(""),
-            row.limitedC().map(Words::digits).orElse(""),
+            row.fullC().map(Text::digits).orElse(""),
+            row.limitedC().map(Text::digits).orElse(""),
             row.effect() == null ? "" : row.effect().map(Effect::code).orElse(""),
             "seen here",
             "this shop",
@@ -381,13 +381,13 @@ public class Materials {
    * Ends an own row: the shipped ones count again.
    *
    * @param id its number
-   * @throws Refused where no own row of the table with this number counts now
+   * @throws RequestProblem where no own row of the table with this number counts now
    */
   @Transactional
   public void end(String table, long id, String who) {
-    people.known(who);
+    people.requireKnown(who);
     if (store.endOwn(checked(table), id, who, OffsetDateTime.now(clock)) == 0) {
-      throw Refused.missing("No own row of this table has the number " + id + ".");
+      throw RequestProblem.missing("No own row of this table has the number " + id + ".");
     }
     // Other own rows may build on it: a row for a fluid that only the shop knows.
     checkedOwn(ShopLibrary.ownTables(store.ownRows()), table);
@@ -423,13 +423,13 @@ public class Materials {
    * already are left out.
    *
    * @param dryRun only tells what it would do
-   * @throws Refused with every fault and its line
+   * @throws RequestProblem with every fault and its line
    */
   @Transactional
   public ImportReport importTable(String table, String text, String who, boolean dryRun) {
-    people.known(who);
+    people.requireKnown(who);
     if (text.length() > MOST_CHARACTERS) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400, "file", "Longer than " + MOST_CHARACTERS + " characters: take it in by parts.");
     }
     return store(checked(table), text, who, dryRun);
@@ -496,15 +496,15 @@ public class Materials {
   private void checkedOwn(Map<String, String> own, String table) {
     try {
       library.with(own);
-    } catch (LibraryReader.LibraryRefused e) {
-      throw new Refused(
+    } catch (LibraryReader.InvalidLibrary e) {
+      throw new RequestProblem(
           400,
           e.faults().stream()
               .map(
                   f ->
-                      new Refused.Fault(
+                      new RequestProblem.Fault(
                           f.table().replace("own ", ""),
-                          Words.sentence(f.message()) + ".",
+                          Text.sentence(f.message()) + ".",
                           f.table().equals("own " + table) ? f.line() : 0))
               .toList());
     }
@@ -512,7 +512,7 @@ public class Materials {
 
   private static String checked(String table) {
     if (!LibraryReader.TABLES.contains(table)) {
-      throw Refused.missing(
+      throw RequestProblem.missing(
           "The library has the tables " + String.join(", ", LibraryReader.TABLES) + ".");
     }
     return table;
@@ -587,8 +587,8 @@ public class Materials {
     List<String> columns = LibraryReader.columns(table);
     plain.set(columns.indexOf("fluid"), key.fluid());
     plain.set(columns.indexOf("material"), key.material());
-    plain.set(columns.indexOf("from_pct"), Words.digits(key.fromPct()));
-    plain.set(columns.indexOf("to_pct"), Words.digits(key.toPct()));
+    plain.set(columns.indexOf("from_pct"), Text.digits(key.fromPct()));
+    plain.set(columns.indexOf("to_pct"), Text.digits(key.toPct()));
     return plain;
   }
 
@@ -621,7 +621,7 @@ public class Materials {
               f.temperatureC(),
               f.concentrationPct(),
               Optional.ofNullable(f.pump()).orElse(""),
-              Words.day(f.foundAt().toLocalDate()),
+              Text.day(f.foundAt().toLocalDate()),
               f.foundBy(),
               f.note(),
               "typed"));
@@ -637,7 +637,7 @@ public class Materials {
                           e.temperatureC(),
                           e.concentrationPct(),
                           r.pump(),
-                          Words.day(r.at().toLocalDate()),
+                          Text.day(r.at().toLocalDate()),
                           r.who(),
                           r.text(),
                           "job " + r.rebuild())));
@@ -661,9 +661,9 @@ public class Materials {
                             e.temperatureC(),
                             e.concentrationPct(),
                             r.pump(),
-                            Words.day(r.endedOn()),
+                            Text.day(r.endedOn()),
                             "",
-                            r.cause() + " at " + Words.plain(Math.round(r.hours())) + " h",
+                            r.cause() + " at " + Text.plain(Math.round(r.hours())) + " h",
                             "run")));
       }
     }
@@ -750,30 +750,30 @@ public class Materials {
         r.rowKey(),
         r.line(),
         r.writtenBy(),
-        Words.day(r.writtenAt().toLocalDate()),
+        Text.day(r.writtenAt().toLocalDate()),
         Optional.ofNullable(r.endedBy()),
-        Optional.ofNullable(r.endedAt()).map(t -> Words.day(t.toLocalDate())));
+        Optional.ofNullable(r.endedAt()).map(t -> Text.day(t.toLocalDate())));
   }
 
   private Fluid known(String code) {
     return library
         .materials()
         .fluid(code)
-        .orElseThrow(() -> Refused.missing("The library knows no fluid \"" + code + "\"."));
+        .orElseThrow(() -> RequestProblem.missing("The library knows no fluid \"" + code + "\"."));
   }
 
   private Material material(String code) {
     return library
         .materials()
         .material(code)
-        .orElseThrow(() -> Refused.missing("The library knows no material \"" + code + "\"."));
+        .orElseThrow(() -> RequestProblem.missing("The library knows no material \"" + code + "\"."));
   }
 
   private static void within(
-      List<Refused.Fault> faults, String path, Double value, double min, double max, String unit) {
+      List<RequestProblem.Fault> faults, String path, Double value, double min, double max, String unit) {
     if (value == null || !(value >= min && value <= max)) {
       faults.add(
-          new Refused.Fault(
+          new RequestProblem.Fault(
               path,
               "Give "
                   + min

@@ -89,7 +89,7 @@ public class NextLooks {
                                 hours,
                                 part.name()
                                     + " gave out at "
-                                    + Words.plain(Math.rint(age))
+                                    + Text.plain(Math.rint(age))
                                     + " h: from now on it is changed at four fifths of that.")));
   }
 
@@ -131,7 +131,7 @@ public class NextLooks {
             new WearRate.Reading(
                 l.eitherWay() ? Math.abs(from.get()) : from.get(),
                 before.map(r -> uncertainty(r.gauge(), l)).orElse(0.0)),
-            new WearRate.Reading(size, uncertainty(Findings.gauge(now.get().act()), l)),
+            new WearRate.Reading(size, uncertainty(PartAssessment.gauge(now.get().act()), l)),
             since,
             l.renew()));
   }

@@ -63,6 +63,6 @@ final class PartRuns {
 
   /** What a part is called as a place in its pump. */
   static String place(Part part) {
-    return Words.clipped(Words.words(part.id()), MOST_PLACE);
+    return Text.clipped(Text.words(part.id()), MOST_PLACE);
   }
 }

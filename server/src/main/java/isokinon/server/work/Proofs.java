@@ -60,7 +60,7 @@ public class Proofs {
         t.runs().isPresent()
             ? rebuild.calibration(t).map(c -> c.mlPerTurn() * t.runs().get().turns())
             : answer.flatMap(e -> e.act().value()),
-        answer.map(Findings::by).orElse(""),
+        answer.map(PartAssessment::by).orElse(""),
         t.backTo().isEmpty() ? "" : rebuild.sheet().stepSentence(t.backTo()),
         rebuild.clock(t.id()).map(s -> s.plusSeconds(t.clockSeconds())).map(Instant::toString),
         t.afterWaits(),
@@ -70,7 +70,7 @@ public class Proofs {
             .map(
                 r ->
                     new PastReading(
-                        r.reading(), Words.day(r.takenAt().toLocalDate()), r.hours(), r.overdue()))
+                        r.reading(), Text.day(r.takenAt().toLocalDate()), r.hours(), r.overdue()))
             .toList(),
         says(rebuild, t, before));
   }
@@ -109,7 +109,7 @@ public class Proofs {
               Locale.ROOT,
               "%+.1f %% against the last test on %s.",
               off,
-              Words.day(last.get().takenAt().toLocalDate())));
+              Text.day(last.get().takenAt().toLocalDate())));
     }
     return String.join(" ", says);
   }
@@ -123,7 +123,7 @@ public class Proofs {
           + " of "
           + Calibration.FEWEST
           + " runs to do, each of "
-          + Words.plain(runs.turns())
+          + Text.plain(runs.turns())
           + " turns.";
     }
     String result =
@@ -142,9 +142,9 @@ public class Proofs {
                 Locale.ROOT, " Enter %.3f mL a turn in the controller.", c.get().mlPerTurn())
         : result
             + " "
-            + Words.count(c.get().moreRuns(), "run")
+            + Text.count(c.get().moreRuns(), "run")
             + " more at this scatter for "
-            + Words.plain(runs.withinPct())
+            + Text.plain(runs.withinPct())
             + " %.";
   }
 

@@ -36,7 +36,7 @@ public class PumpRegister {
   /**
    * A pump with its hours carried on from the last reading.
    *
-   * @throws Refused where no pump has this tag
+   * @throws RequestProblem where no pump has this tag
    */
   public PumpRow pump(String tag) {
     return carriedOn(asRead(tag));
@@ -45,22 +45,22 @@ public class PumpRegister {
   /**
    * A pump with its hours as they were read last.
    *
-   * @throws Refused where no pump has this tag
+   * @throws RequestProblem where no pump has this tag
    */
   PumpRow asRead(String tag) {
-    return store.byTag(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+    return store.byTag(tag).orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
   }
 
   /**
    * A pump with its hours carried on; nobody else opens a rebuild of it until the transaction ends.
    *
-   * @throws Refused where no pump has this tag
+   * @throws RequestProblem where no pump has this tag
    */
   PumpRow lock(String tag) {
     return store
         .lock(tag)
         .map(this::carriedOn)
-        .orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+        .orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
   }
 
   /** The fluids of a pump, the one it pumps most of the time first. */

@@ -96,7 +96,7 @@ public class Pumps {
   /**
    * The page of a pump.
    *
-   * @throws Refused where no pump has this tag
+   * @throws RequestProblem where no pump has this tag
    */
   @Transactional(readOnly = true)
   public PumpView view(String tag) {
@@ -119,7 +119,7 @@ public class Pumps {
                 r ->
                     new PastRebuild(
                         r.id(),
-                        Words.day(r.openedAt().toLocalDate()),
+                        Text.day(r.openedAt().toLocalDate()),
                         r.openedBy(),
                         r.reason(),
                         r.closedAt() != null))

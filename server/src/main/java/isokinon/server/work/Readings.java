@@ -64,17 +64,17 @@ final class Readings {
    * @param typed what the person typed
    * @param given the unit the field was set to; empty for the wanted one
    * @param wanted the unit the sheet asks in
-   * @throws Refused with a sentence at {@code value} where there is no such number
+   * @throws RequestProblem with a sentence at {@code value} where there is no such number
    */
   static double parse(String typed, String given, String wanted) {
     Matcher m = TYPED.matcher(typed.strip());
     if (!m.matches()) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400, "value", "\"" + shortened(typed) + "\" is not a number. Type it in " + wanted + ".");
     }
     double number = Double.parseDouble(m.group(1).replace(',', '.'));
     if (!Double.isFinite(number)) {
-      throw Refused.of(400, "value", "\"" + shortened(typed) + "\" is too large to be a reading.");
+      throw RequestProblem.of(400, "value", "\"" + shortened(typed) + "\" is too large to be a reading.");
     }
     String unit = m.group(2) != null ? m.group(2) : given.isBlank() ? wanted : given;
     return convert(number, unit, wanted);
@@ -87,7 +87,7 @@ final class Readings {
     Unit<?> source = UNITS.get(word(from));
     Unit<?> target = UNITS.get(word(to));
     if (source == null) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400,
           "value",
           "No unit is called \"" + shortened(from) + "\" here; " + to + " is asked for.");
@@ -95,7 +95,7 @@ final class Readings {
     try {
       return source.getConverterToAny(target == null ? AbstractUnit.ONE : target).convert(number);
     } catch (IncommensurableException e) {
-      throw Refused.of(
+      throw RequestProblem.of(
           400, "value", shortened(from) + " is the wrong unit: " + to + " is asked for.");
     }
   }

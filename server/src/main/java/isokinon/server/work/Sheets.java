@@ -130,7 +130,7 @@ public class Sheets {
                 .at(id, revision)
                 .map(Sheets::parse)
                 .orElseThrow(
-                    () -> Refused.missing("No sheet " + id + " at revision " + revision + ".")));
+                    () -> RequestProblem.missing("No sheet " + id + " at revision " + revision + ".")));
   }
 
   /**
@@ -141,7 +141,7 @@ public class Sheets {
    * @param plans what renewing everything and each kit takes
    */
   public record Draft(
-      List<Refused.Fault> faults,
+      List<RequestProblem.Fault> faults,
       String id,
       int revision,
       int stored,
@@ -234,13 +234,13 @@ public class Sheets {
   }
 
   /** What became of one file of a zip. */
-  public record Imported(String file, String id, int revision, List<Refused.Fault> faults) {}
+  public record Imported(String file, String id, int revision, List<RequestProblem.Fault> faults) {}
 
   /**
    * Stores every sheet of a zip that is sound and newer than what is there; tells of the others
    * what is wrong with them.
    *
-   * @throws Refused where it is no zip, or unpacks to more than is read
+   * @throws RequestProblem where it is no zip, or unpacks to more than is read
    */
   public List<Imported> importZip(byte[] bytes) {
     List<Imported> imported = new ArrayList<>();
@@ -251,22 +251,22 @@ public class Sheets {
           continue;
         }
         if (++files > MOST_FILES) {
-          throw Refused.of(422, "zip", "More than " + MOST_FILES + " files in one zip.");
+          throw RequestProblem.of(422, "zip", "More than " + MOST_FILES + " files in one zip.");
         }
         byte[] text = zip.readNBytes(SheetReader.MOST_CHARACTERS + 1);
         String name = entry.getName();
         imported.add(
             name.endsWith(".yaml") || name.endsWith(".yml")
                 ? imported(name, text)
-                : new Imported(name, "", 0, List.of(new Refused.Fault("", "Not a .yaml file."))));
+                : new Imported(name, "", 0, List.of(new RequestProblem.Fault("", "Not a .yaml file."))));
       }
     } catch (ZipException | EOFException e) {
-      throw Refused.of(422, "zip", "This is no readable zip: " + e.getMessage() + ".");
+      throw RequestProblem.of(422, "zip", "This is no readable zip: " + e.getMessage() + ".");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     if (imported.isEmpty()) {
-      throw Refused.of(422, "zip", "No file in it: this is no zip, or an empty one.");
+      throw RequestProblem.of(422, "zip", "No file in it: this is no zip, or an empty one.");
     }
     return imported;
   }
@@ -275,32 +275,32 @@ public class Sheets {
     try {
       Sheet sheet = store(new String(text, StandardCharsets.UTF_8));
       return new Imported(file, sheet.id(), sheet.revision(), List.of());
-    } catch (Refused e) {
+    } catch (RequestProblem e) {
       return new Imported(file, "", 0, e.faults());
     }
   }
 
-  private static List<Refused.Fault> faults(SheetReading reading) {
+  private static List<RequestProblem.Fault> faults(SheetReading reading) {
     return reading.faults().stream()
-        .map(f -> new Refused.Fault(f.path(), f.message(), f.line()))
+        .map(f -> new RequestProblem.Fault(f.path(), f.message(), f.line()))
         .toList();
   }
 
   /**
    * Stores a sheet as its next revision.
    *
-   * @throws Refused with every fault, each with path and line; nothing is stored then
+   * @throws RequestProblem with every fault, each with path and line; nothing is stored then
    */
   @Transactional
   public Sheet store(String source) {
     SheetReading reading = SheetReader.forLibrary().read(source);
     if (reading.sheet().isEmpty()) {
-      throw new Refused(400, faults(reading));
+      throw new RequestProblem(400, faults(reading));
     }
     Sheet sheet = reading.sheet().get();
     int have = store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
     if (sheet.revision() <= have) {
-      throw Refused.of(
+      throw RequestProblem.of(
           422,
           "revision",
           "Revision "

@@ -75,7 +75,7 @@ public class Shelf {
   private final PumpRegister register;
   private final Sheets sheets;
   private final ShopLibrary library;
-  private final ShelfLives lives;
+  private final ShelfLifeService lives;
   private final ShopSettings settings;
   private final People people;
   private final Clock clock;
@@ -89,7 +89,7 @@ public class Shelf {
       PumpRegister register,
       Sheets sheets,
       ShopLibrary library,
-      ShelfLives lives,
+      ShelfLifeService lives,
       ShopSettings settings,
       People people,
       Clock clock) {
@@ -114,32 +114,32 @@ public class Shelf {
     Sheet sheet =
         sheets
             .find(text(q.sheet()))
-            .orElseThrow(() -> Refused.of(400, "sheet", "No sheet is called " + q.sheet() + "."));
+            .orElseThrow(() -> RequestProblem.of(400, "sheet", "No sheet is called " + q.sheet() + "."));
     Sheet.Kit kit =
         sheet.kits().stream()
             .filter(k -> k.id().equals(q.kit()))
             .findFirst()
             .orElseThrow(
-                () -> Refused.of(400, "kit", sheet.title() + " has no kit " + q.kit() + "."));
+                () -> RequestProblem.of(400, "kit", sheet.title() + " has no kit " + q.kit() + "."));
     String material =
         library
             .materials()
             .material(text(q.material()))
             .orElseThrow(
-                () -> Refused.of(400, "material", "No material is called " + q.material() + "."))
+                () -> RequestProblem.of(400, "material", "No material is called " + q.material() + "."))
             .code();
     LocalDate cured =
-        TableWords.day(text(q.cured()), false)
+        TableValues.day(text(q.cured()), false)
             .filter(d -> !d.isAfter(LocalDate.now(clock)))
             .orElseThrow(
-                () -> Refused.of(400, "cured", "Give the cure date on the bag, as 2026-03-01."));
+                () -> RequestProblem.of(400, "cured", "Give the cure date on the bag, as 2026-03-01."));
     if (q.lot() == null || !q.lot().matches("[A-Za-z0-9][A-Za-z0-9-]{0,19}")) {
-      throw Refused.of(400, "lot", "A lot number is up to 20 letters, figures and dashes.");
+      throw RequestProblem.of(400, "lot", "A lot number is up to 20 letters, figures and dashes.");
     }
     int count = count(q.count());
     Optional<LotRow> there = stores.lot(q.lot());
     if (there.filter(l -> !l.cured().equals(cured) || !l.kit().equals(kit.id())).isPresent()) {
-      throw Refused.of(
+      throw RequestProblem.of(
           422, "lot", "Lot " + q.lot() + " is on the shelf already as another kit or cure date.");
     }
     if (there.isEmpty()) {
@@ -169,7 +169,7 @@ public class Shelf {
     fits(lot, pump);
     long held = shelf.reservations().stream().filter(r -> r.lot().equals(lot.id())).count();
     if (lot.quantity() - held < 1) {
-      throw Refused.of(422, "lot", "Every piece of " + lot.id() + " is held already.");
+      throw RequestProblem.of(422, "lot", "Every piece of " + lot.id() + " is held already.");
     }
     shelf.reserve(new ReservationRow(0, lot.id(), pump.tag(), who, OffsetDateTime.now(clock)));
   }
@@ -179,7 +179,7 @@ public class Shelf {
   public void release(long id, String who) {
     known(who);
     if (shelf.release(id, OffsetDateTime.now(clock)) == 0) {
-      throw Refused.of(404, "", "That piece is not held any more.");
+      throw RequestProblem.of(404, "", "That piece is not held any more.");
     }
   }
 
@@ -192,7 +192,7 @@ public class Shelf {
     fits(lot, pump(rebuild.pump()));
     usable(lot);
     if (shelf.change(lot.id(), -1) == 0) {
-      throw Refused.of(422, "lot", "Lot " + lot.id() + " is used up.");
+      throw RequestProblem.of(422, "lot", "Lot " + lot.id() + " is used up.");
     }
     moved(lot.id(), -1, MovementKind.ISSUED, rebuild.id(), who, "");
     shelf.used(lot.id(), rebuild.pump(), OffsetDateTime.now(clock));
@@ -204,7 +204,7 @@ public class Shelf {
     String who = known(q.who());
     LotRow lot = lot(q);
     if (q.rebuild() == null || shelf.out(lot.id(), q.rebuild()) < 1) {
-      throw Refused.of(422, "lot", "No piece of " + lot.id() + " is out to that rebuild.");
+      throw RequestProblem.of(422, "lot", "No piece of " + lot.id() + " is out to that rebuild.");
     }
     shelf.change(lot.id(), 1);
     moved(lot.id(), 1, MovementKind.RETURNED, q.rebuild(), who, text(q.note()));
@@ -226,7 +226,7 @@ public class Shelf {
     String who = known(q.who());
     LotRow lot = lot(q);
     if (lot.quantity() < 1) {
-      throw Refused.of(422, "lot", "Nothing is left of lot " + lot.id() + ".");
+      throw RequestProblem.of(422, "lot", "Nothing is left of lot " + lot.id() + ".");
     }
     shelf.change(lot.id(), -lot.quantity());
     moved(lot.id(), -lot.quantity(), MovementKind.SCRAPPED, null, who, text(q.note()));
@@ -237,7 +237,7 @@ public class Shelf {
   public void chooseLevel(double level, String who) {
     String by = known(who);
     if (!(level >= 0.5 && level <= 0.999)) {
-      throw Refused.of(400, "level", "A service level lies between 50 and 99.9 %.");
+      throw RequestProblem.of(400, "level", "A service level lies between 50 and 99.9 %.");
     }
     settings.serviceLevel(level, by);
   }
@@ -251,19 +251,19 @@ public class Shelf {
         pump.sheet()
             .flatMap(sheets::find)
             .orElseThrow(
-                () -> Refused.of(422, "pump", pump.tag() + " has no sheet, so no list of parts."));
+                () -> RequestProblem.of(422, "pump", pump.tag() + " has no sheet, so no list of parts."));
     Part part =
         sheet
             .part(text(q.part()))
-            .orElseThrow(() -> Refused.of(400, "part", "Say which part of the sheet it is."));
+            .orElseThrow(() -> RequestProblem.of(400, "part", "Say which part of the sheet it is."));
     if (part.renew() == Part.Renew.ONE_TIME) {
-      throw Refused.of(422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
+      throw RequestProblem.of(422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
     }
     if (q.condition() == null) {
-      throw Refused.of(400, "condition", "A part that is kept is sound, or to be watched.");
+      throw RequestProblem.of(400, "condition", "A part that is kept is sound, or to be watched.");
     }
     if (q.hours() != null && !(q.hours() >= 0)) {
-      throw Refused.of(400, "hours", "Hours on it are 0 or more.");
+      throw RequestProblem.of(400, "hours", "Hours on it are 0 or more.");
     }
     Known known = known(pump, part);
     double hours =
@@ -271,11 +271,11 @@ public class Shelf {
             .or(known::hours)
             .orElseThrow(
                 () ->
-                    Refused.of(
+                    RequestProblem.of(
                         422,
                         "hours",
                         "Nobody wrote down when the "
-                            + Words.inSentence(part.name())
+                            + Text.inSentence(part.name())
                             + " went in: say how many hours it has run."));
     String id = KEPT + String.format("%03d", shelf.keptEver() + 1);
     shelf.keep(
@@ -336,7 +336,7 @@ public class Shelf {
   public void scrapKept(String id, String who) {
     known(who);
     if (shelf.gone(id, "scrapped", OffsetDateTime.now(clock)) == 0) {
-      throw Refused.missing("No part is kept as " + id + ".");
+      throw RequestProblem.missing("No part is kept as " + id + ".");
     }
   }
 
@@ -373,7 +373,7 @@ public class Shelf {
   void handOut(String lot, Job job, String who) {
     if (stores.lot(lot).isPresent() && !isOut(lot, job)) {
       if (shelf.change(lot, -1) == 0) {
-        throw Refused.of(422, "lot", "Lot " + lot + " is used up.");
+        throw RequestProblem.of(422, "lot", "Lot " + lot + " is used up.");
       }
       moved(lot, -1, MovementKind.ISSUED, job.row().id(), who, "booked at the bench");
       shelf.used(lot, job.row().pump(), OffsetDateTime.now(clock));
@@ -410,7 +410,7 @@ public class Shelf {
 
   private void usable(LotRow lot) {
     if (lives.status(lot) == LotStatus.OVER_AGE) {
-      throw Refused.of(
+      throw RequestProblem.of(
           422, "lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
     }
   }
@@ -419,12 +419,12 @@ public class Shelf {
     return pumps
         .byTag(tag)
         .map(register::carriedOn)
-        .orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
+        .orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
   }
 
   private static void fits(LotRow lot, PumpRow pump) {
     if (!lot.sheetId().equals(pump.sheet().orElse(""))) {
-      throw Refused.of(
+      throw RequestProblem.of(
           422, "lot", "Lot " + lot.id() + " is for another construction than " + pump.tag() + ".");
     }
   }
@@ -432,7 +432,7 @@ public class Shelf {
   private LotRow lot(LotRequest q) {
     return shelf
         .lock(text(q.lot()))
-        .orElseThrow(() -> Refused.of(404, "lot", "No lot is called " + q.lot() + "."));
+        .orElseThrow(() -> RequestProblem.of(404, "lot", "No lot is called " + q.lot() + "."));
   }
 
   private RebuildRow rebuild(LotRequest q) {
@@ -441,7 +441,7 @@ public class Shelf {
         .or(() -> bench.runningOn(text(q.pump())))
         .filter(r -> r.closedAt() == null)
         .orElseThrow(
-            () -> Refused.of(422, "rebuild", "A piece goes out to a pump that is on the bench."));
+            () -> RequestProblem.of(422, "rebuild", "A piece goes out to a pump that is on the bench."));
   }
 
   private void moved(
@@ -454,17 +454,17 @@ public class Shelf {
             rebuild,
             who,
             OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC),
-            Words.clipped(note, 400)));
+            Text.clipped(note, 400)));
   }
 
   private String known(String who) {
-    people.known(text(who));
+    people.requireKnown(text(who));
     return text(who);
   }
 
   private static int count(Integer count) {
     if (count == null || count < 0 || count > MOST) {
-      throw Refused.of(400, "count", "A count is 0 to " + MOST + ".");
+      throw RequestProblem.of(400, "count", "A count is 0 to " + MOST + ".");
     }
     return count;
   }

@@ -50,7 +50,7 @@ public class ShopLibrary {
   /**
    * The library as it would be with these own tables.
    *
-   * @throws LibraryReader.LibraryRefused with every fault
+   * @throws LibraryReader.InvalidLibrary with every fault
    */
   MaterialLibrary with(Map<String, String> own) {
     try {

@@ -35,10 +35,10 @@ class StepViewer {
   /** Where parts are put together. */
   private static final double ROOM_C = 20;
 
-  private final Crib crib;
+  private final Wrenches crib;
   private final ShopLibrary library;
 
-  StepViewer(Crib crib, ShopLibrary library) {
+  StepViewer(Wrenches crib, ShopLibrary library) {
     this.crib = crib;
     this.library = library;
   }
@@ -71,8 +71,8 @@ class StepViewer {
         stripping,
         stripping ? step.map(Step::strip).orElse(id) : rebuild.sheet().stepSentence(id),
         turn(rebuild, how.pose(), stripping),
-        Words.words(how.pose()),
-        how.tools().stream().map(Words::tool).toList(),
+        Text.words(how.pose()),
+        how.tools().stream().map(Text::tool).toList(),
         how.toolInHand().isPresent() && !how.toolInHand().equals(toolBefore(rebuild, done)),
         step.map(s -> stripping ? s.stripMinutes() : s.buildMinutes())
             .or(() -> rebuild.sheet().buildOnlyStep(id).map(BuildOnlyStep::buildMinutes))
@@ -82,7 +82,7 @@ class StepViewer {
             : how.apply().stream()
                 .map(
                     a ->
-                        Words.sentence(a.what())
+                        Text.sentence(a.what())
                             + ", "
                             + rebuild.sheet().partName(a.to()).toLowerCase(Locale.ROOT))
                 .toList(),
@@ -94,7 +94,7 @@ class StepViewer {
         checks,
         torque,
         missing(checks, torque, places),
-        Pins.of(rebuild, how, parts),
+        PinnedCautions.of(rebuild, how, parts),
         beside(rebuild, id, stripping),
         places,
         how.power(),
@@ -181,7 +181,7 @@ class StepViewer {
     long open = checks.stream().filter(c -> !c.answered() || !c.passed()).count();
     torque.map(TorqueView::missing).filter(m -> !m.isEmpty()).ifPresent(missing::add);
     if (open > 0) {
-      missing.add(Words.count(open, "check") + " to answer");
+      missing.add(Text.count(open, "check") + " to answer");
     }
     return String.join(", ", missing);
   }
@@ -199,7 +199,7 @@ class StepViewer {
       String was = rebuild.sheet().handling(id).map(Handling::pose).orElse("");
       now = was.isEmpty() ? now : was;
     }
-    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Words.words(pose));
+    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Text.words(pose));
   }
 
   private static Optional<String> toolBefore(Rebuild rebuild, List<String> done) {
@@ -269,7 +269,7 @@ class StepViewer {
                         e.getValue().judgement().say(),
                         e.getValue().acceptedBecause()))
             .toList();
-    Crib.WrenchChoice wrench = crib.choose(f.targetNm());
+    Wrenches.WrenchChoice wrench = crib.choose(f.targetNm());
     return new TorqueView(
         f.count(),
         f.layout(),

@@ -10,8 +10,8 @@ import isokinon.server.db.PolicyRow;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.Topic;
 import isokinon.server.db.WetKitRow;
-import isokinon.server.work.ShopLives.Life;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.Life;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import isokinon.server.work.shared.Cached;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -28,14 +28,14 @@ import org.springframework.stereotype.Component;
 @Component
 class StockDemand {
 
-  private final Lives lives;
+  private final LifeService lives;
   private final HistoryMapper history;
   private final FittedWetEnds wetEnds;
   private final Catalogue catalogue;
   private final Cached<Map<KitId, Asking>> byKit;
 
   StockDemand(
-      Lives lives,
+      LifeService lives,
       HistoryMapper history,
       FittedWetEnds wetEnds,
       Catalogue catalogue,
@@ -51,7 +51,7 @@ class StockDemand {
 
   /** The sets that ask for one kit, by the group whose life they share. */
   record Asking(
-      Map<LifeGroups.Of, List<Life>> groups,
+      Map<LifeGroups.GroupKey, List<Life>> groups,
       Map<String, PolicyRow> kept,
       Map<Double, Demand> known) {
 
@@ -98,11 +98,11 @@ class StockDemand {
   }
 
   private Map<KitId, Asking> reckoned() {
-    ShopLives shop = lives.now();
+    LifeSnapshot shop = lives.now();
     Map<String, PolicyRow> kept =
         history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, Function.identity()));
-    Map<KitId, Map<LifeGroups.Of, List<Life>>> sets = new LinkedHashMap<>();
-    for (Standing s : shop.all()) {
+    Map<KitId, Map<LifeGroups.GroupKey, List<Life>>> sets = new LinkedHashMap<>();
+    for (PumpInService s : shop.all()) {
       Life life = shop.life(s);
       renewing(s)
           .ifPresent(
@@ -117,7 +117,7 @@ class StockDemand {
                 Map.Entry::getKey, e -> new Asking(e.getValue(), kept, new ConcurrentHashMap<>())));
   }
 
-  private Optional<KitId> renewing(Standing s) {
+  private Optional<KitId> renewing(PumpInService s) {
     PumpRow pump = s.pump();
     return pump.sheet()
         .flatMap(

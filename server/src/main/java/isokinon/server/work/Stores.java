@@ -52,7 +52,7 @@ public class Stores {
   private final Catalogue catalogue;
   private final BenchMapper bench;
   private final Sheets sheets;
-  private final ShelfLives shelfLives;
+  private final ShelfLifeService shelfLives;
   private final StockDemand demand;
   private final ShopSettings settings;
   private final Clock clock;
@@ -63,7 +63,7 @@ public class Stores {
       Catalogue catalogue,
       BenchMapper bench,
       Sheets sheets,
-      ShelfLives shelfLives,
+      ShelfLifeService shelfLives,
       StockDemand demand,
       ShopSettings settings,
       Clock clock) {
@@ -182,12 +182,12 @@ public class Stores {
         "%s; %.1f expected over the %s of an order, %d for %d in a hundred. %s",
         String.join(", ", who.get().pumps()),
         overLead.orElseThrow().mean(),
-        Words.count(lead, "day"),
+        Text.count(lead, "day"),
         minimum.orElseThrow(),
         Math.round(100 * level),
         enough.orElseThrow() >= HALF_A_YEAR
             ? "What is free lasts half a year and more."
-            : "What is free lasts " + Words.count(enough.get(), "day") + " at that level.");
+            : "What is free lasts " + Text.count(enough.get(), "day") + " at that level.");
   }
 
   /** Days for which the free pieces are enough at the level, in weeks, at most half a year. */
@@ -233,7 +233,7 @@ public class Stores {
     return new ShelfLot(
         lot.id(),
         lot.quantity(),
-        Words.day(lot.cured()),
+        Text.day(lot.cured()),
         life.useBy().map(LocalDate::toString),
         life.extendedBy().map(LocalDate::toString),
         status,
@@ -287,7 +287,7 @@ public class Stores {
           case NEEDS_INSPECTION ->
               "Look for cracks, hardening and set by ISO 2230 and record it when it is fitted,"
                   + " until "
-                  + life.extendedBy().map(Words::day).orElse("")
+                  + life.extendedBy().map(Text::day).orElse("")
                   + ".";
           default -> "";
         };
@@ -299,8 +299,8 @@ public class Stores {
                 l.title() + " " + l.material(),
                 status,
                 status == LotStatus.OVER_AGE
-                    ? "over-age since " + life.extendedBy().map(Words::day).orElse("")
-                    : "past its first date " + life.useBy().map(Words::day).orElse(""),
+                    ? "over-age since " + life.extendedBy().map(Text::day).orElse("")
+                    : "past its first date " + life.useBy().map(Text::day).orElse(""),
                 doThis,
                 l.quantity()));
   }
@@ -332,7 +332,7 @@ public class Stores {
         k.note(),
         k.fromPump(),
         k.place(),
-        Words.day(k.keptAt().toLocalDate()));
+        Text.day(k.keptAt().toLocalDate()));
   }
 
   /** What to order, as a table. */
@@ -358,7 +358,7 @@ public class Stores {
             o.title(),
             o.material(),
             o.count(),
-            Words.digits(o.price()),
+            Text.digits(o.price()),
             o.leadDays(),
             o.because());
       }

@@ -6,8 +6,8 @@ import isokinon.core.diagnosis.DiagnosisLibrary.Fault;
 import isokinon.core.diagnosis.DiagnosisLibrary.QuickTest;
 import isokinon.core.diagnosis.DiagnosisLibrary.Symptom;
 import isokinon.core.diagnosis.Evidence;
-import isokinon.core.diagnosis.NextTest;
-import isokinon.core.plan.PlanRefused;
+import isokinon.core.diagnosis.TestChoice;
+import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Family;
@@ -87,7 +87,7 @@ public class Symptoms {
       String id,
       String title,
       String how,
-      NextTest.Kind kind,
+      TestChoice.Kind kind,
       double minutes,
       String limit,
       String caution,
@@ -123,7 +123,7 @@ public class Symptoms {
   /**
    * What a pump may have, with what is known so far.
    *
-   * @throws Refused where the pump is unknown, or a symptom or test is not one of its family
+   * @throws RequestProblem where the pump is unknown, or a symptom or test is not one of its family
    */
   @Transactional(readOnly = true)
   public SymptomsView view(String tag, SymptomQuestion q) {
@@ -142,7 +142,7 @@ public class Symptoms {
     return new SymptomsView(
         tag,
         pump.dutyTitle() + (pump.dutyNote().isEmpty() ? "" : "; " + pump.dutyNote()),
-        pump.series() + ", " + pump.material() + ", " + Words.plain(Math.rint(pump.age())) + " h",
+        pump.series() + ", " + pump.material() + ", " + Text.plain(Math.rint(pump.age())) + " h",
         pump.family(),
         known.symptoms(family).stream().map(s -> line(s, q)).toList(),
         now.ranked().stream()
@@ -188,7 +188,7 @@ public class Symptoms {
                 .findFirst()
                 .orElseThrow(
                     () ->
-                        Refused.of(
+                        RequestProblem.of(
                             422,
                             seen ? "seen" : "not",
                             "Pumps of this family do not show " + id + "."));
@@ -212,7 +212,7 @@ public class Symptoms {
         .filter(x -> x.id().equals(id))
         .findFirst()
         .orElseThrow(
-            () -> Refused.of(422, path, "Pumps of this family have no test called " + id + "."));
+            () -> RequestProblem.of(422, path, "Pumps of this family have no test called " + id + "."));
   }
 
   private static FaultLine fault(
@@ -245,7 +245,7 @@ public class Symptoms {
         parts.stream().map(Part::id).toList(),
         f.parts().isEmpty()
             ? "outside the pump, no strip"
-            : String.join(", ", parts.stream().map(p -> Words.inSentence(p.name())).toList()),
+            : String.join(", ", parts.stream().map(p -> Text.inSentence(p.name())).toList()),
         minutes.get(f.id()),
         found.getOrDefault(f.id(), 0));
   }
@@ -278,7 +278,7 @@ public class Symptoms {
                   .flatMap(s -> followed.step(s).stream())
                   .mapToDouble(Step::stripMinutes)
                   .sum());
-    } catch (PlanRefused e) {
+    } catch (UnplannableRequest e) {
       return Optional.empty();
     }
   }
@@ -301,7 +301,7 @@ public class Symptoms {
             takes.put(
                 t.id(),
                 t.minutes() + sheet.flatMap(s -> stripMinutes(s, pump, t.parts())).orElse(0.0)));
-    List<NextTest> ranked = ranked(family, now, open, takes);
+    List<TestChoice> ranked = ranked(family, now, open, takes);
     double doubt = now.entropyBits();
     return ranked.stream()
         .map(
@@ -324,14 +324,14 @@ public class Symptoms {
         .toList();
   }
 
-  private List<NextTest> ranked(
+  private List<TestChoice> ranked(
       Family family, Belief belief, List<QuickTest> tests, Map<String, Double> takes) {
-    return NextTest.ranked(
+    return TestChoice.ranked(
         belief,
         tests.stream()
             .map(
                 t ->
-                    new NextTest.Test(
+                    new TestChoice.Test(
                         diagnosis.library().evidence(family, t, true), takes.get(t.id()), t.kind()))
             .toList());
   }
@@ -347,12 +347,12 @@ public class Symptoms {
       Map<String, Optional<Double>> minutes) {
     DiagnosisLibrary known = diagnosis.library();
     Belief.Ranked first = after.ranked().get(0);
-    List<NextTest> next = ranked(family, after, left, takes);
+    List<TestChoice> next = ranked(family, after, left, takes);
     String title = known.fault(first.id()).map(Fault::title).orElse("");
     boolean goThere =
         first.chance() >= SURE_ENOUGH
             || next.isEmpty()
-            || next.get(0).gainBits() < NextTest.LEAST_BITS;
+            || next.get(0).gainBits() < TestChoice.LEAST_BITS;
     String then =
         !goThere
             ? "Then: "

@@ -90,7 +90,7 @@ public class Trends {
         if (rows != null) {
           trends.add(
               trend(
-                  part.name() + ", " + Words.words(l.measure()),
+                  part.name() + ", " + Text.words(l.measure()),
                   rows,
                   Optional.of(l.watch()),
                   Optional.of(l.renew()),
@@ -136,7 +136,7 @@ public class Trends {
                     new TrendPoint(
                         r.hours(),
                         r.reading(),
-                        Words.day(r.takenAt().toLocalDate()),
+                        Text.day(r.takenAt().toLocalDate()),
                         r.gauge().isEmpty() ? r.who() : r.gauge() + ", " + r.who(),
                         r.overdue(),
                         r.lastOfPart()))
@@ -188,22 +188,22 @@ public class Trends {
     }
     double left = Math.max(0, t.crossing().get() - pump.runningHours());
     if (left > LONG_HOURS) {
-      return "Hardly moves: over " + Words.plain(LONG_HOURS) + " h to its limit.";
+      return "Hardly moves: over " + Text.plain(LONG_HOURS) + " h to its limit.";
     }
     String reaches =
         "Reaches "
-            + Words.plain(limit)
+            + Text.plain(limit)
             + " "
-            + Words.unit(unit)
+            + Text.unit(unit)
             + " in about "
-            + Words.about(left)
+            + Text.about(left)
             + " h";
     return t.earliest().isPresent()
         ? reaches
             + ", nine times in ten between "
-            + Words.about(Math.max(0, t.earliest().get() - pump.runningHours()))
+            + Text.about(Math.max(0, t.earliest().get() - pump.runningHours()))
             + " and "
-            + Words.about(Math.max(0, t.latest().orElseThrow() - pump.runningHours()))
+            + Text.about(Math.max(0, t.latest().orElseThrow() - pump.runningHours()))
             + " h from now."
         : reaches + "; the readings scatter too much to say how surely.";
   }

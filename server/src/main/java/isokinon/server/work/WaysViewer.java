@@ -1,7 +1,7 @@
 package isokinon.server.work;
 
 import isokinon.core.plan.Plan;
-import isokinon.core.plan.PlanRefused;
+import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.plan.RouteOption;
@@ -103,7 +103,7 @@ final class WaysViewer {
                       List.of(),
                       asked.avoid(),
                       rebuild.written().has(School.Effect.KIT_CONTENTS, ways))));
-    } catch (PlanRefused e) {
+    } catch (UnplannableRequest e) {
       return Optional.empty();
     }
   }

@@ -16,7 +16,7 @@ import isokinon.server.db.OfferRow;
 import isokinon.server.db.StoresMapper;
 import isokinon.server.db.WetEndMapper;
 import isokinon.server.db.WetKitRow;
-import isokinon.server.work.ShopLives.Known;
+import isokinon.server.work.LifeSnapshot.GroupEvidence;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -52,13 +52,13 @@ class WetEndKits {
       Optional<String> noRotor,
       Optional<Double> swell,
       List<LotRow> lots,
-      Known known) {}
+      GroupEvidence known) {}
 
   private final WetEndMapper store;
   private final Catalogue catalogue;
   private final StoresMapper stores;
   private final ShopLibrary library;
-  private final Lives lives;
+  private final LifeService lives;
   private final PlanMinutes plans;
 
   WetEndKits(
@@ -66,7 +66,7 @@ class WetEndKits {
       Catalogue catalogue,
       StoresMapper stores,
       ShopLibrary library,
-      Lives lives,
+      LifeService lives,
       PlanMinutes plans) {
     this.store = store;
     this.catalogue = catalogue;
@@ -121,7 +121,7 @@ class WetEndKits {
         sheet.stator().isPresent() ? swellSeen(kit.material(), s.duty()) : Optional.empty();
     Other other = other(s, sheet, kit, singles, parts, changed, swell, s.duty());
     String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
-    Known known = lives.like(lead, kit.material(), group);
+    GroupEvidence known = lives.like(lead, kit.material(), group);
     return new Offered(
         kit,
         new Candidate(
@@ -211,11 +211,11 @@ class WetEndKits {
         noRotor =
             Optional.of(
                 "At "
-                    + Words.plain(hottest)
+                    + Text.plain(hottest)
                     + " °C no rotor sits in it within "
-                    + Words.plain(sizes.leastMm())
+                    + Text.plain(sizes.leastMm())
                     + " to "
-                    + Words.plain(sizes.mostMm())
+                    + Text.plain(sizes.mostMm())
                     + " mm of interference.");
       } else {
         double want = fit.get().classMm();
@@ -225,17 +225,17 @@ class WetEndKits {
         }
         note =
             (swap ? "needs " : s.tag().isEmpty() ? "takes " : "keeps ")
-                + (want == 0 ? "the standard rotor" : "the rotor " + Words.plain(want) + " mm")
+                + (want == 0 ? "the standard rotor" : "the rotor " + Text.plain(want) + " mm")
                 + (changed.containsKey(Roles.ROTOR) ? " in " + changed.get(Roles.ROTOR).code() : "")
                 + String.format(
                     Locale.ROOT,
                     ", %.2f mm tight at %s °C",
                     fit.get().fit().interferenceMm(),
-                    Words.plain(hottest))
+                    Text.plain(hottest))
                 + seen.map(
                         x ->
                             " and "
-                                + Words.plain(Math.round(x * 1000) / 10.0)
+                                + Text.plain(Math.round(x * 1000) / 10.0)
                                 + " % swell seen here")
                     .orElse(", no swell counted");
       }
@@ -248,7 +248,7 @@ class WetEndKits {
       note +=
           (note.isEmpty() ? "" : "; ")
               + "needs the "
-              + (e.getKey().equals("o-ring") ? "O-ring" : Words.words(e.getKey()))
+              + (e.getKey().equals("o-ring") ? "O-ring" : Text.words(e.getKey()))
               + " in "
               + e.getValue().code()
               + " as well";

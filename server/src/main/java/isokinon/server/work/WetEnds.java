@@ -16,7 +16,7 @@ import isokinon.core.wetend.Rating;
 import isokinon.core.wetend.Rating.LimitedBy;
 import isokinon.core.wetend.Roles;
 import isokinon.core.wetend.Sensitivity;
-import isokinon.core.wetend.Standing;
+import isokinon.core.wetend.ChoiceOutcome;
 import isokinon.core.wetend.WayOut;
 import isokinon.server.access.People;
 import isokinon.server.db.FluidUse;
@@ -81,7 +81,7 @@ public class WetEnds {
   private final WetEndKits kitsOf;
   private final Sheets sheets;
   private final ShopLibrary library;
-  private final ShelfLives shelf;
+  private final ShelfLifeService shelf;
   private final People people;
   private final Clock clock;
 
@@ -94,7 +94,7 @@ public class WetEnds {
       WetEndKits kitsOf,
       Sheets sheets,
       ShopLibrary library,
-      ShelfLives shelf,
+      ShelfLifeService shelf,
       People people,
       Clock clock) {
     this.pumps = pumps;
@@ -119,7 +119,7 @@ public class WetEnds {
   /**
    * The chooser for a pump or for a duty typed in.
    *
-   * @throws Refused with everything that is wrong with the question
+   * @throws RequestProblem with everything that is wrong with the question
    */
   @Transactional(readOnly = true)
   public ChooserView choose(Question q) {
@@ -128,11 +128,11 @@ public class WetEnds {
     Money money = money(s);
     List<WetEndKits.Offered> offered = kitsOf.offered(s);
     List<KitChoice> kits = kits(s, ranking, money, offered);
-    Function<Duty, Standing> standing = standing(s, ranking, money, offered);
+    Function<Duty, ChoiceOutcome> standing = standing(s, ranking, money, offered);
     UnaryOperator<String> name = WetEndKits::named;
     return new ChooserView(
         s.tag(),
-        s.sheet().map(Sheet::title).orElse(Words.sentence(Words.words(s.family().code()))),
+        s.sheet().map(Sheet::title).orElse(Text.sentence(Text.words(s.family().code()))),
         s.family(),
         s.sheet().map(Sheet::id).orElse(""),
         s.lead(),
@@ -198,13 +198,13 @@ public class WetEnds {
   /**
    * Writes a pump's duty down.
    *
-   * @throws Refused with everything that is wrong with it
+   * @throws RequestProblem with everything that is wrong with it
    */
   @Transactional
   public ChooserView change(String tag, DutyForm form, String who) {
     PumpRow pump =
-        store.lock(tag).orElseThrow(() -> Refused.missing("No pump is called " + tag + "."));
-    people.known(who);
+        store.lock(tag).orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
+    people.requireKnown(who);
     Duty duty = form.duty(library);
     WetEndRow before = fitted.of(tag);
     wetEnds.clear(tag);
@@ -215,7 +215,7 @@ public class WetEnds {
         tag,
         form.title() == null || form.title().isBlank()
             ? pump.dutyTitle()
-            : Words.clipped(form.title().strip(), 120),
+            : Text.clipped(form.title().strip(), 120),
         duty.abrasion(),
         duty.suctionLiftM());
     return view(tag);
@@ -249,13 +249,13 @@ public class WetEnds {
 
   private ChoiceSetting typedIn(Question q) {
     if (q.duty() == null) {
-      throw Refused.of(400, "duty", "Give a pump, or a duty.");
+      throw RequestProblem.of(400, "duty", "Give a pump, or a duty.");
     }
     Optional<Sheet> sheet = Optional.empty();
     if (q.sheet() != null && !q.sheet().isEmpty()) {
       sheet = sheets.find(q.sheet());
       if (sheet.isEmpty()) {
-        throw Refused.of(400, "sheet", "No sheet is called " + q.sheet() + ".");
+        throw RequestProblem.of(400, "sheet", "No sheet is called " + q.sheet() + ".");
       }
     }
     Family family =
@@ -263,7 +263,7 @@ public class WetEnds {
             .map(Sheet::family)
             .or(() -> Code.parse(Family.class, q.family() == null ? "" : q.family()))
             .orElseThrow(
-                () -> Refused.of(400, "family", "A family is " + Code.all(Family.class) + "."));
+                () -> RequestProblem.of(400, "family", "A family is " + Code.all(Family.class) + "."));
     Map<String, String> inPump = new LinkedHashMap<>();
     if (q.body() != null && !q.body().isEmpty()) {
       inPump.put(Roles.BODY, known("body", q.body()).code());
@@ -300,7 +300,7 @@ public class WetEnds {
         .materials()
         .material(code)
         .orElseThrow(
-            () -> Refused.of(400, path, "The library knows no material \"" + code + "\"."));
+            () -> RequestProblem.of(400, path, "The library knows no material \"" + code + "\"."));
   }
 
   /** The form with the names of its fluids. */
@@ -409,7 +409,7 @@ public class WetEnds {
     return new KitChoice(
         o.candidate().id(),
         lot.map(LotRow::id),
-        lot.map(LotRow::title).orElse(Words.sentence(Words.words(kit.kit()))),
+        lot.map(LotRow::title).orElse(Text.sentence(Text.words(kit.kit()))),
         kit.material(),
         r.whole().parts().stream()
             .map(
@@ -446,14 +446,14 @@ public class WetEnds {
         o.known().lastFailed(),
         finished == 0
             ? "no history, library value"
-            : Words.count(finished, "run")
+            : Text.count(finished, "run")
                 + " here, "
-                + (failures == 0 ? "no failure" : Words.count(failures, "failure")));
+                + (failures == 0 ? "no failure" : Text.count(failures, "failure")));
   }
 
   // ---- what would change the choice -----------------------------------------------------------
 
-  private Function<Duty, Standing> standing(
+  private Function<Duty, ChoiceOutcome> standing(
       ChoiceSetting s, KitRanking ranking, Money money, List<WetEndKits.Offered> offered) {
     if (s.sheet().isPresent() && !offered.isEmpty()) {
       boolean rotors = s.sheet().get().stator().isPresent();
@@ -509,7 +509,7 @@ public class WetEnds {
                 ? "needs nothing else"
                 : cheapest.get().hardwareNote())
             + " and saves £"
-            + Words.plain(Math.round(saved))
+            + Text.plain(Math.round(saved))
             + " per 1000 h.";
     return Optional.of(
         new Offer(

@@ -8,7 +8,7 @@ import isokinon.core.life.Policies.Terms;
 import isokinon.core.life.Policies.Way;
 import isokinon.server.work.LifeView.ChangeView;
 import isokinon.server.work.LifeView.TermsView;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,9 +20,9 @@ class WhatIf {
 
   private static final double HOTTER_K = 5;
 
-  private final Lives lives;
+  private final LifeService lives;
 
-  WhatIf(Lives lives) {
+  WhatIf(LifeService lives) {
     this.lives = lives;
   }
 
@@ -31,7 +31,7 @@ class WhatIf {
       LifeEstimate estimate,
       Terms terms,
       TermsView view,
-      List<Standing> running,
+      List<PumpInService> running,
       double perHour) {
     List<ChangeView> changes = new ArrayList<>();
     Way way = p.chosen().map(Kept::way).orElse(Way.FIXED);
@@ -58,14 +58,14 @@ class WhatIf {
   }
 
   /** The best age goes with the life, and the life with the library's factor. */
-  private Optional<ChangeView> hotter(Kept fixed, List<Standing> running, double perHour) {
-    Optional<Standing> one = running.stream().findFirst();
+  private Optional<ChangeView> hotter(Kept fixed, List<PumpInService> running, double perHour) {
+    Optional<PumpInService> one = running.stream().findFirst();
     Optional<Double> now = one.flatMap(s -> lives.factor(s.pump(), 0));
     if (now.isEmpty()) {
       return Optional.empty();
     }
     Optional<Double> then = lives.factor(one.get().pump(), HOTTER_K);
-    String when = "The fluid " + Words.plain(HOTTER_K) + " K hotter";
+    String when = "The fluid " + Text.plain(HOTTER_K) + " K hotter";
     if (then.isEmpty()) {
       return Optional.of(new ChangeView(when, "then this material is out"));
     }
@@ -75,10 +75,10 @@ class WhatIf {
             when,
             shorter < 1
                 ? "changes nothing by the library"
-                : "shorter by about " + LifeWords.h(shorter)));
+                : "shorter by about " + LifeText.h(shorter)));
   }
 
   private static String money(double pounds) {
-    return "£" + Words.plain(Math.round(pounds));
+    return "£" + Text.plain(Math.round(pounds));
   }
 }

@@ -18,8 +18,8 @@ import isokinon.server.db.RebuildRow;
 import isokinon.server.db.ReservationRow;
 import isokinon.server.db.ShelfMapper;
 import isokinon.server.db.WetKitRow;
-import isokinon.server.work.ShopLives.Life;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.Life;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import isokinon.server.work.shared.ShopSettings;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -66,26 +66,26 @@ class WorkList {
       String line,
       String pair) {}
 
-  private final Lives lives;
+  private final LifeService lives;
   private final Forecasts forecasts;
   private final Renewals renewals;
   private final HistoryMapper history;
   private final FindingMapper findings;
   private final BenchMapper bench;
   private final ShelfMapper shelf;
-  private final ShelfLives shelfLives;
+  private final ShelfLifeService shelfLives;
   private final DiaryMapper diary;
   private final Clock clock;
 
   WorkList(
-      Lives lives,
+      LifeService lives,
       Forecasts forecasts,
       Renewals renewals,
       HistoryMapper history,
       FindingMapper findings,
       BenchMapper bench,
       ShelfMapper shelf,
-      ShelfLives shelfLives,
+      ShelfLifeService shelfLives,
       DiaryMapper diary,
       Clock clock) {
     this.lives = lives;
@@ -102,7 +102,7 @@ class WorkList {
 
   /** The jobs within {@code days}, the soonest due first, and those in {@code also}. */
   List<Work> within(int days, Set<String> also) {
-    ShopLives shop = lives.now();
+    LifeSnapshot shop = lives.now();
     Map<String, PolicyRow> kept =
         history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, p -> p));
     Map<String, NextLookRow> looks =
@@ -114,7 +114,7 @@ class WorkList {
     List<FixtureRow> fixtures = diary.fixtures();
     List<Work> list = new ArrayList<>();
     Map<String, WetKitRow> kits = new HashMap<>();
-    for (Standing s : shop.all()) {
+    for (PumpInService s : shop.all()) {
       String tag = s.pump().tag();
       Optional<PolicyRow> way = Optional.ofNullable(kept.get(tag));
       boolean toFailure = way.filter(w -> w.way() == Way.UNTIL_IT_FAILS).isPresent();
@@ -200,7 +200,7 @@ class WorkList {
           day = kit.leadDays();
           say =
               "Its kit is not on the shelf: ordered today it is here in "
-                  + Words.count(day, "day")
+                  + Text.count(day, "day")
                   + ".";
         }
       }

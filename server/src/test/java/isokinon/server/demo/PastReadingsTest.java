@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.core.sheet.Family;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.FindingMapper;
 import isokinon.server.db.GaugeRow;
@@ -20,7 +20,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 @MillTest
 class PastReadingsTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
   @Autowired private FindingMapper store;
 
   @Test

@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.BenchMapper;
 import isokinon.server.db.StoresMapper;
@@ -23,14 +23,14 @@ import org.springframework.beans.factory.annotation.Autowired;
 @MillTest
 class BenchApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
   @Autowired private BenchMapper events;
   @Autowired private StoresMapper stores;
 
   @Test
   void aWholeRebuildFromTakeInToHandBack() {
     int before = stores.lot("L-0417").orElseThrow().quantity();
-    Desk.Job job =
+    ApiClient.Job job =
         desk.job("EFF-02")
             .takesIn(
                 "renew:diaphragm-a", "renew:diaphragm-b", "renew:outlet-balls", "renew:inlet-balls")
@@ -68,13 +68,13 @@ class BenchApiTest {
 
   @Test
   void anActSentTwiceIsRecordedOnce() {
-    Desk.Job job = desk.job("SCR-07").takesIn("renew:outlet-balls");
+    ApiClient.Job job = desk.job("SCR-07").takesIn("renew:outlet-balls");
     String act =
         "{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\", \"kind\": \"NOTED\", \"text\": \"wet floor\"}"
             .formatted(UUID.randomUUID(), job.view().path("seq").asLong());
     String path = "/api/v1/rebuilds/" + job.id() + "/acts";
-    Desk.Reply first = desk.post(path, act);
-    Desk.Reply again = desk.post(path, act);
+    ApiClient.Reply first = desk.post(path, act);
+    ApiClient.Reply again = desk.post(path, act);
     assertThat(first.status()).isEqualTo(200);
     assertThat(again.status()).isEqualTo(200);
     assertThat(again.body().path("seq")).isEqualTo(first.body().path("seq"));
@@ -83,10 +83,10 @@ class BenchApiTest {
 
   @Test
   void theSecondToActOnAStaleStepIsToldAndShownTheNewState() {
-    Desk.Job one = desk.job("DYE-04").takesIn("renew:outlet-balls").makesSafe();
-    Desk.Job two = one.elsewhere();
+    ApiClient.Job one = desk.job("DYE-04").takesIn("renew:outlet-balls").makesSafe();
+    ApiClient.Job two = one.elsewhere();
     one.does("STEP_DONE", Map.of("step", "outlet-manifold-off"));
-    Desk.Reply late = two.tries("STEP_DONE", Map.of("step", "outlet-manifold-off", "who", "KO"));
+    ApiClient.Reply late = two.tries("STEP_DONE", Map.of("step", "outlet-manifold-off", "who", "KO"));
     assertThat(late.status()).isEqualTo(409);
     assertThat(late.body().path("detail").asText())
         .startsWith("RT was here first: done: Set the outlet manifold")
@@ -97,8 +97,8 @@ class BenchApiTest {
 
   @Test
   void aDeviceThatSawMoreThanIsRecordedIsToldSo() {
-    Desk.Job job = desk.job("EFF-05");
-    Desk.Reply reply = job.tries("NOTED", Map.of("seen", 9_999, "text", "from a lost database"));
+    ApiClient.Job job = desk.job("EFF-05");
+    ApiClient.Reply reply = job.tries("NOTED", Map.of("seen", 9_999, "text", "from a lost database"));
     assertThat(reply.status()).isEqualTo(409);
     assertThat(reply.body().path("detail").asText())
         .startsWith("This device saw entries that are not recorded here.");
@@ -106,7 +106,7 @@ class BenchApiTest {
 
   @Test
   void ofManyAtOnceExactlyOneIsRecorded() throws Exception {
-    Desk.Job job = desk.job("BLE-06").takesIn("renew:outlet-balls").makesSafe();
+    ApiClient.Job job = desk.job("BLE-06").takesIn("renew:outlet-balls").makesSafe();
     ExecutorService crowd = Executors.newFixedThreadPool(8);
     List<Callable<Integer>> tries =
         IntStream.range(0, 8)
@@ -145,8 +145,8 @@ class BenchApiTest {
         "400||times what this joint takes",
       })
   void aReadingThatIsNoneIsASentenceAtTheField(String typed, String unit, String words) {
-    Desk.Job job = atTheFirstTorque();
-    Desk.Reply reply =
+    ApiClient.Job job = atTheFirstTorque();
+    ApiClient.Reply reply =
         job.tries(
             "TORQUE_READ",
             Map.of(
@@ -168,7 +168,7 @@ class BenchApiTest {
   @ParameterizedTest
   @CsvSource({"'29,5', , 29.5", "22 ft·lbf, , 29.8280", "22, ft·lbf, 29.8280", "' 30 ', N·m, 30"})
   void aReadingIsTakenAsPeopleTypeIt(String typed, String unit, double nm) {
-    Desk.Job job = atTheFirstTorque();
+    ApiClient.Job job = atTheFirstTorque();
     job.does(
         "TORQUE_READ",
         Map.of(
@@ -188,8 +188,8 @@ class BenchApiTest {
   }
 
   /** EFF-05 stands at its first joint with a torque; left there, so that every case finds it so. */
-  private Desk.Job atTheFirstTorque() {
-    Desk.Job job = desk.job("EFF-05");
+  private ApiClient.Job atTheFirstTorque() {
+    ApiClient.Job job = desk.job("EFF-05");
     if (job.stage().equals("TAKE_IN")) {
       job.takesIn("renew:diaphragm-b").makesSafe().strips().inspects().decides("single", "CSM");
     }
@@ -201,7 +201,7 @@ class BenchApiTest {
 
   @Test
   void aClickIsRecordedAsAClickNotAsAReading() {
-    Desk.Job job = atTheFirstTorque();
+    ApiClient.Job job = atTheFirstTorque();
     job.does(
         "TORQUE_READ",
         Map.of("step", "diaphragm-b-off", "pass", 1, "fastener", 1, "text", "clicked"));
@@ -212,12 +212,12 @@ class BenchApiTest {
 
   @Test
   void overAgeLotsAreNotFitted() {
-    Desk.Job job = desk.job("SCR-03");
+    ApiClient.Job job = desk.job("SCR-03");
     if (job.stage().equals("TAKE_IN")) {
       job.takesIn("renew:outlet-balls").makesSafe().strips().inspects();
     }
     Map<String, Object> nbr = Map.of("subject", "L-0120", "items", List.of("outlet-balls"));
-    Desk.Reply reply = job.tries("LOT_FITTED", nbr);
+    ApiClient.Reply reply = job.tries("LOT_FITTED", nbr);
     assertThat(reply.status()).isEqualTo(422);
     assertThat(reply.fault("lot")).isEqualTo("Lot L-0120 is over-age: it is not fitted, scrap it.");
     assertThat(
@@ -247,8 +247,8 @@ class BenchApiTest {
 
   @Test
   void textThatIsTooLongIsRefusedBySaying() {
-    Desk.Job job = desk.job("SCR-07");
-    Desk.Reply reply = job.tries("NOTED", Map.of("text", "x".repeat(3000)));
+    ApiClient.Job job = desk.job("SCR-07");
+    ApiClient.Reply reply = job.tries("NOTED", Map.of("text", "x".repeat(3000)));
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.fault("text")).contains("2000");
   }
@@ -259,7 +259,7 @@ class BenchApiTest {
         desk.get("/api/v1/wrenches/choice?targetNm=15&handleMm=300&adapterMm=50&angleDeg=0").body();
     assertThat(choice.path("settingNm").asDouble()).isEqualTo(15.0 * 300 / 350);
     assertThat(choice.path("wrench").asText()).isEqualTo("W-05");
-    Desk.Reply bad =
+    ApiClient.Reply bad =
         desk.get("/api/v1/wrenches/choice?targetNm=15&handleMm=long&adapterMm=50&angleDeg=0");
     assertThat(bad.status()).isEqualTo(400);
     assertThat(bad.fault("value")).contains("\"long\" is not a number");

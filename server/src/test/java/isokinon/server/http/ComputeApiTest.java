@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,20 +14,20 @@ import org.springframework.beans.factory.annotation.Autowired;
 @MillTest
 class ComputeApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
-  private Desk.Reply ask(String what, String json) {
+  private ApiClient.Reply ask(String what, String json) {
     return desk.post("/api/v1/compute/" + what, json);
   }
 
   private JsonNode answer(String what, String json) {
-    Desk.Reply reply = ask(what, json);
+    ApiClient.Reply reply = ask(what, json);
     assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
     return reply.body();
   }
 
   private void refused(String what, String json, String path, String words) {
-    Desk.Reply reply = ask(what, json);
+    ApiClient.Reply reply = ask(what, json);
     assertThat(reply.status()).as(reply.body().toString()).isEqualTo(400);
     assertThat(reply.kind()).startsWith("application/problem+json");
     assertThat(reply.fault(path)).as(reply.body().toString()).contains(words);
@@ -90,7 +90,7 @@ class ComputeApiTest {
 
   @Test
   void everyFaultOfASheetIsToldAtOnce() {
-    Desk.Reply reply =
+    ApiClient.Reply reply =
         ask(
             "plan",
             """
@@ -231,7 +231,7 @@ class ComputeApiTest {
 
   @Test
   void severalFaultsOfADutyComeTogether() {
-    Desk.Reply reply =
+    ApiClient.Reply reply =
         ask(
             "wet-end/rate",
             "{\"role\": \"wing\", \"materials\": [\"unobtainium\"], \"exposures\": [{\"fluid\": \"treacle\","
@@ -356,7 +356,7 @@ class ComputeApiTest {
     assertThat(fit.path("failures").asInt()).isEqualTo(4);
     assertThat(fit.path("survival")).hasSize(4);
     assertThat(fit.at("/survival/3/low").isNull()).isTrue();
-    Desk.Reply few = ask("life/fit", "{\"observations\": [{\"age\": 5, \"failed\": true}]}");
+    ApiClient.Reply few = ask("life/fit", "{\"observations\": [{\"age\": 5, \"failed\": true}]}");
     assertThat(few.status()).isEqualTo(422);
     assertThat(few.fault("observations")).contains("2 different ages");
   }
@@ -458,7 +458,7 @@ class ComputeApiTest {
   @ParameterizedTest
   @CsvSource({"not json", "[1,2]", "'{\"count\": 8'", "''"})
   void textThatIsNoQuestionIsA400(String text) {
-    Desk.Reply reply = ask("torque/order", text);
+    ApiClient.Reply reply = ask("torque/order", text);
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.body().path("errors")).isNotEmpty();
     assertThat(reply.body().toString())
@@ -468,7 +468,7 @@ class ComputeApiTest {
 
   @Test
   void moreThanAMegabyteIsRefusedUnread() {
-    Desk.Reply reply = ask("plan", "{\"sheetId\": \"" + "x".repeat(1_100_000) + "\"}");
+    ApiClient.Reply reply = ask("plan", "{\"sheetId\": \"" + "x".repeat(1_100_000) + "\"}");
     assertThat(reply.status()).isEqualTo(413);
     assertThat(reply.fault("")).isEqualTo("A request to this address holds at most 1 MB.");
   }
@@ -477,14 +477,14 @@ class ComputeApiTest {
   void otherKindsOfRequestAreAnsweredPlainly() {
     assertThat(desk.get("/api/v1/compute/plan").status()).isEqualTo(405);
     assertThat(desk.post("/api/v1/compute/plan", "id: x", "text/plain").status()).isEqualTo(415);
-    Desk.Reply nowhere = desk.get("/api/v1/nowhere");
+    ApiClient.Reply nowhere = desk.get("/api/v1/nowhere");
     assertThat(nowhere.status()).isEqualTo(404);
     assertThat(nowhere.body().path("detail").asText()).isEqualTo("Nothing is at /api/v1/nowhere.");
   }
 
   // ---- kit cover ------------------------------------------------------------------------------
 
-  private Desk.Reply cover(String json) {
+  private ApiClient.Reply cover(String json) {
     return desk.post("/api/v1/compute/kit-cover", json);
   }
 
@@ -509,7 +509,7 @@ class ComputeApiTest {
 
   @Test
   void partsNobodySellsAreA422NamingThem() {
-    Desk.Reply reply = cover("{\"need\": {\"seat\": 1, \"cap\": 2}, \"kits\": []}");
+    ApiClient.Reply reply = cover("{\"need\": {\"seat\": 1, \"cap\": 2}, \"kits\": []}");
     assertThat(reply.status()).isEqualTo(422);
     assertThat(reply.fault("need.seat")).contains("brings seat");
     assertThat(reply.fault("need.cap")).contains("brings cap");
@@ -526,7 +526,7 @@ class ComputeApiTest {
         "{\"need\": {\"a\": 1}, \"kits\": [{\"id\": \"k\", \"price\": 1, \"parts\": {\"a\": 0}}]}|kits[0].parts.a"
       })
   void aCoverQuestionThatIsNoneIsRefusedAtItsField(String json, String path) {
-    Desk.Reply reply = cover(json);
+    ApiClient.Reply reply = cover(json);
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.fault(path)).isNotBlank();
   }

@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +21,7 @@ import org.springframework.test.context.TestPropertySource;
     properties = "spring.datasource.url=jdbc:h2:mem:constructions;DB_CLOSE_DELAY=-1")
 class ConstructionsApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private static List<JsonNode> list(JsonNode array) {
     return StreamSupport.stream(array.spliterator(), false).toList();
@@ -35,7 +35,7 @@ class ConstructionsApiTest {
     return items.toArray(String[]::new);
   }
 
-  private static void stripToBuild(Desk.Job job, String material) {
+  private static void stripToBuild(ApiClient.Job job, String material) {
     while (job.stage().equals("STRIP")) {
       job.strips().inspects().decides("single", material).builds();
     }
@@ -62,7 +62,7 @@ class ConstructionsApiTest {
     "SCR-06, seal-kit"
   })
   void everyConstructionGoesFromTakeInToHandBack(String tag, String kit) {
-    Desk.Job job = desk.job(tag).takesIn(kit(tag, kit)).makesSafe();
+    ApiClient.Job job = desk.job(tag).takesIn(kit(tag, kit)).makesSafe();
     stripToBuild(job, "EPDM");
     job.proves().does("HANDED_BACK", Map.of());
     assertThat(job.stage()).isEqualTo("CLOSED");
@@ -71,8 +71,8 @@ class ConstructionsApiTest {
 
   @Test
   void theWaysInStandBesideEachOtherBeforeThePumpIsTakenIn() {
-    Desk.Job job = desk.job("SCR-09");
-    Desk.Reply ways =
+    ApiClient.Job job = desk.job("SCR-09");
+    ApiClient.Reply ways =
         desk.post("/api/v1/rebuilds/" + job.id() + "/ways", "{\"items\": [\"renew:stator\"]}");
     assertThat(list(ways.body().path("routes")))
         .extracting(r -> r.path("title").asText() + " " + r.path("minutes").asInt())
@@ -80,7 +80,7 @@ class ConstructionsApiTest {
     assertThat(list(ways.body().path("routes")))
         .extracting(r -> r.path("followed").asBoolean())
         .containsExactly(true, false);
-    Desk.Reply other =
+    ApiClient.Reply other =
         desk.post(
             "/api/v1/rebuilds/" + job.id() + "/ways",
             "{\"items\": [\"renew:stator\", \"avoid:pair-parted\"]}");
@@ -93,7 +93,7 @@ class ConstructionsApiTest {
 
   @Test
   void aSchoolSaysWhatItsOtherWayCosts() {
-    Desk.Job job = desk.job("EFF-03");
+    ApiClient.Job job = desk.job("EFF-03");
     JsonNode ways =
         desk.post(
                 "/api/v1/rebuilds/" + job.id() + "/ways",
@@ -115,7 +115,7 @@ class ConstructionsApiTest {
 
   @Test
   void whatCanCrushOrBreakStaysInSight() {
-    Desk.Job job = desk.job("BLE-01").takesIn("renew:bushing").makesSafe();
+    ApiClient.Job job = desk.job("BLE-01").takesIn("renew:bushing").makesSafe();
     assertThat(list(job.view().at("/step/pinned")))
         .extracting(p -> p.path("mark").asText())
         .contains("magnet", "mains", "pressure");
@@ -128,7 +128,7 @@ class ConstructionsApiTest {
 
   @Test
   void aJobLaidAsideIsTaggedAndTakenUpWhereItWasLeft() {
-    Desk.Job job = desk.job("DYE-01").takesIn("renew:tube").makesSafe();
+    ApiClient.Job job = desk.job("DYE-01").takesIn("renew:tube").makesSafe();
     job.answersChecks().does("STEP_DONE", Map.of("step", job.view().at("/step/id").asText()));
     String next = job.view().at("/step/id").asText();
     job.does("PAUSED", Map.of("subject", "kit", "text", "tube comes Thursday"));
@@ -139,7 +139,7 @@ class ConstructionsApiTest {
             r ->
                 assertThat(r.path("state").asText())
                     .isEqualTo("part stripped, frame open, waiting for kit"));
-    Desk.Job elsewhere = job.elsewhere();
+    ApiClient.Job elsewhere = job.elsewhere();
     assertThat(elsewhere.view().at("/pause/note").asText()).isEqualTo("tube comes Thursday");
     assertThat(elsewhere.tries("STEP_DONE", Map.of("step", next)).status()).isEqualTo(422);
     elsewhere.does("RESUMED", Map.of());
@@ -149,12 +149,12 @@ class ConstructionsApiTest {
   @Test
   void threeRecordedJobsTeachTheNextOneItsMinutes() {
     for (int i = 0; i < 3; i++) {
-      Desk.Job job = desk.job("EFF-01").takesIn("renew:tube").makesSafe();
+      ApiClient.Job job = desk.job("EFF-01").takesIn("renew:tube").makesSafe();
       assertThat(job.view().at("/plan/minutes").asDouble()).isEqualTo(20.5);
       stripToBuild(job, "EPDM");
       job.proves().does("HANDED_BACK", Map.of());
     }
-    Desk.Job taught = desk.job("EFF-01").takesIn("renew:tube");
+    ApiClient.Job taught = desk.job("EFF-01").takesIn("renew:tube");
     assertThat(taught.view().at("/plan/minutes").asDouble())
         .as("the clock of this test stands still, so every step took no time")
         .isZero();
@@ -162,7 +162,7 @@ class ConstructionsApiTest {
 
   @Test
   void theCheapestCoverCountsTheShelfAndTellsWhatIsLeftOver() {
-    Desk.Job job =
+    ApiClient.Job job =
         desk.job("EFF-05").takesIn(kit("EFF-05", "wet-kit")).makesSafe().strips().inspects();
     JsonNode cover = job.view().at("/decide/cover");
     assertThat(cover.path("optimal").asBoolean()).isTrue();
@@ -170,7 +170,7 @@ class ConstructionsApiTest {
     assertThat(cover.path("cost").asDouble()).isZero();
     assertThat(list(cover.path("overAge")))
         .anySatisfy(o -> assertThat(o.asText()).contains("L-0120"));
-    Desk.Job dry = desk.job("SCR-07").takesIn(kit("SCR-07", "air-kit")).makesSafe();
+    ApiClient.Job dry = desk.job("SCR-07").takesIn(kit("SCR-07", "air-kit")).makesSafe();
     dry.strips().inspects();
     assertThat(list(dry.view().at("/decide/cover/onHand"))).hasSizeGreaterThan(5);
   }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -16,9 +16,9 @@ class CounterApiTest {
 
   private static final String HEAD = "tag,counter,at,reading\n";
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
-  private Desk.Reply bring(String lines, boolean dryRun) {
+  private ApiClient.Reply bring(String lines, boolean dryRun) {
     return desk.post("/api/v1/counters?who=RT&dryRun=" + dryRun, HEAD + lines, "text/csv");
   }
 
@@ -55,7 +55,7 @@ class CounterApiTest {
   @Test
   void aTableWithFaultsBringsNothing() {
     double before = hours("SCR-07");
-    Desk.Reply reply =
+    ApiClient.Reply reply =
         bring(
             "SCR-07,hours,2026-03-15,%s\nNOPE-1,hours,2026-03-15,5\nSCR-07,days,2026-03-15,5\n"
                     .formatted(before + 5)

@@ -8,7 +8,7 @@ import com.google.zxing.LuminanceSource;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
@@ -25,15 +25,15 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:diary;DB_CLOSE_DELAY=-1")
 class DiaryApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private JsonNode plan() {
-    Desk.Reply reply = desk.post("/api/v1/diary/plan?who=MA", "{}");
+    ApiClient.Reply reply = desk.post("/api/v1/diary/plan?who=MA", "{}");
     assertThat(reply.status()).as("%s", reply.body()).isEqualTo(200);
     return reply.body();
   }
 
-  private Desk.Reply pin(String fields) {
+  private ApiClient.Reply pin(String fields) {
     return desk.post("/api/v1/diary/pin", "{" + fields + ", \"who\": \"MA\"}");
   }
 
@@ -94,7 +94,7 @@ class DiaryApiTest {
   void whatSomebodyPutSomewhereStaysThere() {
     JsonNode before = of(plan(), "SCR-03");
     int day = 7 + (before.path("day").asInt() + 1) % 2;
-    Desk.Reply put =
+    ApiClient.Reply put =
         pin("\"pump\": \"SCR-03\", \"day\": " + day + ", \"minute\": 490, \"person\": \"KO\"");
     assertThat(put.status()).as("%s", put.body()).isEqualTo(200);
     JsonNode there = of(put.body(), "SCR-03");
@@ -115,7 +115,7 @@ class DiaryApiTest {
         .contains("only while Effluent press stands still");
     assertThat(pin("\"pump\": \"NOPE\", \"day\": 1, \"minute\": 480").status()).isEqualTo(404);
     assertThat(desk.post("/api/v1/diary/plan?who=XX", "{}").status()).isEqualTo(400);
-    Desk.Reply nobody = desk.post("/api/v1/diary/plan", "{}");
+    ApiClient.Reply nobody = desk.post("/api/v1/diary/plan", "{}");
     assertThat(nobody.status()).isEqualTo(400);
     assertThat(nobody.body().path("detail").asText()).isEqualTo("The address needs \"who\".");
   }
@@ -123,7 +123,7 @@ class DiaryApiTest {
   @Test
   void theCalendarFileHoldsEveryJob() {
     int jobs = entries(plan()).size();
-    Desk.Reply reply = desk.get("/api/v1/diary.ics");
+    ApiClient.Reply reply = desk.get("/api/v1/diary.ics");
     String ics = new String(reply.bytes(), StandardCharsets.UTF_8);
     assertThat(ics).startsWith("BEGIN:VCALENDAR").contains("VERSION:2.0");
     assertThat(ics.split("BEGIN:VEVENT")).hasSize(jobs + 1);
@@ -132,7 +132,7 @@ class DiaryApiTest {
 
   @Test
   void aScannerReadsTheTagFromTheLabel() throws Exception {
-    Desk.Reply reply = desk.get("/api/v1/labels.pdf?pumps=EFF-02");
+    ApiClient.Reply reply = desk.get("/api/v1/labels.pdf?pumps=EFF-02");
     assertThat(reply.kind()).isEqualTo("application/pdf");
     BufferedImage page;
     try (var pdf = Loader.loadPDF(reply.bytes())) {

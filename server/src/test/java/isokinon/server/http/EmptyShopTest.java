@@ -2,7 +2,7 @@ package isokinon.server.http;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -13,10 +13,10 @@ import org.springframework.context.annotation.Import;
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = "spring.datasource.url=jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1")
-@Import({MillTest.FixedClock.class, Desk.class})
+@Import({MillTest.FixedClock.class, ApiClient.class})
 class EmptyShopTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   @Test
   void nothingThereIsNoFault() {

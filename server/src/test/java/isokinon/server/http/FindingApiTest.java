@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.util.List;
 import java.util.Map;
@@ -14,13 +14,13 @@ import org.springframework.beans.factory.annotation.Autowired;
 @MillTest
 class FindingApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
-  private Desk.Job atInspect(String tag, String... items) {
+  private ApiClient.Job atInspect(String tag, String... items) {
     return desk.job(tag).takesIn(items).makesSafe().strips();
   }
 
-  private JsonNode finding(Desk.Job job, String part, String... signs) {
+  private JsonNode finding(ApiClient.Job job, String part, String... signs) {
     String quoted = String.join(",", List.of(signs).stream().map(s -> "\"" + s + "\"").toList());
     return desk.post(
             "/api/v1/rebuilds/" + job.id() + "/finding",
@@ -34,7 +34,7 @@ class FindingApiTest {
 
   @Test
   void aBurntStatorOnThePumpThatRunsDryPointsAtTheDryRun() {
-    Desk.Job job = atInspect("EFF-04", "inspect:stator", "inspect:rotor");
+    ApiClient.Job job = atInspect("EFF-04", "inspect:stator", "inspect:rotor");
     assertThat(finding(job, "stator").path("causes")).isEmpty();
     JsonNode burnt = finding(job, "stator", "burnt");
     assertThat(burnt.path("verdict").asText()).isEqualTo("renew");
@@ -43,7 +43,7 @@ class FindingApiTest {
     assertThat(first.path("chance").asDouble()).isGreaterThan(first.path("before").asDouble());
     assertThat(first.path("raised").toString()).contains("known to run dry", "burnt");
     assertThat(first.path("counters").get(0).path("id").asText()).isEqualTo("dry-run-guard");
-    Desk.Reply sound =
+    ApiClient.Reply sound =
         job.tries("JUDGED", Map.of("subject", "stator", "items", List.of("sound", "sign:burnt")));
     assertThat(sound.fault("text")).contains("Burnt: renewed wherever it shows.");
     job.does(
@@ -60,7 +60,7 @@ class FindingApiTest {
 
   @Test
   void badReadingsAreSentencesAndWhatWasReadBeforeStays() {
-    Desk.Job job = atInspect("SCR-09", "inspect:stator");
+    ApiClient.Job job = atInspect("SCR-09", "inspect:stator");
     job.does("MEASURED", measured("stator", "bore-wear", "0,25"));
     for (String[] bad :
         new String[][] {
@@ -71,7 +71,7 @@ class FindingApiTest {
           {"250", "cannot be"},
           {"-1", "cannot be"}
         }) {
-      Desk.Reply reply = job.tries("MEASURED", measured("stator", "bore-wear", bad[0]));
+      ApiClient.Reply reply = job.tries("MEASURED", measured("stator", "bore-wear", bad[0]));
       assertThat(reply.fault("value")).as(bad[0]).contains(bad[1]);
     }
     job.does("MEASURED", measured("stator", "bore-wear", "0.0118 in"));
@@ -82,7 +82,7 @@ class FindingApiTest {
 
   @Test
   void aGaugeOutOfCalibrationMarksItsReadingAndAnUnknownOneIsRefused() {
-    Desk.Job job = atInspect("SCR-01", "inspect:axial-bearing");
+    ApiClient.Job job = atInspect("SCR-01", "inspect:axial-bearing");
     Map<String, Object> read =
         Map.of(
             "subject",
@@ -97,7 +97,7 @@ class FindingApiTest {
     JsonNode measure = finding(job, "axial-bearing").path("measures").get(0);
     assertThat(measure.path("overdue").asBoolean()).isTrue();
     assertThat(measure.path("by").asText()).contains("DI-05", "out of calibration");
-    Desk.Reply unknown =
+    ApiClient.Reply unknown =
         job.tries(
             "MEASURED",
             Map.of(
@@ -114,7 +114,7 @@ class FindingApiTest {
 
   @Test
   void watchShortensTheNextIntervalAndTheFloorKeepsIt() {
-    Desk.Job job = atInspect("SCR-02", "renew:diaphragm-a", "renew:diaphragm-b");
+    ApiClient.Job job = atInspect("SCR-02", "renew:diaphragm-a", "renew:diaphragm-b");
     String part = null;
     JsonNode limit = null;
     for (JsonNode item : job.view().path("inspect")) {
@@ -147,7 +147,7 @@ class FindingApiTest {
 
   @Test
   void magnetsWithAThinMarginAreWatched() {
-    Desk.Job job = atInspect("BLE-01", "inspect:inner-magnet");
+    ApiClient.Job job = atInspect("BLE-01", "inspect:inner-magnet");
     JsonNode magnet = finding(job, "inner-magnet");
     assertThat(magnet.path("verdict").asText()).isEqualTo("watch");
     assertThat(magnet.path("facts").get(0).path("say").asText())
@@ -162,7 +162,7 @@ class FindingApiTest {
 
   @Test
   void theGapsOfAShuttleAreReadLeftAndRightAndTheShiftIsSaid() {
-    Desk.Job job = desk.job("EFF-03");
+    ApiClient.Job job = desk.job("EFF-03");
     job.takesIn("renew:diaphragm-a", "way:both-sides").makesSafe().strips().inspects();
     job.decides("single", "EPDM");
     while (!job.view().at("/step/checks").toString().contains("gaps-")) {

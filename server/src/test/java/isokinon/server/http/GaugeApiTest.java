@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
 import java.net.URI;
@@ -24,7 +24,7 @@ class GaugeApiTest {
 
   private static final ObjectMapper JSON = new ObjectMapper();
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
   @LocalServerPort private int port;
 
   private record Event(String name, JsonNode data) {}
@@ -62,7 +62,7 @@ class GaugeApiTest {
 
   @Test
   void readingsSettleAndComeWithTheirUnit() throws Exception {
-    Desk.Job job = desk.job("SCR-01");
+    ApiClient.Job job = desk.job("SCR-01");
     List<Event> events = stream("BG-07", job.id(), "stator", "bore-wear");
     assertThat(events.size()).isGreaterThan(3);
     JsonNode last = events.get(events.size() - 1).data();
@@ -79,7 +79,7 @@ class GaugeApiTest {
 
   @Test
   void aFlatBatteryAndASilentGaugeSaySo() throws Exception {
-    Desk.Job job = desk.job("SCR-01");
+    ApiClient.Job job = desk.job("SCR-01");
     desk.put("/api/v1/gauges/CA-02/stand-in?condition=battery-flat", "");
     assertThat(stream("CA-02", job.id(), "stator", "bore-wear").get(0).data().path("say").asText())
         .contains("battery is flat", "type it");

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -23,9 +23,9 @@ class HistoryApiTest {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final String HEAD = "tag,material,fitted_on,ended_on,hours,ended\n";
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
-  private Desk.Reply bring(String csv, boolean dryRun, Map<String, ?> more) {
+  private ApiClient.Reply bring(String csv, boolean dryRun, Map<String, ?> more) {
     ObjectNode q = JSON.createObjectNode();
     q.put("csv", csv).put("who", "RT").put("dryRun", dryRun);
     q.setAll((ObjectNode) JSON.valueToTree(more));
@@ -129,7 +129,7 @@ class HistoryApiTest {
     assertThat(faults(look(wrong)))
         .extracting(f -> f.split(":")[0])
         .containsExactly("2", "3", "4", "5", "6", "7", "8", "10", "11");
-    Desk.Reply refused = bring(wrong, false, Map.of());
+    ApiClient.Reply refused = bring(wrong, false, Map.of());
     assertThat(refused.status()).isEqualTo(400);
     assertThat(refused.body().path("errors")).hasSize(9);
     assertThat(csv()).isEqualTo(before);

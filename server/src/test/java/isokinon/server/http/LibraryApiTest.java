@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -29,7 +29,7 @@ class LibraryApiTest {
 
   private static final String LOBE = "lobe-face-seal-40";
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private static List<JsonNode> list(JsonNode array) {
     return StreamSupport.stream(array.spliterator(), false).toList();
@@ -39,11 +39,11 @@ class LibraryApiTest {
     return Files.readString(Path.of("../library/sheets/" + id + ".yaml"));
   }
 
-  private Desk.Reply draft(String yaml) {
+  private ApiClient.Reply draft(String yaml) {
     return desk.post("/api/v1/sheets/draft", yaml, "application/yaml");
   }
 
-  private Desk.Reply store(String yaml) {
+  private ApiClient.Reply store(String yaml) {
     return desk.post("/api/v1/sheets", yaml, "application/yaml");
   }
 
@@ -87,14 +87,14 @@ class LibraryApiTest {
         "parts: [{id: p}]\nsteps: [{id: s, after: [s], frees: [p]}]"
       })
   void whatIsNoSheetIsRefused(String text) {
-    Desk.Reply reply = store(text);
+    ApiClient.Reply reply = store(text);
     assertThat(reply.status()).isEqualTo(400);
     assertThat(list(reply.body().path("errors"))).isNotEmpty();
   }
 
   @Test
   void fiveMegabytesOfYamlAreRefusedAndTheOldRevisionStays() throws IOException {
-    Desk.Reply reply = store(shipped(LOBE) + "#".repeat(5_000_000));
+    ApiClient.Reply reply = store(shipped(LOBE) + "#".repeat(5_000_000));
     assertThat(reply.status()).isEqualTo(413);
     assertThat(reply.body().path("detail").asText()).contains("1 MB");
     assertThat(source("/api/v1/sheets/" + LOBE)).isEqualTo(shipped(LOBE));
@@ -102,7 +102,7 @@ class LibraryApiTest {
 
   @Test
   void aJobKeepsTheRevisionItBeganWith() throws IOException {
-    Desk.Job job = desk.job("SCR-06");
+    ApiClient.Job job = desk.job("SCR-06");
     String longer = shipped(LOBE).replace("revision: 1", "revision: 2");
     longer = longer.replace("Vent the pressure, undo", "Vent the pressure twice, undo");
     assertThat(store(longer).status()).isEqualTo(201);
@@ -141,13 +141,13 @@ class LibraryApiTest {
       put(zip, "bad.yaml", "id: nothing");
       put(zip, "read-me.txt", "hello");
     }
-    Desk.Reply reply = desk.post("/api/v1/sheets.zip", bytes.toByteArray(), "application/zip");
+    ApiClient.Reply reply = desk.post("/api/v1/sheets.zip", bytes.toByteArray(), "application/zip");
     assertThat(reply.status()).isEqualTo(200);
     assertThat(list(reply.body()))
         .extracting(i -> i.path("file").asText() + " " + i.path("faults").isEmpty())
         .containsExactly("good.yaml true", "old.yaml false", "bad.yaml false", "read-me.txt false");
     assertThat(desk.get("/api/v1/sheets/zipped-lobe").status()).isEqualTo(200);
-    Desk.Reply none =
+    ApiClient.Reply none =
         desk.post(
             "/api/v1/sheets.zip", "no zip".getBytes(StandardCharsets.UTF_8), "application/zip");
     assertThat(none.status()).isEqualTo(422);

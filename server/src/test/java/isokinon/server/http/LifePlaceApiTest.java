@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.util.Comparator;
 import java.util.List;
@@ -18,10 +18,10 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:lifeplace;DB_CLOSE_DELAY=-1")
 class LifePlaceApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private JsonNode life(String question) {
-    Desk.Reply reply = desk.post("/api/v1/life", question);
+    ApiClient.Reply reply = desk.post("/api/v1/life", question);
     assertThat(reply.status()).as("%s", reply.body()).isEqualTo(200);
     return reply.body();
   }
@@ -123,7 +123,7 @@ class LifePlaceApiTest {
     JsonNode barred = policy(view, "until-it-fails");
     assertThat(barred.path("bar").asText()).isEqualTo("harms");
     assertThat(barred.path("chosen").asBoolean()).isFalse();
-    Desk.Reply refused =
+    ApiClient.Reply refused =
         desk.post(
             "/api/v1/life/policy",
             "{\"pumps\": [\"SCR-05\", \"BLE-02\"], \"way\": \"until-it-fails\", \"who\": \"MA\"}");

@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -24,7 +24,7 @@ class MaterialApiTest {
       "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n";
   private static final String TABLE = "/api/v1/materials/tables/resistance";
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private static List<JsonNode> list(JsonNode array) {
     return StreamSupport.stream(array.spliterator(), false).toList();
@@ -49,12 +49,12 @@ class MaterialApiTest {
         .asText();
   }
 
-  private Desk.Reply bring(String csv, boolean dryRun) {
+  private ApiClient.Reply bring(String csv, boolean dryRun) {
     return desk.post(TABLE + "?who=RT&dryRun=" + dryRun, csv, "text/csv");
   }
 
   /** Ends the own row that counts now under a key. */
-  private Desk.Reply end(String table, String key) {
+  private ApiClient.Reply end(String table, String key) {
     String path = "/api/v1/materials/tables/" + table;
     for (JsonNode change : desk.get(path + "/history").body()) {
       if (change.path("key").asText().equals(key) && change.path("endedBy").isNull()) {
@@ -79,7 +79,7 @@ class MaterialApiTest {
             .filter(r -> r.path("ownRow").isNumber())
             .findFirst()
             .orElseThrow();
-    Desk.Reply ended =
+    ApiClient.Reply ended =
         desk.post(TABLE + "/ended", "{\"who\": \"RT\", \"id\": " + own.path("ownRow") + "}");
     assertThat(ended.status()).isEqualTo(200);
     assertThat(list(pair("xylene", "FKM").path("rows")))
@@ -90,7 +90,7 @@ class MaterialApiTest {
   @Test
   void anOwnRowCountsAtOnceAndEndsAgain() {
     assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("suited");
-    Desk.Reply written =
+    ApiClient.Reply written =
         desk.post(
             "/api/v1/materials/own",
             """
@@ -112,7 +112,7 @@ class MaterialApiTest {
   @Test
   void aTableWithFaultsIsToldLineByLineAndNothingOfItStored() {
     String before = text(TABLE + "?own=true");
-    Desk.Reply reply =
+    ApiClient.Reply reply =
         bring(
             HEAD
                 + "water,0,100,NR,50,60,softens,seen here,this shop,2026-01-05,\n"
@@ -176,7 +176,7 @@ class MaterialApiTest {
     bring(HEAD + "felt-size,0,100,NBR,40,60,swells,seen here,this shop,2026-01-05,\n", false);
     assertThat(verdict("size", 100, 30, "NBR")).isEqualTo("suited");
     assertThat(verdict("felt-size", 100, 30, "EPDM")).isEqualTo("unknown");
-    Desk.Reply refused = end("fluids", "felt-size");
+    ApiClient.Reply refused = end("fluids", "felt-size");
     assertThat(refused.status()).isEqualTo(400);
     assertThat(verdict("felt-size", 100, 30, "NBR")).isEqualTo("suited");
   }
@@ -194,7 +194,7 @@ class MaterialApiTest {
 
   @Test
   void aReadingAtTheBenchBecomesEvidenceOfThePair() {
-    Desk.Job job =
+    ApiClient.Job job =
         desk.job("EFF-05")
             .takesIn("renew:outlet-balls", "inspect:diaphragm-a")
             .makesSafe()
@@ -234,7 +234,7 @@ class MaterialApiTest {
     JsonNode pair =
         desk.post("/api/v1/materials/findings", finding.formatted("4", "DYE-02")).body();
     assertThat(pair.at("/seen/0/reading").asDouble()).isEqualTo(4);
-    Desk.Reply refused =
+    ApiClient.Reply refused =
         desk.post("/api/v1/materials/findings", finding.formatted("900", "NOPE-1"));
     assertThat(refused.status()).isEqualTo(400);
     assertThat(refused.fault("reading")).contains("900");

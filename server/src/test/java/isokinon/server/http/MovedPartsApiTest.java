@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.util.List;
 import java.util.Map;
@@ -18,7 +18,7 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:moved;DB_CLOSE_DELAY=-1")
 class MovedPartsApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private List<JsonNode> runs(String tag) {
     return StreamSupport.stream(desk.get("/api/v1/history.json").body().spliterator(), false)
@@ -34,13 +34,13 @@ class MovedPartsApiTest {
         .orElseThrow();
   }
 
-  private void handsBack(Desk.Job job, String material) {
+  private void handsBack(ApiClient.Job job, String material) {
     job.decides("single", material).builds().proves().does("HANDED_BACK", Map.of());
   }
 
   @Test
   void aBallThatWentInHasALifeOfItsOwn() {
-    Desk.Job first = desk.job("EFF-05").takesIn("renew:inlet-balls").makesSafe();
+    ApiClient.Job first = desk.job("EFF-05").takesIn("renew:inlet-balls").makesSafe();
     handsBack(first.strips().inspects(), "PTFE");
     JsonNode ball = running("EFF-05", "ball");
     assertThat(ball.path("material").asText()).isEqualTo("PTFE");
@@ -55,7 +55,7 @@ class MovedPartsApiTest {
             + (desk.get("/api/v1/pumps/EFF-05").body().path("runningHours").asDouble() + 6)
             + "\n",
         "text/csv");
-    Desk.Job second = desk.job("EFF-05").takesIn("inspect:inlet-balls").makesSafe().strips();
+    ApiClient.Job second = desk.job("EFF-05").takesIn("inspect:inlet-balls").makesSafe().strips();
     second.does(
         "JUDGED", Map.of("subject", "inlet-balls", "items", List.of("renew"), "text", "grooved"));
     second.does(
@@ -76,7 +76,7 @@ class MovedPartsApiTest {
     JsonNode here = running("EFF-04", "stator");
     JsonNode there = running("SCR-01", "stator");
     double aged = hours("EFF-04");
-    Desk.Reply reply =
+    ApiClient.Reply reply =
         desk.post(
             "/api/v1/pumps/EFF-04/exchange",
             "{\"with\": \"SCR-01\", \"who\": \"RT\", \"because\": \"bearing noise\"}");
@@ -115,7 +115,7 @@ class MovedPartsApiTest {
         .doesNotContain("DYE-01");
     double agedThere = hours(twin);
     for (int i = 0; i < 2; i++) {
-      Desk.Reply reply =
+      ApiClient.Reply reply =
           desk.post(
               "/api/v1/pumps/DYE-01/exchange",
               "{\"with\": \"" + twin + "\", \"who\": \"RT\", \"because\": \"swapped for a test\"}");
@@ -136,7 +136,7 @@ class MovedPartsApiTest {
     String question =
         "{\"role\": \"tube\", \"material\": \"EPDM tube\", \"duty\": \"sodium-hypochlorite\"}";
     JsonNode before = desk.post("/api/v1/life", question).body().path("estimate");
-    Desk.Reply reply =
+    ApiClient.Reply reply =
         desk.post(
             "/api/v1/pumps/BLE-02/exchange",
             "{\"with\": \"EFF-01\", \"who\": \"RT\", \"because\": \"nearer\"}");
@@ -150,7 +150,7 @@ class MovedPartsApiTest {
 
   @Test
   void aUnitDoesNotGoWhereItIsAttackedOrDoesNotFit() {
-    Desk.Reply attacked = exchange("SCR-07", "EFF-02");
+    ApiClient.Reply attacked = exchange("SCR-07", "EFF-02");
     assertThat(attacked.status()).isEqualTo(422);
     assertThat(attacked.fault("because")).contains("unsuited in the duty of");
     assertThat(running("SCR-07", "diaphragm").path("came_hours").asDouble()).isZero();
@@ -161,7 +161,7 @@ class MovedPartsApiTest {
     assertThat(exchange("SCR-07", "BLE-06").fault("with")).contains("on the bench");
   }
 
-  private Desk.Reply exchange(String tag, String with) {
+  private ApiClient.Reply exchange(String tag, String with) {
     return desk.post(
         "/api/v1/pumps/" + tag + "/exchange", "{\"with\": \"" + with + "\", \"who\": \"RT\"}");
   }
@@ -169,7 +169,7 @@ class MovedPartsApiTest {
   @Test
   void aShorterIntervalIsKeptFromTheHandBackOn() {
     double before = desk.get("/api/v1/pumps/EFF-02").body().at("/strip/intervalHours").asDouble();
-    Desk.Job job = desk.job("EFF-02").takesIn("inspect:diaphragm-a").makesSafe().strips();
+    ApiClient.Job job = desk.job("EFF-02").takesIn("inspect:diaphragm-a").makesSafe().strips();
     double age = hours("EFF-02");
     job.does(
         "JUDGED", Map.of("subject", "diaphragm-a", "items", List.of("renew"), "text", "cracked"));
@@ -188,7 +188,7 @@ class MovedPartsApiTest {
   @Test
   void aPartKeptAfterTheHandBackHasTheHoursItRan() {
     double age = hours("SCR-03");
-    Desk.Job job = desk.job("SCR-03").takesIn("renew:diaphragm-a").makesSafe();
+    ApiClient.Job job = desk.job("SCR-03").takesIn("renew:diaphragm-a").makesSafe();
     handsBack(job.strips().inspects(), "EPDM");
     String keep =
         "{\"pump\": \"SCR-03\", \"part\": \"diaphragm-a\", \"condition\": \"sound\", \"who\":"

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -21,7 +21,7 @@ class OpenApiCurrencyTest {
 
   private static final Path STORED = Path.of("../ui/src/api/openapi.json");
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   @Test
   void theStoredDescriptionIsTheServedOne() throws IOException {

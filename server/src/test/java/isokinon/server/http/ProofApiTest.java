@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.util.HashMap;
 import java.util.List;
@@ -15,9 +15,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 @MillTest
 class ProofApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
-  private Desk.Job built(String tag, String material, String... items) {
+  private ApiClient.Job built(String tag, String material, String... items) {
     return desk.job(tag)
         .takesIn(items)
         .makesSafe()
@@ -27,7 +27,7 @@ class ProofApiTest {
         .builds();
   }
 
-  private static JsonNode test(Desk.Job job, String id) {
+  private static JsonNode test(ApiClient.Job job, String id) {
     for (JsonNode t : job.view().path("proof")) {
       if (t.path("id").asText().equals(id)) {
         return t;
@@ -46,7 +46,7 @@ class ProofApiTest {
 
   @Test
   void aHoldNeedsItsClockAndTheClockStandsInTheView() {
-    Desk.Job job = built("SCR-08", "FKM", "renew:ring-upper");
+    ApiClient.Job job = built("SCR-08", "FKM", "renew:ring-upper");
     assertThat(job.tries("PROVED", proved("leak", "", "")).fault("clock"))
         .isEqualTo("Start its clock, or say how it was timed.");
     job.does("CLOCK_STARTED", Map.of("subject", "leak"));
@@ -63,7 +63,7 @@ class ProofApiTest {
 
   @Test
   void runsThatScatterAskForMoreAndSayWhatToEnter() {
-    Desk.Job job = built("EFF-06", "TPV tube", "renew:tube");
+    ApiClient.Job job = built("EFF-06", "TPV tube", "renew:tube");
     String id = "calibration";
     for (String ml : List.of("858", "866")) {
       job.does("PROVED", proved(id, ml, ""));
@@ -86,7 +86,7 @@ class ProofApiTest {
 
   @Test
   void slipIsSaidAgainstDisplacement() {
-    Desk.Job job = built("SCR-04", "NBR", "renew:stator");
+    ApiClient.Job job = built("SCR-04", "NBR", "renew:stator");
     job.does("PROVED", proved("flow", "0.6", ""));
     assertThat(test(job, "flow").path("says").asText())
         .isEqualTo("50 % of the 1.198 m³/h displaced; 50 % slips back.");
@@ -99,7 +99,7 @@ class ProofApiTest {
     assertThat(test(job, "flow").path("passed").asBoolean()).isTrue();
     job.proves().does("HANDED_BACK", Map.of());
 
-    Desk.Job again = built("SCR-04", "NBR", "renew:stator");
+    ApiClient.Job again = built("SCR-04", "NBR", "renew:stator");
     again.does("PROVED", proved("flow", "0.6", ""));
     assertThat(test(again, "flow").path("says").asText())
         .contains("25 points or more under its best test: renew rotor or stator.")
@@ -109,8 +109,8 @@ class ProofApiTest {
 
   @Test
   void aFailedTestSendsTheJobBackAndTheGateIsProvedAgain() {
-    Desk.Job job = built("DYE-08", "SiC", "renew:front-bushing");
-    Desk.Reply early = job.tries("SENT_BACK", Map.of("subject", "current"));
+    ApiClient.Job job = built("DYE-08", "SiC", "renew:front-bushing");
+    ApiClient.Reply early = job.tries("SENT_BACK", Map.of("subject", "current"));
     assertThat(early.fault("subject")).isEqualTo("Only a test that failed sends the job back.");
     job.does("PROVED", proved("current", "22", ""));
     assertThat(test(job, "current").path("backTo").asText()).isNotEmpty();
@@ -126,7 +126,7 @@ class ProofApiTest {
 
   @Test
   void whatIsOwedAfterHandBackStandsOnTheFloorUntilItIsDone() {
-    Desk.Job job = built("EFF-07", "NR hose", "renew:hose").proves();
+    ApiClient.Job job = built("EFF-07", "NR hose", "renew:hose").proves();
     job.does("HANDED_BACK", Map.of());
     JsonNode retorque = null;
     for (JsonNode clock : desk.get("/api/v1/floor").body().path("clocks")) {

@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.Changes;
 import isokinon.server.db.PumpMapper;
@@ -34,14 +34,14 @@ import org.springframework.core.type.classreading.CachingMetadataReaderFactory;
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = "spring.datasource.url=jdbc:h2:mem:restored-shop;DB_CLOSE_DELAY=-1")
-@Import({MillTest.FixedClock.class, Desk.class})
+@Import({MillTest.FixedClock.class, ApiClient.class})
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class RestoreTest {
 
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final int MEGABYTE = 1 << 20;
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   /** What the last version before the schema had a number in its back-ups wrote. */
   private static JsonNode older() throws IOException {
@@ -94,7 +94,7 @@ class RestoreTest {
     desk.get("/api/v1/stores");
     byte[] saved = large();
     assertThat(saved.length).isGreaterThan(50 * MEGABYTE);
-    Desk.Reply back = desk.post("/api/v1/everything.json", saved, "application/json");
+    ApiClient.Reply back = desk.post("/api/v1/everything.json", saved, "application/json");
     assertThat(back.status()).as("%s", back.body()).isEqualTo(204);
     JsonNode floor = desk.get("/api/v1/floor").body();
     assertThat(floor.path("site").asText()).isEqualTo("Skerrow Mill");

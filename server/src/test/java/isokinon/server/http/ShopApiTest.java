@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.SheetMapper;
 import java.io.IOException;
@@ -22,7 +22,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 @MillTest
 class ShopApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
   @Autowired private SheetMapper sheets;
 
   private static List<JsonNode> list(JsonNode array) {
@@ -168,7 +168,7 @@ class ShopApiTest {
   @ValueSource(
       strings = {"/api/v1/pumps/NOPE-1", "/api/v1/pumps/NOPE-1/wet-ends", "/api/v1/sheets/nope"})
   void whatIsNotThereIsAPlain404(String path) {
-    Desk.Reply reply = desk.get(path);
+    ApiClient.Reply reply = desk.get(path);
     assertThat(reply.status()).isEqualTo(404);
     assertThat(reply.body().path("detail").asText()).matches("No (pump|sheet) is called \\S+\\.");
   }
@@ -179,7 +179,7 @@ class ShopApiTest {
     return Files.readString(Path.of("../library/sheets/aodd-bolted-plastic-25.yaml"));
   }
 
-  private Desk.Reply store(String yaml) {
+  private ApiClient.Reply store(String yaml) {
     return desk.post("/api/v1/sheets", yaml, "application/yaml");
   }
 
@@ -190,7 +190,7 @@ class ShopApiTest {
             .replace("id: aodd-bolted-plastic-25", "id: my-pump")
             .replace("minNm: 27.0", "minNm: 72.0")
             .replace("frees: [shaft-bushing]", "frees: [bush]");
-    Desk.Reply reply = store(bad);
+    ApiClient.Reply reply = store(bad);
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.body().path("errors").size()).isGreaterThanOrEqualTo(4);
     assertThat(list(reply.body().path("errors")))
@@ -219,7 +219,7 @@ class ShopApiTest {
 
   @Test
   void theSchemaForEditorsIsServed() {
-    Desk.Reply schema = desk.get("/api/v1/sheet-schema");
+    ApiClient.Reply schema = desk.get("/api/v1/sheet-schema");
     assertThat(schema.status()).isEqualTo(200);
     assertThat(new String(schema.bytes(), StandardCharsets.UTF_8))
         .contains("\"title\": \"Assembly sheet\"");
@@ -240,7 +240,7 @@ class ShopApiTest {
         "/no-such-place"
       })
   void everyScreenAddressIsAnsweredByTheOnePage(String path) {
-    Desk.Reply page = desk.get(path);
+    ApiClient.Reply page = desk.get(path);
     assertThat(page.status()).isEqualTo(200);
     assertThat(new String(page.bytes(), StandardCharsets.UTF_8)).contains("<div id=\"root\">");
   }

@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.DataVersions;
 import java.util.Map;
@@ -50,7 +50,7 @@ class StatementsTest {
     }
   }
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
   @Autowired private JdbcTemplate jdbc;
   @Autowired private DataVersions versions;
 
@@ -62,7 +62,7 @@ class StatementsTest {
   }
 
   private void plan() {
-    Desk.Reply reply = desk.post("/api/v1/diary/plan?who=MA", "{}");
+    ApiClient.Reply reply = desk.post("/api/v1/diary/plan?who=MA", "{}");
     assertThat(reply.status()).isEqualTo(200);
     assertThat(reply.body().path("entries").size()).isGreaterThan(3);
   }
@@ -96,7 +96,7 @@ class StatementsTest {
 
   @Test
   void aTorqueReadingAsksAsOftenAtTheEndOfAJobAsAtItsBeginning() {
-    Desk.Job job = desk.job("EFF-02").takesIn("renew:diaphragm-a").makesSafe().strips().inspects();
+    ApiClient.Job job = desk.job("EFF-02").takesIn("renew:diaphragm-a").makesSafe().strips().inspects();
     job.decides("single", "NBR");
     int first = 0;
     int last = 0;

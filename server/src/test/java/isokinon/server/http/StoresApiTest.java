@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
@@ -17,13 +17,13 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:stores;DB_CLOSE_DELAY=-1")
 class StoresApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private JsonNode stores() {
     return desk.get("/api/v1/stores").body();
   }
 
-  private Desk.Reply act(String act, String fields) {
+  private ApiClient.Reply act(String act, String fields) {
     return desk.post("/api/v1/stores/acts/" + act, "{" + fields + ", \"who\": \"SB\"}");
   }
 
@@ -106,7 +106,7 @@ class StoresApiTest {
   @Test
   void whatIsBookedAtTheBenchIsOutUntilItIsUsedOrBroughtBack() {
     int first = quantity("L-1007");
-    Desk.Job job = desk.job("SCR-01").takesIn("renew:stator").makesSafe().strips().inspects();
+    ApiClient.Job job = desk.job("SCR-01").takesIn("renew:stator").makesSafe().strips().inspects();
     Map<String, ?> booked = Map.of("subject", "L-1007", "items", new String[] {"stator"});
     job.does("LOT_FITTED", booked);
     assertThat(quantity("L-1007")).isEqualTo(first - 1);
@@ -179,7 +179,7 @@ class StoresApiTest {
             + " \"sound\", \"hours\": 900, \"who\": \"RT\"}";
     String id = desk.post("/api/v1/stores/kept", keep).body().path("id").asText();
     assertThat(stores().findParents("fromPump").get(0).path("hours").asDouble()).isEqualTo(900);
-    Desk.Job job = desk.job("EFF-04").takesIn("renew:stator").makesSafe();
+    ApiClient.Job job = desk.job("EFF-04").takesIn("renew:stator").makesSafe();
     job.strips().inspects();
     assertThat(job.view().at("/decide/lots").findValuesAsText("id")).contains(id);
     assertThat(

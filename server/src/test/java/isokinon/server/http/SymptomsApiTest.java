@@ -3,7 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +16,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 @MillTest
 class SymptomsApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private JsonNode told(String tag, String json) {
     return desk.post("/api/v1/pumps/" + tag + "/symptoms", json).body();
@@ -70,7 +70,7 @@ class SymptomsApiTest {
 
   @Test
   void aSymptomOfAnotherFamilyIsRefusedByName() {
-    Desk.Reply reply = desk.post("/api/v1/pumps/SCR-07/symptoms", "{\"seen\": [\"milky-oil\"]}");
+    ApiClient.Reply reply = desk.post("/api/v1/pumps/SCR-07/symptoms", "{\"seen\": [\"milky-oil\"]}");
     assertThat(reply.status()).isEqualTo(422);
     assertThat(reply.fault("seen")).contains("milky-oil");
     assertThat(desk.post("/api/v1/pumps/NO-1/symptoms", "{}").status()).isEqualTo(404);
@@ -79,7 +79,7 @@ class SymptomsApiTest {
   @Test
   void whatItTurnedOutToBeCountsNextTime() {
     double before = chance("DYE-11", "thrust-worn");
-    Desk.Job job = desk.job("DYE-11");
+    ApiClient.Job job = desk.job("DYE-11");
     job.does("SYMPTOMS_TOLD", Map.of("subject", "bushings-worn", "items", List.of("seen:noise")));
     job.takesIn("renew:bushing").makesSafe().strips().inspects();
     job.does("FAULT_FOUND", Map.of("subject", "thrust-worn"));

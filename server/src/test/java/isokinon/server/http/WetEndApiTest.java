@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
 import java.util.List;
@@ -24,7 +24,7 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:wetends;DB_CLOSE_DELAY=-1")
 class WetEndApiTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
   private static List<JsonNode> list(JsonNode array) {
     return StreamSupport.stream(array.spliterator(), false).toList();
@@ -167,7 +167,7 @@ class WetEndApiTest {
       })
   void aDutyThatCannotBeIsRefusedNotGuessed(
       String fluid, String pct, String t, String share, String path, String words) {
-    Desk.Reply reply = desk.post("/api/v1/wet-ends/choose", typed(fluid(fluid, pct, t, share)));
+    ApiClient.Reply reply = desk.post("/api/v1/wet-ends/choose", typed(fluid(fluid, pct, t, share)));
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.fault(path.replace("duty.", ""))).contains(words);
   }
@@ -184,7 +184,7 @@ class WetEndApiTest {
         "{\"family\": \"peristaltic\", \"body\": \"glass\", \"duty\": {\"exposures\": []}}|body|knows no material",
       })
   void aQuestionThatMeansNothingIsRefused(String json, String path, String words) {
-    Desk.Reply reply = desk.post("/api/v1/wet-ends/choose", json);
+    ApiClient.Reply reply = desk.post("/api/v1/wet-ends/choose", json);
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.fault(path)).contains(words);
   }
@@ -225,7 +225,7 @@ class WetEndApiTest {
         "stopCost|-5|What a stop costs",
       })
   void aFactThatCannotBeIsToldAtItsField(String field, String value, String words) {
-    Desk.Reply reply =
+    ApiClient.Reply reply =
         desk.post(
             "/api/v1/wet-ends/choose",
             "{\"family\": \"peristaltic\", \"duty\": {\"%s\": %s, \"exposures\": [%s]}}"
@@ -262,7 +262,7 @@ class WetEndApiTest {
 
   @Test
   void whatGoesInIsKnownByRoleAfterTheRebuild() {
-    Desk.Job job =
+    ApiClient.Job job =
         desk.job("SCR-07")
             .takesIn("renew:diaphragm-a", "renew:diaphragm-b")
             .makesSafe()

@@ -2,7 +2,7 @@ package isokinon.server.papers;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
 import org.apache.pdfbox.Loader;
@@ -16,9 +16,9 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:clipboard;DB_CLOSE_DELAY=-1")
 class ClipboardTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
-  private String text(Desk.Job job) throws IOException {
+  private String text(ApiClient.Job job) throws IOException {
     byte[] pdf = desk.get("/api/v1/rebuilds/" + job.id() + "/clipboard.pdf").bytes();
     try (PDDocument document = Loader.loadPDF(pdf)) {
       return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
@@ -27,7 +27,7 @@ class ClipboardTest {
 
   @Test
   void theClipboardHoldsStripListTrayCardAndTorqueSheet() throws IOException {
-    Desk.Job job = desk.job("SCR-08").takesIn("renew:ring-upper", "inspect:sleeve-upper");
+    ApiClient.Job job = desk.job("SCR-08").takesIn("renew:ring-upper", "inspect:sleeve-upper");
     assertThat(text(job))
         .contains("SCR-08", "The maker's manual and the site's own procedure come before")
         .contains("Strip list", "Vent the pressure, undo the 4 cover bolts")

@@ -2,7 +2,7 @@ package isokinon.server.papers;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
 import java.util.Map;
@@ -17,9 +17,9 @@ import org.springframework.test.context.TestPropertySource;
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:papers;DB_CLOSE_DELAY=-1")
 class HandBackRecordTest {
 
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
 
-  private String text(Desk.Job job) throws IOException {
+  private String text(ApiClient.Job job) throws IOException {
     byte[] pdf = desk.get("/api/v1/rebuilds/" + job.id() + "/record.pdf").bytes();
     try (PDDocument document = Loader.loadPDF(pdf)) {
       return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
@@ -28,7 +28,7 @@ class HandBackRecordTest {
 
   @Test
   void theRecordHoldsWhatWasFoundRenewedTorquedAndProved() throws IOException {
-    Desk.Job job =
+    ApiClient.Job job =
         desk.job("SCR-07").takesIn("renew:diaphragm-a", "renew:diaphragm-b").makesSafe().strips();
     assertThat(text(job)).contains("Not handed back yet: this is the record so far.");
     job.does(
@@ -63,7 +63,7 @@ class HandBackRecordTest {
 
   @Test
   void textThatIsNoPlainTextDoesNotBreakIt() throws IOException {
-    Desk.Job job = desk.job("DYE-04");
+    ApiClient.Job job = desk.job("DYE-04");
     job.does("NOTED", Map.of("text", "<b>&amp; \u0001 \uD83D\uDD27 \u2192 " + "w".repeat(1500)));
     assertThat(text(job)).contains("<b>&amp;").contains("wwww");
   }

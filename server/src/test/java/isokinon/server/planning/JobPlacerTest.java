@@ -33,12 +33,12 @@ class JobPlacerTest {
     return openings;
   }
 
-  private static Job job(
+  private static PlannedJob job(
       String pump, int slots, String fixture, String pair, Map<Opening, Long> at) {
-    return new Job(pump, slots, fixture, pair, 10_000_000, at, null);
+    return new PlannedJob(pump, slots, fixture, pair, 10_000_000, at, null);
   }
 
-  private static Job of(Planned planned, String pump) {
+  private static PlannedJob of(Planned planned, String pump) {
     return planned.jobs().stream().filter(j -> j.pump().equals(pump)).findFirst().orElseThrow();
   }
 
@@ -79,7 +79,7 @@ class JobPlacerTest {
     Planned p =
         planner.plan(
             List.of(
-                new Job("A-1", 16, "", "", 10_000_000, at, put),
+                new PlannedJob("A-1", 16, "", "", 10_000_000, at, put),
                 job("A-2", 16, "", "", days(3, 16, 9000, "RT"))),
             ONE_PRESS);
     assertThat(of(p, "A-1").opening()).isEqualTo(put);
@@ -105,7 +105,7 @@ class JobPlacerTest {
   @Test
   void sixtyJobsOverSixWeeks() {
     SplittableRandom random = new SplittableRandom(9);
-    List<Job> jobs = new ArrayList<>();
+    List<PlannedJob> jobs = new ArrayList<>();
     for (int i = 0; i < 60; i++) {
       int slots = 2 + random.nextInt(6);
       jobs.add(
@@ -119,7 +119,7 @@ class JobPlacerTest {
     Planned p = planner.plan(jobs, ONE_PRESS);
     assertThat(p.kept()).isTrue();
     assertThat(p.jobs()).allMatch(j -> j.opening() != null);
-    for (Job j : p.jobs()) {
+    for (PlannedJob j : p.jobs()) {
       long free =
           j.costs().entrySet().stream()
               .filter(o -> o.getValue() < j.cost())
@@ -129,8 +129,8 @@ class JobPlacerTest {
     }
   }
 
-  private static boolean fits(Job j, Opening o, List<Job> all) {
-    Job moved = new Job(j.pump(), j.slots(), j.fixture(), j.pair(), 0, Map.of(), o);
+  private static boolean fits(PlannedJob j, Opening o, List<PlannedJob> all) {
+    PlannedJob moved = new PlannedJob(j.pump(), j.slots(), j.fixture(), j.pair(), 0, Map.of(), o);
     return all.stream()
         .filter(x -> !x.pump().equals(j.pump()))
         .filter(x -> x.shared(moved) > 0)

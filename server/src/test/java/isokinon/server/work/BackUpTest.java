@@ -3,7 +3,7 @@ package isokinon.server.work;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import isokinon.server.Desk;
+import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Tables;
@@ -30,7 +30,7 @@ import org.springframework.test.context.TestPropertySource;
 class BackUpTest {
 
   @Autowired private BackUp mill;
-  @Autowired private Desk desk;
+  @Autowired private ApiClient desk;
   @TempDir private Path folder;
 
   private record Shop(BackUp backUp, JdbcTemplate jdbc) {
@@ -86,7 +86,7 @@ class BackUpTest {
             """
                 .formatted(Tables.of(shop.jdbc().getDataSource()).schema()));
     assertThatThrownBy(() -> shop.backUp().restore(wrong))
-        .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.faults()).hasSize(3));
+        .isInstanceOfSatisfying(RequestProblem.class, r -> assertThat(r.faults()).hasSize(3));
     for (String cut :
         new String[] {"", "[]", "{\"pump\": {\"columns\": [\"tag\"], \"rows\": [[\"A"}) {
       assertThatThrownBy(() -> shop.backUp().restore(file(cut)))
@@ -106,7 +106,7 @@ class BackUpTest {
 
   @Test
   void theZipHoldsATableAFile() throws Exception {
-    Desk.Reply reply = desk.get("/api/v1/everything.zip");
+    ApiClient.Reply reply = desk.get("/api/v1/everything.zip");
     Map<String, String> files = new HashMap<>();
     try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(reply.bytes()))) {
       for (var e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {

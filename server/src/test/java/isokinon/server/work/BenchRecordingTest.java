@@ -70,9 +70,9 @@ class BenchRecordingTest {
           sheets,
           people,
           viewer,
-          mock(ShelfLives.class),
-          mock(FindingLog.class),
-          mock(Findings.class),
+          mock(ShelfLifeService.class),
+          mock(InspectionLog.class),
+          mock(PartAssessment.class),
           register,
           new Jobs(store, register, sheets, new DataVersions()),
           shelves,
@@ -168,7 +168,7 @@ class BenchRecordingTest {
                 new EventRow(
                     7, 1, "k", OPENED, "KO", false, "NOTED", "", "", 0, 0, null, "", "first", "")));
     assertThatThrownBy(() -> bench.act(7, note(0, "second")))
-        .isInstanceOf(Stale.class)
+        .isInstanceOf(StaleState.class)
         .hasMessageStartingWith("KO was here first");
     verify(store, never()).append(any());
   }
@@ -176,7 +176,7 @@ class BenchRecordingTest {
   @Test
   void aRefusedActRecordsNothing() {
     assertThatThrownBy(() -> bench.act(7, note(0, " ")))
-        .isInstanceOf(Refused.class)
+        .isInstanceOf(RequestProblem.class)
         .hasMessage("The note is empty.");
     verify(store, never()).append(any());
   }
@@ -194,7 +194,7 @@ class BenchRecordingTest {
     when(pumps.lock("EFF-02")).thenReturn(Optional.of(pump(null)));
     when(store.runningOn("EFF-02")).thenReturn(Optional.empty());
     assertThatThrownBy(() -> bench.open("EFF-02", "RT", "due"))
-        .isInstanceOf(Refused.class)
+        .isInstanceOf(RequestProblem.class)
         .hasMessageContaining("has no sheet yet");
   }
 

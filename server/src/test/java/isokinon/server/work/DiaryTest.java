@@ -204,7 +204,7 @@ class DiaryTest {
     try {
       diary.pin(new Diary.PinRequest("P-1", 3, 540, "RT", "MA"));
       return "";
-    } catch (Refused e) {
+    } catch (RequestProblem e) {
       return e.getMessage();
     }
   }

@@ -8,8 +8,8 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.Policies.Way;
 import isokinon.server.db.NextLookRow;
 import isokinon.server.db.PolicyRow;
-import isokinon.server.work.ShopLives.Prior;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.Prior;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,13 +21,13 @@ class DueDayTest {
   private static final double AGE = 2100;
 
   private static DueDay due(Optional<NextLookRow> look, Optional<PolicyRow> kept) {
-    Standing s =
-        new Standing(
+    PumpInService s =
+        new PumpInService(
             SomePumps.aged("EFF-02", AGE),
             new Usage(20, 0, Optional.empty(), false),
             "sludge",
             new Prior(4000, true, 2.5));
-    ShopLives lives = new ShopLives(new LifeGroups(List.of()), Map.of("EFF-02", s));
+    LifeSnapshot lives = new LifeSnapshot(new LifeGroups(List.of()), Map.of("EFF-02", s));
     return DueDay.of(s, new Forecast(lives.life(s), "Sludge"), look, kept);
   }
 

@@ -11,7 +11,7 @@ import isokinon.server.MillTest;
 import isokinon.server.db.RunRow;
 import isokinon.server.demo.SimulatedHistory;
 import isokinon.server.demo.SimulatedHistory.Era;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
@@ -43,7 +43,7 @@ class ForecastCalibrationTest {
   private static final double[] BINS = {0, 0.02, 0.05, 0.1, 0.2, 0.4, 1};
   private static final LocalDate TODAY = LocalDate.of(2026, 3, 17);
 
-  @Autowired private Lives lives;
+  @Autowired private LifeService lives;
 
   private static final class Bin {
     private int pumps;
@@ -85,12 +85,12 @@ class ForecastCalibrationTest {
     }
   }
 
-  private static ShopLives mill(
-      int n, List<Standing> pumps, Map<String, List<Era>> truth, Map<String, Double> ages) {
+  private static LifeSnapshot mill(
+      int n, List<PumpInService> pumps, Map<String, List<Era>> truth, Map<String, Double> ages) {
     SplittableRandom random = new SplittableRandom(n);
     List<WearRun> runs = new ArrayList<>();
-    Map<String, Standing> standing = new LinkedHashMap<>();
-    for (Standing s : pumps) {
+    Map<String, PumpInService> standing = new LinkedHashMap<>();
+    for (PumpInService s : pumps) {
       String tag = s.pump().tag();
       List<Era> eras = truth.get(tag);
       double age = age(random, eras.get(eras.size() - 1));
@@ -110,12 +110,12 @@ class ForecastCalibrationTest {
       }
       runs.add(run(s, s.pump().material(), new Run(age, false), true));
       standing.put(
-          tag, new Standing(s.pump().after(age - s.pump().age()), s.usage(), s.duty(), s.prior()));
+          tag, new PumpInService(s.pump().after(age - s.pump().age()), s.usage(), s.duty(), s.prior()));
     }
-    return new ShopLives(new LifeGroups(runs), standing);
+    return new LifeSnapshot(new LifeGroups(runs), standing);
   }
 
-  private static WearRun run(Standing s, String material, Run hours, boolean running) {
+  private static WearRun run(PumpInService s, String material, Run hours, boolean running) {
     return new WearRun(
         s.pump().tag(),
         s.of().construction(),
@@ -135,11 +135,11 @@ class ForecastCalibrationTest {
     for (int i = 0; i < bins.length; i++) {
       bins[i] = new Bin();
     }
-    List<Standing> pumps = lives.now().all();
+    List<PumpInService> pumps = lives.now().all();
     for (int n = 0; n < MILLS; n++) {
       Map<String, Double> ages = new HashMap<>();
-      ShopLives mill = mill(n, pumps, truth, ages);
-      for (Standing s : mill.all()) {
+      LifeSnapshot mill = mill(n, pumps, truth, ages);
+      for (PumpInService s : mill.all()) {
         List<Era> eras = truth.get(s.pump().tag());
         Era now = eras.get(eras.size() - 1);
         double forecast = new Forecast(mill.life(s), "").risk(30);

@@ -11,8 +11,8 @@ import isokinon.core.sheet.Family;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.server.db.Consequence;
 import isokinon.server.db.PumpRow;
-import isokinon.server.work.ShopLives.Prior;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.Prior;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,8 +25,8 @@ class ForecastTest {
   private static final LocalDate DAY = LocalDate.of(2026, 1, 1);
   private static final double STROKES_PER_HOUR = 4000;
 
-  private static Standing standing(double age) {
-    return new Standing(
+  private static PumpInService standing(double age) {
+    return new PumpInService(
         new PumpRow(
             "EFF-02",
             "Effluent",
@@ -79,8 +79,8 @@ class ForecastTest {
                   : Optional.empty(),
               Optional.of(DAY)));
     }
-    Standing s = standing(age);
-    ShopLives lives = new ShopLives(new LifeGroups(runs), Map.of("EFF-02", s));
+    PumpInService s = standing(age);
+    LifeSnapshot lives = new LifeSnapshot(new LifeGroups(runs), Map.of("EFF-02", s));
     return new Forecast(lives.life(s), "Effluent sludge");
   }
 

@@ -39,14 +39,14 @@ class ReadingsTest {
   @ValueSource(strings = {"abc", "NaN", "Infinity", "1.2.3", "--4", "twelve", "1e999", "+", ","})
   void whatIsNoNumberIsRefusedWithTheTypedText(String typed) {
     assertThatThrownBy(() -> Readings.parse(typed, "", "N·m"))
-        .isInstanceOf(Refused.class)
+        .isInstanceOf(RequestProblem.class)
         .hasMessageContaining("\"" + typed + "\"");
   }
 
   @ParameterizedTest
   @CsvSource({"15 mm, N·m", "15 bar, N·m", "3 s, mm", "20 N·m, bar"})
   void aUnitOfAnotherQuantityIsRefused(String typed, String wanted) {
-    assertThatThrownBy(() -> Readings.parse(typed, "", wanted)).isInstanceOf(Refused.class);
+    assertThatThrownBy(() -> Readings.parse(typed, "", wanted)).isInstanceOf(RequestProblem.class);
   }
 
   @Test

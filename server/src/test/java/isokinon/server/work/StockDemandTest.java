@@ -16,8 +16,8 @@ import isokinon.server.db.Topic;
 import isokinon.server.db.WetEndMapper;
 import isokinon.server.db.WetEndRow;
 import isokinon.server.db.WetKitRow;
-import isokinon.server.work.ShopLives.Prior;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.Prior;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +29,7 @@ class StockDemandTest {
 
   private static final String SHEET = "aodd-bolted-plastic-25";
 
-  private final Lives lives = mock(Lives.class);
+  private final LifeService lives = mock(LifeService.class);
   private final HistoryMapper history = mock(HistoryMapper.class);
   private final FittedWetEnds wetEnds = mock(FittedWetEnds.class);
   private final WetEndMapper store = mock(WetEndMapper.class);
@@ -54,17 +54,17 @@ class StockDemandTest {
 
   /** Sets of these ages, 20 h a day, renewed at 2 300 h. */
   private StockDemand.Asking asking(double... ages) {
-    Map<String, Standing> standing = new LinkedHashMap<>();
+    Map<String, PumpInService> standing = new LinkedHashMap<>();
     for (int i = 0; i < ages.length; i++) {
       standing.put(
           "P-" + i,
-          new Standing(
+          new PumpInService(
               SomePumps.aged("P-" + i, ages[i]),
               new Usage(20, 0, Optional.empty(), false),
               "sludge",
               new Prior(90_000, true, 3)));
     }
-    when(lives.now()).thenReturn(new ShopLives(new LifeGroups(List.of()), standing));
+    when(lives.now()).thenReturn(new LifeSnapshot(new LifeGroups(List.of()), standing));
     when(store.allKits())
         .thenReturn(List.of(kit("NBR", "full-stroke"), kit("NBR", "short-stroke")));
     onPlates("full-stroke");

@@ -20,8 +20,8 @@ import isokinon.server.db.ReservationRow;
 import isokinon.server.db.ShelfMapper;
 import isokinon.server.db.WetEndMapper;
 import isokinon.server.db.WetKitRow;
-import isokinon.server.work.ShopLives.Prior;
-import isokinon.server.work.ShopLives.Standing;
+import isokinon.server.work.LifeSnapshot.Prior;
+import isokinon.server.work.LifeSnapshot.PumpInService;
 import isokinon.server.work.WorkList.Work;
 import java.time.Clock;
 import java.time.Instant;
@@ -43,7 +43,7 @@ class WorkListTest {
   private static final WetKitRow KIT =
       new WetKitRow("aodd-bolted-plastic-25", "wet-kit", "NBR", "full-stroke", "", 112, 9);
 
-  private final Lives lives = mock(Lives.class);
+  private final LifeService lives = mock(LifeService.class);
   private final Renewals renewals = mock(Renewals.class);
   private final HistoryMapper history = mock(HistoryMapper.class);
   private final BenchMapper bench = mock(BenchMapper.class);
@@ -59,17 +59,17 @@ class WorkListTest {
           mock(FindingMapper.class),
           bench,
           shelf,
-          new ShelfLives(library, NOW),
+          new ShelfLifeService(library, NOW),
           diary,
           NOW);
 
   @BeforeEach
   void threePumpsRun() {
-    Map<String, Standing> standing = new LinkedHashMap<>();
+    Map<String, PumpInService> standing = new LinkedHashMap<>();
     standing.put("P-1", standing("P-1", 2200, 4000));
     standing.put("P-2", standing("P-2", 1900, 4000));
     standing.put("P-3", standing("P-3", 100, 4000));
-    when(lives.now()).thenReturn(new ShopLives(new LifeGroups(List.of()), standing));
+    when(lives.now()).thenReturn(new LifeSnapshot(new LifeGroups(List.of()), standing));
     when(renewals.of(any()))
         .thenReturn(
             Optional.of(
@@ -77,8 +77,8 @@ class WorkListTest {
                     Optional.of(KIT), 87, 60, Optional.of(173.0), 290, 42, Optional.empty())));
   }
 
-  private static Standing standing(String tag, double age, double mean) {
-    return new Standing(
+  private static PumpInService standing(String tag, double age, double mean) {
+    return new PumpInService(
         SomePumps.aged(tag, age),
         new Usage(20, 0, Optional.empty(), false),
         "sludge",
@@ -113,7 +113,7 @@ class WorkListTest {
   void whatIsLikelyToFailIsOnItThoughItIsNotDue() {
     when(lives.now())
         .thenReturn(
-            new ShopLives(new LifeGroups(List.of()), Map.of("P-3", standing("P-3", 1000, 700))));
+            new LifeSnapshot(new LifeGroups(List.of()), Map.of("P-3", standing("P-3", 1000, 700))));
     assertThat(within()).extracting(w -> w.pump().tag()).containsExactly("P-3");
   }
 

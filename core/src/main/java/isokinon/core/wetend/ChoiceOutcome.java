@@ -1,0 +1,13 @@
+package isokinon.core.wetend;
+
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Where a choice stands in a duty.
+ *
+ * @param leader the cheapest that fits; empty where none does
+ * @param fit all that fit
+ * @param unknown all that the library cannot judge
+ */
+public record ChoiceOutcome(Optional<String> leader, Set<String> fit, Set<String> unknown) {}

@@ -1,0 +1,67 @@
+package isokinon.server.http;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.work.Comparison;
+import isokinon.server.work.Insights;
+import isokinon.server.work.PolicyService;
+import isokinon.server.work.LifePage;
+import isokinon.server.work.LifeView;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What history says of wear parts, and how they are kept. */
+@RestController
+@RequestMapping("/api/v1/life")
+@Tag(name = "life", description = "Survival, intervals, policies")
+class LifePageController {
+
+  private final LifePage place;
+  private final PolicyService keeping;
+  private final Comparison comparison;
+  private final Insights finds;
+
+  LifePageController(LifePage place, PolicyService keeping, Comparison comparison, Insights finds) {
+    this.place = place;
+    this.keeping = keeping;
+    this.comparison = comparison;
+    this.finds = finds;
+  }
+
+  @GetMapping("/finds")
+  @Operation(summary = "What the shop's records say without being asked")
+  List<Insights.InsightView> finds() {
+    return finds.all();
+  }
+
+  @PostMapping
+  @Operation(summary = "Survival of a group of wear parts, and the ways to keep them at their best")
+  LifeView view(@RequestBody LifePage.LifeQuestion question) {
+    return place.view(question);
+  }
+
+  @PostMapping("/policy")
+  @Operation(summary = "Chooses how the wear parts of pumps are kept")
+  List<PolicyService.KeptView> policy(@RequestBody PolicyService.PolicyRequest request) {
+    return keeping.choose(request);
+  }
+
+  @PostMapping("/mode")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Operation(summary = "Chooses the Weibull shape of a group's failure mode")
+  void mode(@RequestBody PolicyService.ModeRequest request) {
+    keeping.chooseMode(request);
+  }
+
+  @PostMapping("/compare")
+  @Operation(summary = "Whether two groups of wear parts last alike, by the log-rank test")
+  Comparison.ComparisonView compare(@RequestBody Comparison.CompareQuestion question) {
+    return comparison.compare(question);
+  }
+}

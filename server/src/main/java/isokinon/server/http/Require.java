@@ -1,0 +1,21 @@
+package isokinon.server.http;
+
+import isokinon.server.work.RequestProblem;
+
+/** What a question must hold. */
+final class Require {
+
+  private Require() {}
+
+  /**
+   * The value at a path of a question.
+   *
+   * @throws RequestProblem where it is missing
+   */
+  static <T> T present(String path, T value) {
+    if (value == null) {
+      throw RequestProblem.of(400, path, "Missing: " + path + " must be given.");
+    }
+    return value;
+  }
+}

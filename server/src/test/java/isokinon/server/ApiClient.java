@@ -1,0 +1,301 @@
+package isokinon.server;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.stereotype.Component;
+
+/** Someone at a desk: asks the server over HTTP as any program would. */
+@Component
+@Lazy
+public class ApiClient {
+
+  /** An answer: its status, what kind it is, and its body as JSON where it is. */
+  public record Reply(int status, String kind, JsonNode body, byte[] bytes) {
+
+    /** The message at a path of the {@code errors}; null where there is none. */
+    public String fault(String path) {
+      for (JsonNode error : body.path("errors")) {
+        if (error.path("path").asText().equals(path)) {
+          return error.path("message").asText();
+        }
+      }
+      return null;
+    }
+  }
+
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private final HttpClient client = HttpClient.newHttpClient();
+  private final int port;
+
+  ApiClient(@LocalServerPort int port) {
+    this.port = port;
+  }
+
+  /** Asks for what is at {@code path}. */
+  public Reply get(String path) {
+    return send(HttpRequest.newBuilder().GET(), path);
+  }
+
+  /** Sends JSON text. */
+  public Reply post(String path, String json) {
+    return post(path, json, "application/json");
+  }
+
+  /** Sends text of a kind. */
+  public Reply post(String path, String text, String kind) {
+    return send(
+        HttpRequest.newBuilder()
+            .header("content-type", kind)
+            .POST(HttpRequest.BodyPublishers.ofString(text)),
+        path);
+  }
+
+  /** Puts JSON text in the place of what is there. */
+  public Reply put(String path, String json) {
+    return send(
+        HttpRequest.newBuilder()
+            .header("content-type", "application/json")
+            .PUT(HttpRequest.BodyPublishers.ofString(json)),
+        path);
+  }
+
+  /** Sends bytes of a kind. */
+  public Reply post(String path, byte[] bytes, String kind) {
+    return send(
+        HttpRequest.newBuilder()
+            .header("content-type", kind)
+            .POST(HttpRequest.BodyPublishers.ofByteArray(bytes)),
+        path);
+  }
+
+  private Reply send(HttpRequest.Builder request, String path) {
+    try {
+      HttpResponse<byte[]> response =
+          client.send(
+              request.uri(URI.create("http://127.0.0.1:" + port + path)).build(),
+              HttpResponse.BodyHandlers.ofByteArray());
+      String kind = response.headers().firstValue("content-type").orElse("");
+      JsonNode body = kind.contains("json") ? JSON.readTree(response.body()) : JSON.nullNode();
+      return new Reply(response.statusCode(), kind, body, response.body());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Brings a pump to the bench. */
+  public Job job(String tag) {
+    Reply opened =
+        post("/api/v1/pumps/" + tag + "/rebuilds", "{\"who\": \"RT\", \"reason\": \"due\"}");
+    if (opened.status() != 200) {
+      throw new AssertionError(opened);
+    }
+    return new Job(opened.body().path("id").asLong(), opened.body());
+  }
+
+  /** A rebuild as one device sees it. */
+  public final class Job {
+    private final long id;
+    private JsonNode view;
+
+    private Job(long id, JsonNode view) {
+      this.id = id;
+      this.view = view;
+    }
+
+    public long id() {
+      return id;
+    }
+
+    public JsonNode view() {
+      return view;
+    }
+
+    public String stage() {
+      return view.path("stage").asText();
+    }
+
+    /** Another device that looks at the same rebuild now. */
+    public Job elsewhere() {
+      return new Job(id, get("/api/v1/rebuilds/" + id).body());
+    }
+
+    /** Another device that last looked when {@code other} did. */
+    public Job elsewhereOf(Job other) {
+      return new Job(id, other.view);
+    }
+
+    /** Tries an act, given as more fields; takes over the state it leads to. */
+    public Reply tries(String kind, Map<String, ?> fields) {
+      ObjectNode act = JSON.createObjectNode();
+      act.put("key", UUID.randomUUID().toString())
+          .put("seen", view.path("seq").asLong())
+          .put("who", "RT")
+          .put("kind", kind);
+      act.setAll((ObjectNode) JSON.valueToTree(fields));
+      Reply reply = post("/api/v1/rebuilds/" + id + "/acts", act.toString());
+      if (reply.status() == 200) {
+        view = reply.body();
+      }
+      return reply;
+    }
+
+    /** Does an act that must be recorded. */
+    public Job does(String kind, Map<String, ?> fields) {
+      Reply reply = tries(kind, fields);
+      if (reply.status() != 200) {
+        throw new AssertionError(kind + " " + fields + ": " + reply.body());
+      }
+      return this;
+    }
+
+    public Job takesIn(String... items) {
+      return does("TAKEN_IN", Map.of("text", "due", "items", items));
+    }
+
+    public Job makesSafe() {
+      for (JsonNode gate : view.path("gates")) {
+        String subject = gate.path("id").asText();
+        if (gate.path("confirmation").asBoolean()) {
+          does("CONFIRMED", Map.of("subject", subject));
+        } else {
+          does(
+              "PROVED_SAFE",
+              Map.of(
+                  "subject",
+                  subject,
+                  "typed",
+                  gate.path("kind").asText().equals("number") ? "0" : ""));
+        }
+      }
+      return does("STAGE_DONE", Map.of("subject", "MAKE_SAFE"));
+    }
+
+    public Job answersChecks() {
+      String step = view.at("/step/id").asText();
+      for (JsonNode place : view.at("/step/places")) {
+        if (place.path("placed").isNull()) {
+          String own = place.path("place").asText();
+          does("PLACED", Map.of("step", step, "subject", own, "items", new String[] {own}));
+        }
+      }
+      for (JsonNode check : view.at("/step/checks")) {
+        if (!check.path("answered").asBoolean()) {
+          does(
+              "CHECKED",
+              Map.of("step", step, "subject", check.path("id").asText(), "typed", within(check)));
+        }
+      }
+      return this;
+    }
+
+    /** A reading within the limits of a check or test; nothing where it is only confirmed. */
+    private static String within(JsonNode asked) {
+      if (!asked.path("kind").asText().equals("number")) {
+        return "";
+      }
+      return asked.path("min").isNumber()
+          ? asked.path("min").asText()
+          : asked.path("max").isNumber() ? asked.path("max").asText() : "1";
+    }
+
+    public Job strips() {
+      while (stage().equals("STRIP")) {
+        answersChecks();
+        does("STEP_DONE", Map.of("step", view.at("/step/id").asText()));
+      }
+      return this;
+    }
+
+    public Job inspects() {
+      for (JsonNode item : view.path("inspect")) {
+        if (!item.path("renewedAnyway").asBoolean()
+            && item.path("state").asText().equals("unknown")) {
+          does(
+              "JUDGED",
+              Map.of("subject", item.path("part").asText(), "items", new String[] {"sound"}));
+        }
+      }
+      return does("STAGE_DONE", Map.of("subject", "INSPECT"));
+    }
+
+    public Job decides(String lot, String material) {
+      java.util.List<String> parts = new java.util.ArrayList<>();
+      view.at("/decide/parts").forEach(p -> parts.add(p.path("part").asText()));
+      if (!parts.isEmpty()) {
+        does("LOT_FITTED", Map.of("subject", lot, "items", parts, "text", "bag 77"));
+      }
+      for (JsonNode role : view.at("/decide/roles")) {
+        does(
+            "MATERIAL_CHOSEN",
+            Map.of("subject", role.path("role").asText(), "items", new String[] {material}));
+      }
+      return does("STAGE_DONE", Map.of("subject", "DECIDE"));
+    }
+
+    public Job torques() {
+      JsonNode torque = view.at("/step/torque");
+      while (torque.isObject() && !torque.path("finished").asBoolean()) {
+        String step = view.at("/step/id").asText();
+        int pass = torque.path("pass").asInt();
+        if (pass == torque.path("fullPass").asInt()) {
+          does(
+              "TORQUE_READ",
+              Map.of(
+                  "step",
+                  step,
+                  "pass",
+                  pass,
+                  "fastener",
+                  torque.path("nextFastener").asInt(),
+                  "typed",
+                  torque.path("targetNm").asText()));
+        } else {
+          does("PASS_DONE", Map.of("step", step, "pass", pass));
+        }
+        torque = view.at("/step/torque");
+      }
+      return this;
+    }
+
+    public Job builds() {
+      while (stage().equals("BUILD")) {
+        answersChecks();
+        torques();
+        does("STEP_DONE", Map.of("step", view.at("/step/id").asText()));
+      }
+      return this;
+    }
+
+    public Job proves() {
+      for (JsonNode test : view.path("proof")) {
+        for (int run = 0; run < (test.path("calibration").asBoolean() ? 3 : 1); run++) {
+          does(
+              "PROVED",
+              Map.of(
+                  "subject",
+                  test.path("id").asText(),
+                  "typed",
+                  within(test),
+                  "text",
+                  "timed by a watch of our own"));
+        }
+      }
+      return does("STAGE_DONE", Map.of("subject", "PROVE"));
+    }
+  }
+}
