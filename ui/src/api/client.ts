@@ -5,7 +5,7 @@ import type {
   DutyForm,
   FindingRequest,
   FindingView,
-  FindView,
+  InsightView,
   FluidSheet,
   GaugeView,
   ImportReport,
@@ -136,7 +136,7 @@ export const api = {
       headers: { "content-type": "text/csv" },
       body: csv,
     }),
-  finds: () => ask<FindView[]>("/life/finds"),
+  insights: () => ask<InsightView[]>("/life/finds"),
   life: (question: LifeQuestion) => post<LifeView>("/life", question),
   keep: (pumps: string[], way: string, everyHours: number | null, because: string, who: string) =>
     post<unknown>("/life/policy", { pumps, way, everyHours, because, who }),

@@ -169,9 +169,7 @@ function ColumnDrawing({ column: c, bare, onPress }: ColumnProps) {
   const off = isOff(c);
   const press = onPress ? () => onPress(c.parts) : undefined;
   const spoken = c.parts
-    .map(
-      (p) => `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[p.state]}${p.word ? `, ${p.word}` : ""}`,
-    )
+    .map((p) => `${p.name}, ${p.where.replace("-", " ")}, ${STATE_WORDS[p.state]}${p.word ? `, ${p.word}` : ""}`)
     .join("; ");
   return (
     <g

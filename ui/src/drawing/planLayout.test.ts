@@ -18,6 +18,7 @@ const part = (id: string, glyph: string, at: number, angle = 0): RailPart => ({
   state: "unknown",
   word: "",
   subWord: "",
+  reached: true,
 });
 
 const head = (parts: RailPart[]): Rail => ({

@@ -19,6 +19,7 @@ const part = (id: string, name: string, at: number, side = ""): RailPart => ({
   state: "sound",
   word: "",
   subWord: "",
+  reached: true,
 });
 const rail: Rail = {
   id: "wet",

@@ -290,7 +290,9 @@ function WhatItMakes({ finding }: { finding: FindingView }) {
 
 /** What the findings do to the plan and the next interval, and the way to widen the job. */
 function Consequence({ view, link, next }: StageProps & { next: FindingView["next"] | undefined }) {
-  const shut = view.rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => p.word === "left shut");
+  const shut = view.rails
+    .flatMap((r) => r.lines.flatMap((l) => l.parts))
+    .filter((p) => !p.reached && p.state === "unknown");
   const names = new Map(shut.map((p) => [p.name, p.id]));
   const count = view.decide.parts.length;
   const found = view.decide.parts.filter((p) =>

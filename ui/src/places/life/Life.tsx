@@ -10,7 +10,7 @@ import { useWidth } from "../../parts/useWidth";
 import { Compare } from "./Compare";
 import { Policies } from "./Policies";
 import { Asked } from "./Asked";
-import { Found } from "./Found";
+import { Insights } from "./Insights";
 import { Runs } from "./Runs";
 
 const NUMBERS = ["years", "mode", "planned", "failed", "look", "warning"] as const;
@@ -45,7 +45,7 @@ export default function Life() {
     return (
       <main>
         <Asked life={life.data} set={set} error={life.error} unasked />
-        <Found />
+        <Insights />
       </main>
     );
   }

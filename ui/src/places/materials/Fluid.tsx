@@ -37,7 +37,10 @@ export default function Fluid() {
               <span className="w-[132px] shrink-0 text-[16px] leading-[18px] font-[700] narrow">{p.material}</span>
               <span className="min-w-0 flex-1">
                 {p.rows.map((r) => (
-                  <span key={r.ownRow ?? `${r.fromPct} shipped`} className="flex items-center gap-2 text-[13px] text-muted">
+                  <span
+                    key={r.ownRow ?? `${r.fromPct} shipped`}
+                    className="flex items-center gap-2 text-[13px] text-muted"
+                  >
                     <span className="w-[78px] shrink-0 whitespace-nowrap">
                       {r.ownRow !== null && <b className="text-accent">own </b>}
                       {band(r)}

@@ -27,8 +27,7 @@ describe("a verdict as a shape", () => {
     ["limited", "watch"],
     ["unsuited", "renew"],
     ["unknown", "unknown"],
-    ["anything else", "unknown"],
-  ])("%s is %s", (verdict, state) => {
+  ] as const)("%s is %s", (verdict, state) => {
     expect(verdictState(verdict)).toBe(state);
   });
 });

@@ -3,11 +3,17 @@ package isokinon.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** One way through: http to work to core, with db beside work. */
 @AnalyzeClasses(packages = "isokinon.server", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -25,6 +31,10 @@ class ServerWallsTest {
           .definedBy("isokinon.server.work..")
           .layer("access")
           .definedBy("isokinon.server.access..")
+          .layer("gauge")
+          .definedBy("isokinon.server.gauge..")
+          .layer("planning")
+          .definedBy("isokinon.server.planning..")
           .layer("demo")
           .definedBy("isokinon.server.demo..")
           .layer("db")
@@ -39,6 +49,10 @@ class ServerWallsTest {
           .mayOnlyBeAccessedByLayers("http", "papers", "demo")
           .whereLayer("access")
           .mayOnlyBeAccessedByLayers("http", "work")
+          .whereLayer("gauge")
+          .mayOnlyBeAccessedByLayers("http", "work")
+          .whereLayer("planning")
+          .mayOnlyBeAccessedByLayers("work")
           .whereLayer("db")
           .mayOnlyBeAccessedByLayers("work", "access", "demo");
 
@@ -50,6 +64,29 @@ class ServerWallsTest {
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
+
+  @ArchTest
+  static final ArchRule devicesAndTheSolverKnowNoRowsAndNoUseCase =
+      noClasses()
+          .that()
+          .resideInAnyPackage("..gauge..", "..planning..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("..db..", "..work..", "..http..", "..access..");
+
+  @ArchTest
+  static final ArchRule useCasesFormNoCycle =
+      slices().matching("isokinon.server.work.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static void noPackageHoldsMoreThanSomeoneKeepsInMind(JavaClasses classes) {
+    Map<String, Long> sizes =
+        classes.stream()
+            .filter(c -> c.isTopLevelClass() && c.getPackageName().contains(".work"))
+            .filter(c -> !c.getSimpleName().equals("package-info"))
+            .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting()));
+    assertThat(sizes).isNotEmpty().allSatisfy((name, n) -> assertThat(n).as(name).isLessThan(16));
+  }
 
   @ArchTest
   static final ArchRule nothingIsInjectedIntoFields =

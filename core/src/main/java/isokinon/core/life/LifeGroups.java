@@ -58,7 +58,8 @@ public final class LifeGroups {
   }
 
   /** Whose life is asked: a wear part in its place. */
-  public record GroupKey(String pump, String construction, String role, String material, String duty) {
+  public record GroupKey(
+      String pump, String construction, String role, String material, String duty) {
 
     GroupKey at(Level level) {
       return switch (level) {
@@ -116,7 +117,8 @@ public final class LifeGroups {
   /** Groups {@code runs}. */
   public LifeGroups(List<WearRun> runs) {
     for (WearRun run : runs) {
-      GroupKey of = new GroupKey(run.pump(), run.construction(), run.role(), run.material(), run.duty());
+      GroupKey of =
+          new GroupKey(run.pump(), run.construction(), run.role(), run.material(), run.duty());
       for (Level level : Level.values()) {
         groups.computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>()).add(run);
       }

@@ -29,8 +29,8 @@ public final class Planner {
   /**
    * Plans {@code request} on {@code sheet}.
    *
-   * @throws UnplannableRequest where the request names unknown parts or steps, a part that never comes
-   *     off, or done steps that could not have been done
+   * @throws UnplannableRequest where the request names unknown parts or steps, a part that never
+   *     comes off, or done steps that could not have been done
    */
   public Plan plan(Sheet sheet, PlanRequest request) {
     RouteSearch search = new RouteSearch(sheet);
@@ -136,7 +136,8 @@ public final class Planner {
       String id = request.done().get(i);
       int step = search.indexOf(id);
       if (step < 0) {
-        reasons.add(new UnplannableRequest.Reason("done[" + i + "]", "No step is called " + id + "."));
+        reasons.add(
+            new UnplannableRequest.Reason("done[" + i + "]", "No step is called " + id + "."));
       } else {
         done.set(step);
       }
@@ -165,7 +166,8 @@ public final class Planner {
         reasons.add(new UnplannableRequest.Reason(path, "No part is called " + parts.get(i) + "."));
       } else if (!search.frees(parts.get(i))) {
         reasons.add(
-            new UnplannableRequest.Reason(path, "No step of this sheet takes off " + parts.get(i) + "."));
+            new UnplannableRequest.Reason(
+                path, "No step of this sheet takes off " + parts.get(i) + "."));
       }
     }
   }

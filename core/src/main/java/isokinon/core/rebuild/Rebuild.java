@@ -2,8 +2,8 @@ package isokinon.core.rebuild;
 
 import isokinon.core.peristaltic.Calibration;
 import isokinon.core.plan.Plan;
-import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;

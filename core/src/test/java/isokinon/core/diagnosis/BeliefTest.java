@@ -73,6 +73,7 @@ class BeliefTest {
     List<TestChoice> ranked = TestChoice.ranked(EVEN, List.of(live, safe));
     assertThat(ranked).allMatch(t -> t.gainBits() >= -1e-12);
     TestChoice worthless = ranked.get(1);
-    assertThat(ranked.get(0).test() == safe || worthless.gainBits() < TestChoice.LEAST_BITS).isTrue();
+    assertThat(ranked.get(0).test() == safe || worthless.gainBits() < TestChoice.LEAST_BITS)
+        .isTrue();
   }
 }

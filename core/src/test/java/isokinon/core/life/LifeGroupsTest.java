@@ -3,8 +3,8 @@ package isokinon.core.life;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.life.LifeGroups.Group;
-import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.GroupKey;
+import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -34,7 +34,8 @@ class LifeGroupsTest {
   }
 
   private Group narrowest() {
-    return new LifeGroups(runs).narrowest(new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge"));
+    return new LifeGroups(runs)
+        .narrowest(new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge"));
   }
 
   @Test
@@ -59,7 +60,9 @@ class LifeGroupsTest {
     GroupKey of = new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge");
     assertThat(groups.at(Level.ANY_DUTY, of).runs()).hasSize(11);
     assertThat(
-            groups.at(Level.ANY_DUTY, new GroupKey("A-01", "bolted", "diaphragm", "EPDM", "acid")).runs())
+            groups
+                .at(Level.ANY_DUTY, new GroupKey("A-01", "bolted", "diaphragm", "EPDM", "acid"))
+                .runs())
         .isEmpty();
     assertThat(groups.all(Level.DUTY)).hasSize(2);
   }
@@ -72,7 +75,8 @@ class LifeGroupsTest {
     run(1, "A-01", "bolted", "sludge", false);
     assertThat(narrowest().counted()).isFalse();
     assertThat(narrowest().ages(false)).hasSize(4);
-    assertThat(new LifeGroups(List.of()).narrowest(new GroupKey("", "", "", "", "")).counted()).isFalse();
+    assertThat(new LifeGroups(List.of()).narrowest(new GroupKey("", "", "", "", "")).counted())
+        .isFalse();
   }
 
   @Test

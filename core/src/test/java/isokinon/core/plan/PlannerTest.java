@@ -165,7 +165,8 @@ class PlannerTest {
   @ParameterizedTest
   @ValueSource(strings = {"no-such-part", "centre-block"})
   void aPartThatNoStepFreesIsRefusedBySaying(String part) {
-    UnplannableRequest refused = catchThrowableOfType(UnplannableRequest.class, () -> renew("shaft", part));
+    UnplannableRequest refused =
+        catchThrowableOfType(UnplannableRequest.class, () -> renew("shaft", part));
     assertThat(refused.reasons())
         .singleElement()
         .satisfies(r -> assertThat(r.path()).isEqualTo("renew[1]"));
@@ -174,7 +175,8 @@ class PlannerTest {
   @Test
   void stepsThatCannotHaveBeenDoneAreRefused() {
     PlanRequest odd = new PlanRequest(List.of(), List.of(), List.of("outlet-valves-out"));
-    UnplannableRequest refused = catchThrowableOfType(UnplannableRequest.class, () -> planner.plan(pump, odd));
+    UnplannableRequest refused =
+        catchThrowableOfType(UnplannableRequest.class, () -> planner.plan(pump, odd));
     assertThat(refused.getMessage()).contains("cannot all have been done");
   }
 

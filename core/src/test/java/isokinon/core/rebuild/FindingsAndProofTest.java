@@ -179,7 +179,8 @@ class FindingsAndProofTest {
   @Test
   void aWashedFilterDriesBeforeItGoesBackUnlessSomeoneSaysWhyNot() {
     RebuildDriver bench =
-        new RebuildDriver(ShippedSheet.of("linear-twin-diaphragm-80"), new Fitted("diaphragm", "EPDM"))
+        new RebuildDriver(
+                ShippedSheet.of("linear-twin-diaphragm-80"), new Fitted("diaphragm", "EPDM"))
             .takesIn(List.of("inspect:filter"))
             .makesSafe()
             .strips()

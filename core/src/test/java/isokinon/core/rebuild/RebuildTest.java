@@ -159,7 +159,8 @@ class RebuildTest {
 
   @Test
   void aFindingWidensTheJobAndTheStripOpensAgain() {
-    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
+    RebuildDriver bench =
+        new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
     List<String> before = bench.rebuild().stripped();
     bench.judges("diaphragm-a", "renew");
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.STRIP);
@@ -186,7 +187,8 @@ class RebuildTest {
 
   @Test
   void aPartThatIsStillInThePumpCannotBeCalledSound() {
-    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
+    RebuildDriver bench =
+        new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
     assertThat(bench.refused(Act.of(Act.Kind.JUDGED, "", "shaft").with(List.of("sound"))))
         .isEqualTo("Shaft is still in the pump.");
   }

@@ -1,5 +1,7 @@
 package isokinon.server.db;
 
+import isokinon.core.wetend.FluidUse;
+
 /**
  * One fluid of a pump's duty: concentration in %, highest temperature in degC, share of time 0 to
  * 1.

@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.stock.KeptCondition;
 import java.time.OffsetDateTime;
 
 /**

@@ -1,5 +1,6 @@
 package isokinon.server.db;
 
+import isokinon.core.stock.MovementKind;
 import java.time.OffsetDateTime;
 
 /**

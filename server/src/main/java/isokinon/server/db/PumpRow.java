@@ -1,6 +1,7 @@
 package isokinon.server.db;
 
 import isokinon.core.counter.WearCount;
+import isokinon.core.life.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.wetend.Duty.Abrasion;
 import java.time.LocalDate;

@@ -1,16 +1,16 @@
 package isokinon.server.demo;
 
 import isokinon.core.counter.WearCount;
+import isokinon.core.life.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.value.Code;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.core.wetend.Duty.Zone;
-import isokinon.server.db.Consequence;
+import isokinon.core.wetend.FluidUse;
 import isokinon.server.db.CounterMapper;
 import isokinon.server.db.DiaryMapper;
 import isokinon.server.db.ExposureRow;
 import isokinon.server.db.FindingMapper;
-import isokinon.server.db.FluidUse;
 import isokinon.server.db.GaugeRow;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.OfferRow;
@@ -23,7 +23,7 @@ import isokinon.server.db.WetEndMapper;
 import isokinon.server.db.WetEndRow;
 import isokinon.server.db.WetKitRow;
 import isokinon.server.db.WrenchRow;
-import isokinon.server.work.Sheets;
+import isokinon.server.work.library.Sheets;
 import isokinon.server.work.shared.ShopSettings;
 import java.io.IOException;
 import java.io.InputStreamReader;

@@ -2,14 +2,14 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import isokinon.server.work.Jobs;
 import isokinon.server.papers.Clipboard;
 import isokinon.server.papers.HandBackRecord;
-import isokinon.server.work.ActRequest;
-import isokinon.server.work.Bench;
-import isokinon.server.work.BenchView;
-import isokinon.server.work.Wrenches;
-import isokinon.server.work.FindingView;
+import isokinon.server.work.bench.ActRequest;
+import isokinon.server.work.bench.Bench;
+import isokinon.server.work.bench.BenchView;
+import isokinon.server.work.inspection.FindingView;
+import isokinon.server.work.instruments.Wrenches;
+import isokinon.server.work.rebuild.Jobs;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -38,7 +38,8 @@ class BenchController {
   private final Clipboard clipboard;
   private final Wrenches crib;
 
-  BenchController(Bench bench, Jobs jobs, HandBackRecord record, Clipboard clipboard, Wrenches crib) {
+  BenchController(
+      Bench bench, Jobs jobs, HandBackRecord record, Clipboard clipboard, Wrenches crib) {
     this.bench = bench;
     this.jobs = jobs;
     this.record = record;

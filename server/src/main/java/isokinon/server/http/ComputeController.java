@@ -3,11 +3,9 @@ package isokinon.server.http;
 import static isokinon.server.http.Require.present;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import isokinon.core.sheet.Handling;
 import isokinon.core.cavity.CavityFlow;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.KitCover;
@@ -17,12 +15,13 @@ import isokinon.core.peristaltic.Calibration;
 import isokinon.core.peristaltic.TubeGap;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
+import isokinon.core.sheet.Handling;
 import isokinon.core.stock.ShelfLife;
 import isokinon.core.torque.TighteningOrder;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;
-import isokinon.server.work.Compute;
-import isokinon.server.work.RequestProblem;
+import isokinon.server.work.compute.Compute;
+import isokinon.server.work.shared.RequestProblem;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -73,7 +72,8 @@ class ComputeController {
       List<String> lubricants,
       List<String> hazards) {}
 
-  record OrderQuestion(Integer count, @Schema(implementation = Handling.Layout.class) String layout) {}
+  record OrderQuestion(
+      Integer count, @Schema(implementation = Handling.Layout.class) String layout) {}
 
   record PassAnswer(int percent, List<Integer> order) {}
 
@@ -160,7 +160,8 @@ class ComputeController {
       String magnet,
       Double temperatureC) {}
 
-  record MarginAnswer(double neededNm, double availableNm, double margin, MagnetMargin.Verdict verdict) {}
+  record MarginAnswer(
+      double neededNm, double availableNm, double margin, MagnetMargin.Verdict verdict) {}
 
   record ShelfQuestion(String material, String cured) {}
 
@@ -288,7 +289,8 @@ class ComputeController {
     double rotorAlpha = present("rotorAlphaPerK", q.rotorAlphaPerK());
     double swell = q.swell() == null ? 0 : q.swell();
     RotorFit fit =
-        RequestProblem.answered(() -> RotorFit.at(bore, tube, alpha, deltaK, swell, rotor, rotorAlpha));
+        RequestProblem.answered(
+            () -> RotorFit.at(bore, tube, alpha, deltaK, swell, rotor, rotorAlpha));
     return new FitAnswer(fit.boreDiameterMm(), fit.rotorDiameterMm(), fit.interferenceMm());
   }
 
@@ -322,7 +324,8 @@ class ComputeController {
     for (int i = 0; i < asked.size(); i++) {
       String at = "runs[" + i + "]";
       RunQuestion run = present(at, asked.get(i));
-      runs.add(new Calibration.Run(present(at + ".turns", run.turns()), present(at + ".ml", run.ml())));
+      runs.add(
+          new Calibration.Run(present(at + ".turns", run.turns()), present(at + ".ml", run.ml())));
     }
     double set = present("setMlPerTurn", q.setMlPerTurn());
     Calibration c = RequestProblem.answered(() -> Calibration.of(runs, set, ACCEPTED_PCT));

@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.gauge.Gauge;
 import isokinon.server.gauge.SimulatedGauge.Condition;
-import isokinon.server.work.Gauges;
+import isokinon.server.work.instruments.Gauges;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;

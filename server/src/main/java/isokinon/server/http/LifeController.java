@@ -12,8 +12,7 @@ import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullFit;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.value.Range;
-import isokinon.server.work.Compute;
-import isokinon.server.work.RequestProblem;
+import isokinon.server.work.shared.RequestProblem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -169,7 +168,8 @@ class LifeController {
           400, "consequence", "A consequence is low or high; \"" + consequence + "\" is not.");
     }
     Interval i =
-        RequestProblem.answered(() -> Interval.of(life, planned, failure, consequence.equals("high")));
+        RequestProblem.answered(
+            () -> Interval.of(life, planned, failure, consequence.equals("high")));
     return new IntervalAnswer(
         i.bestAge(),
         i.bestRate(),

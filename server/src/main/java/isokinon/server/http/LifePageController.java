@@ -2,11 +2,11 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import isokinon.server.work.Comparison;
-import isokinon.server.work.Insights;
-import isokinon.server.work.PolicyService;
-import isokinon.server.work.LifePage;
-import isokinon.server.work.LifeView;
+import isokinon.server.work.insights.Insights;
+import isokinon.server.work.life.Comparison;
+import isokinon.server.work.life.LifePage;
+import isokinon.server.work.life.LifeView;
+import isokinon.server.work.lives.PolicyService;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -2,8 +2,8 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import isokinon.server.work.Materials;
-import isokinon.server.work.RequestProblem;
+import isokinon.server.work.materials.Materials;
+import isokinon.server.work.shared.RequestProblem;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

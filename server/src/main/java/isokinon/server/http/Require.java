@@ -1,6 +1,6 @@
 package isokinon.server.http;
 
-import isokinon.server.work.RequestProblem;
+import isokinon.server.work.shared.RequestProblem;
 
 /** What a question must hold. */
 final class Require {

@@ -4,17 +4,17 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.People;
 import isokinon.server.papers.ChoiceSheet;
-import isokinon.server.work.ChooserView;
-import isokinon.server.work.Counters;
-import isokinon.server.work.DutyForm;
-import isokinon.server.work.Exchange;
-import isokinon.server.work.Floor;
-import isokinon.server.work.Pumps;
-import isokinon.server.work.RequestProblem;
-import isokinon.server.work.Sheets;
-import isokinon.server.work.Symptoms;
-import isokinon.server.work.WetEnds;
-import isokinon.server.work.Text;
+import isokinon.server.work.floor.Exchange;
+import isokinon.server.work.floor.Floor;
+import isokinon.server.work.floor.Pumps;
+import isokinon.server.work.history.Counters;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.pumps.DutyForm;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import isokinon.server.work.symptoms.Symptoms;
+import isokinon.server.work.wetends.ChooserView;
+import isokinon.server.work.wetends.WetEnds;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -152,7 +152,9 @@ class ShopController {
 
   @GetMapping(value = "/sheets/{id}", produces = "application/yaml")
   String sheet(@PathVariable String id) {
-    return sheets.source(id).orElseThrow(() -> RequestProblem.missing("No sheet is called " + id + "."));
+    return sheets
+        .source(id)
+        .orElseThrow(() -> RequestProblem.missing("No sheet is called " + id + "."));
   }
 
   @PostMapping(value = "/sheets/draft", consumes = "application/yaml")
@@ -170,7 +172,8 @@ class ShopController {
   String revision(@PathVariable String id, @PathVariable int revision) {
     return sheets
         .source(id, revision)
-        .orElseThrow(() -> RequestProblem.missing("No sheet " + id + " at revision " + revision + "."));
+        .orElseThrow(
+            () -> RequestProblem.missing("No sheet " + id + " at revision " + revision + "."));
   }
 
   @GetMapping(value = "/sheets.zip", produces = "application/zip")

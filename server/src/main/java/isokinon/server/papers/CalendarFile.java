@@ -1,6 +1,6 @@
 package isokinon.server.papers;
 
-import isokinon.server.work.Diary;
+import isokinon.server.work.diary.Diary;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import net.fortuna.ical4j.model.Calendar;

@@ -6,8 +6,8 @@ import static isokinon.server.papers.Paper.table;
 import static isokinon.server.papers.Paper.text;
 
 import isokinon.core.rebuild.Stage;
-import isokinon.server.work.BenchView;
-import isokinon.server.work.Text;
+import isokinon.server.work.bench.BenchView;
+import isokinon.server.work.shared.Text;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;

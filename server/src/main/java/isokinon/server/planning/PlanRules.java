@@ -61,7 +61,9 @@ public class PlanRules implements ConstraintProvider {
     return f.forEach(PlannedJob.class)
         .filter(j -> !j.pair().isEmpty())
         .join(
-            PlannedJob.class, equal(PlannedJob::pair, PlannedJob::pump), overlapping(j -> j.opening().start(), PlannedJob::end))
+            PlannedJob.class,
+            equal(PlannedJob::pair, PlannedJob::pump),
+            overlapping(j -> j.opening().start(), PlannedJob::end))
         .penalizeLong(HardSoftLongScore.ONE_HARD, PlannedJob::shared)
         .asConstraint("duty and standby never both out");
   }

@@ -86,7 +86,8 @@ class BenchApiTest {
     ApiClient.Job one = desk.job("DYE-04").takesIn("renew:outlet-balls").makesSafe();
     ApiClient.Job two = one.elsewhere();
     one.does("STEP_DONE", Map.of("step", "outlet-manifold-off"));
-    ApiClient.Reply late = two.tries("STEP_DONE", Map.of("step", "outlet-manifold-off", "who", "KO"));
+    ApiClient.Reply late =
+        two.tries("STEP_DONE", Map.of("step", "outlet-manifold-off", "who", "KO"));
     assertThat(late.status()).isEqualTo(409);
     assertThat(late.body().path("detail").asText())
         .startsWith("RT was here first: done: Set the outlet manifold")
@@ -98,7 +99,8 @@ class BenchApiTest {
   @Test
   void aDeviceThatSawMoreThanIsRecordedIsToldSo() {
     ApiClient.Job job = desk.job("EFF-05");
-    ApiClient.Reply reply = job.tries("NOTED", Map.of("seen", 9_999, "text", "from a lost database"));
+    ApiClient.Reply reply =
+        job.tries("NOTED", Map.of("seen", 9_999, "text", "from a lost database"));
     assertThat(reply.status()).isEqualTo(409);
     assertThat(reply.body().path("detail").asText())
         .startsWith("This device saw entries that are not recorded here.");

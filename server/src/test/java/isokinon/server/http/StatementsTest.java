@@ -96,7 +96,8 @@ class StatementsTest {
 
   @Test
   void aTorqueReadingAsksAsOftenAtTheEndOfAJobAsAtItsBeginning() {
-    ApiClient.Job job = desk.job("EFF-02").takesIn("renew:diaphragm-a").makesSafe().strips().inspects();
+    ApiClient.Job job =
+        desk.job("EFF-02").takesIn("renew:diaphragm-a").makesSafe().strips().inspects();
     job.decides("single", "NBR");
     int first = 0;
     int last = 0;

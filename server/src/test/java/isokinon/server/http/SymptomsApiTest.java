@@ -70,7 +70,8 @@ class SymptomsApiTest {
 
   @Test
   void aSymptomOfAnotherFamilyIsRefusedByName() {
-    ApiClient.Reply reply = desk.post("/api/v1/pumps/SCR-07/symptoms", "{\"seen\": [\"milky-oil\"]}");
+    ApiClient.Reply reply =
+        desk.post("/api/v1/pumps/SCR-07/symptoms", "{\"seen\": [\"milky-oil\"]}");
     assertThat(reply.status()).isEqualTo(422);
     assertThat(reply.fault("seen")).contains("milky-oil");
     assertThat(desk.post("/api/v1/pumps/NO-1/symptoms", "{}").status()).isEqualTo(404);

@@ -167,7 +167,8 @@ class WetEndApiTest {
       })
   void aDutyThatCannotBeIsRefusedNotGuessed(
       String fluid, String pct, String t, String share, String path, String words) {
-    ApiClient.Reply reply = desk.post("/api/v1/wet-ends/choose", typed(fluid(fluid, pct, t, share)));
+    ApiClient.Reply reply =
+        desk.post("/api/v1/wet-ends/choose", typed(fluid(fluid, pct, t, share)));
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.fault(path.replace("duty.", ""))).contains(words);
   }
@@ -229,8 +230,7 @@ class WetEndApiTest {
         desk.post(
             "/api/v1/wet-ends/choose",
             "{\"family\": \"peristaltic\", \"duty\": {\"%s\": %s, \"exposures\": [%s]}}"
-                .formatted(
-                    field.replace("duty.", ""), value, fluid("water", "100", "20", "1")));
+                .formatted(field.replace("duty.", ""), value, fluid("water", "100", "20", "1")));
     assertThat(reply.status()).isEqualTo(400);
     assertThat(reply.fault(field)).contains(words);
   }

@@ -3,7 +3,7 @@ package isokinon.server.papers;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.server.papers.Labels.Label;
-import isokinon.server.work.Diary;
+import isokinon.server.work.diary.Diary;
 import java.io.ByteArrayInputStream;
 import java.io.StringReader;
 import java.time.Instant;

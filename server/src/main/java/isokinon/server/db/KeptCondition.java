@@ -1,9 +1,0 @@
-package isokinon.server.db;
-
-import isokinon.core.value.Code;
-
-/** How a part was found that was kept. */
-public enum KeptCondition implements Code {
-  SOUND,
-  WATCH
-}

@@ -1,5 +1,0 @@
-package isokinon.server.work;
-
-/** Why a part of a pump wore, as it was found. */
-public record FoundCause(
-    String on, String part, String cause, String counters, double hours, String note) {}

@@ -1,0 +1,398 @@
+package isokinon.server.work.bench;
+
+import isokinon.core.diaphragm.ShuttleGaps;
+import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.ActRefusal;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rebuild.Stage;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.stock.LotStatus;
+import isokinon.server.access.People;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.EventRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.work.bench.BenchView.WaysView;
+import isokinon.server.work.inspection.FindingView;
+import isokinon.server.work.inspection.InspectionLog;
+import isokinon.server.work.inspection.PartAssessment;
+import isokinon.server.work.instruments.Readings;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.library.ShelfLifeService;
+import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.rebuild.EventRows;
+import isokinon.server.work.rebuild.Job;
+import isokinon.server.work.rebuild.Jobs;
+import isokinon.server.work.rebuild.StateTag;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import isokinon.server.work.stores.Shelf;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Rebuilds at the bench: opening one, recording what is done, showing where it stands. Recording is
+ * safe to repeat (an act's key is recorded once) and refuses to build on a state that has moved on.
+ */
+@Service
+public class Bench {
+
+  /** Parts the two readings of a pair. */
+  private static final String PAIR = "|";
+
+  private final BenchMapper store;
+  private final StoresMapper stores;
+  private final Sheets sheets;
+  private final People people;
+  private final BenchViewer viewer;
+  private final ShelfLifeService shelf;
+  private final InspectionLog findingLog;
+  private final PartAssessment findings;
+  private final PumpRegister register;
+  private final Jobs jobs;
+  private final Shelf shelves;
+  private final HandBack handBack;
+  private final Clock clock;
+
+  Bench(
+      BenchMapper store,
+      StoresMapper stores,
+      Sheets sheets,
+      People people,
+      BenchViewer viewer,
+      ShelfLifeService shelf,
+      InspectionLog findingLog,
+      PartAssessment findings,
+      PumpRegister register,
+      Jobs jobs,
+      Shelf shelves,
+      HandBack handBack,
+      Clock clock) {
+    this.store = store;
+    this.stores = stores;
+    this.sheets = sheets;
+    this.people = people;
+    this.viewer = viewer;
+    this.shelf = shelf;
+    this.findingLog = findingLog;
+    this.findings = findings;
+    this.register = register;
+    this.jobs = jobs;
+    this.shelves = shelves;
+    this.handBack = handBack;
+    this.clock = clock;
+  }
+
+  /** A rebuild on the list of those running. */
+  public record Running(
+      long id, String pump, String stage, String reason, String openedAt, String state) {}
+
+  /**
+   * Opens a rebuild of a pump, or gives the one that is open already.
+   *
+   * @throws RequestProblem where the pump is unknown or has no sheet
+   */
+  @Transactional
+  public BenchView open(String tag, String who, String reason) {
+    PumpRow pump = register.lock(tag);
+    people.requireKnown(who);
+    Optional<RebuildRow> open = store.runningOn(tag);
+    if (open.isPresent()) {
+      return view(open.get().id());
+    }
+    Sheet sheet =
+        pump.sheet()
+            .flatMap(sheets::find)
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        422,
+                        "sheet",
+                        tag + " has no sheet yet, so its rebuild cannot be planned."));
+    long id =
+        store.open(
+            new RebuildRow(
+                0,
+                tag,
+                sheet.id(),
+                sheet.revision(),
+                OffsetDateTime.now(clock),
+                who,
+                reason,
+                pump.material(),
+                pump.runningHours(),
+                null));
+    return view(id);
+  }
+
+  /** Rebuilds not handed back yet. */
+  public List<Running> running() {
+    return store.running().stream()
+        .map(r -> jobs.job(r.id()))
+        .map(
+            j ->
+                new Running(
+                    j.row().id(),
+                    j.row().pump(),
+                    j.rebuild().stage().title(),
+                    j.row().reason(),
+                    j.row().openedAt().toString(),
+                    StateTag.of(j.rebuild())))
+        .toList();
+  }
+
+  /** Where a rebuild stands. */
+  public BenchView view(long id) {
+    Job job = jobs.job(id);
+    return viewer.view(job.row(), job.pump(), job.rebuild());
+  }
+
+  /** What is known of a part in hand, and what it makes of the signatures pressed so far. */
+  public FindingView finding(long id, FindingView.FindingQuestion question) {
+    return findings.view(jobs.job(id), question, clock.getZone());
+  }
+
+  /**
+   * What taking in would lead to: the ways in beside each other, and what each way of each school
+   * costs.
+   *
+   * @param items what the take-in would hold, as an act's items
+   * @throws RequestProblem where the items name what the sheet does not know
+   */
+  public WaysView ways(long id, List<String> items) {
+    Job job = jobs.job(id);
+    Rebuild rebuild = job.rebuild();
+    if (rebuild.stage() != Stage.TAKE_IN) {
+      return viewer.ways(job.pump(), rebuild);
+    }
+    Act act = Act.of(Act.Kind.TAKEN_IN, "", "").saying("asked").with(items);
+    Optional<ActRefusal> refusal = rebuild.refuse(act, false, clock.instant());
+    if (refusal.isPresent()) {
+      throw RequestProblem.of(422, refusal.get().path(), refusal.get().message());
+    }
+    return viewer.ways(
+        job.pump(),
+        rebuild.plus(new BenchEvent(rebuild.seq() + 1, clock.instant(), "", false, act)));
+  }
+
+  /**
+   * Records an act and gives the state after it.
+   *
+   * @throws StaleState where the person saw an older state
+   * @throws RequestProblem where the act does not fit, or its reading is no reading
+   */
+  @Transactional
+  public BenchView act(long id, ActRequest request) {
+    RebuildRow row =
+        store.lock(id).orElseThrow(() -> RequestProblem.missing("No rebuild " + id + "."));
+    Optional<EventRow> repeated = store.byKey(request.key().toString());
+    if (repeated.isPresent()) {
+      return view(repeated.get().rebuild());
+    }
+    boolean lead = people.leads(request.who());
+    Job job = jobs.replay(row);
+    Rebuild rebuild = job.rebuild();
+    if (request.seen() != rebuild.seq()) {
+      throw new StaleState(
+          staleSentence(rebuild, request.seen()), viewer.view(row, job.pump(), rebuild));
+    }
+    Act asked = read(request, rebuild);
+    Optional<ActRefusal> refusal =
+        rebuild
+            .refuse(asked, lead, clock.instant())
+            .or(() -> findingLog.refuse(asked, rebuild))
+            .or(() -> shelfRefusal(job, asked));
+    if (refusal.isPresent()) {
+      throw RequestProblem.of(422, refusal.get().path(), refusal.get().message());
+    }
+    Act act =
+        asked.kind() == Act.Kind.HANDED_BACK
+            ? asked.saying(BenchViewer.DUE + viewer.nextDue(row, job.pump(), rebuild))
+            : asked;
+    OffsetDateTime now = OffsetDateTime.now(clock);
+    BenchEvent event = new BenchEvent(rebuild.seq() + 1, now.toInstant(), request.who(), lead, act);
+    EventRow recorded = EventRows.row(id, request.key().toString(), now, event);
+    store.append(recorded);
+    findingLog.record(job, recorded, act);
+    if (act.kind() == Act.Kind.HANDED_BACK) {
+      handBack.close(job, now, request.who());
+      return view(id);
+    }
+    Rebuild after = rebuild.plus(event);
+    if (act.kind() == Act.Kind.LOT_FITTED) {
+      shelves.handOut(act.subject(), new Job(row, job.pump(), after), request.who());
+    }
+    return viewer.view(row, job.pump(), after);
+  }
+
+  private static String staleSentence(Rebuild rebuild, long seen) {
+    if (seen > rebuild.seq()) {
+      return "This device saw entries that are not recorded here. This is the state now.";
+    }
+    BenchEvent last = rebuild.events().get(rebuild.events().size() - 1);
+    return last.who()
+        + " was here first: "
+        + ActDescriptions.say(rebuild.sheet(), last.act())
+        + ". "
+        + Text.count(rebuild.seq() - seen, "entry").replace("entrys", "entries")
+        + " since you looked; nothing of theirs was changed. This is the state now.";
+  }
+
+  private Act read(ActRequest r, Rebuild rebuild) {
+    Optional<Double> value = Optional.empty();
+    String unit = "";
+    Optional<Handling.Check> pair =
+        check(r, rebuild.sheet()).filter(c -> c.pair() && r.typed().contains(PAIR));
+    if (pair.isPresent()) {
+      return evened(r, pair.get());
+    }
+    if (!r.typed().isBlank()) {
+      unit = askedUnit(r, rebuild.sheet());
+      value = Optional.of(Readings.parse(r.typed(), r.unit(), unit));
+    } else if (r.kind() == Act.Kind.TORQUE_READ && r.text().equals("clicked")) {
+      unit = "N·m";
+      value = fastening(r, rebuild.sheet()).map(f -> setting(f, r.pass(), rebuild));
+    }
+    return new Act(
+        r.kind(),
+        r.kind() == Act.Kind.JUDGED || r.kind() == Act.Kind.MEASURED ? r.measure() : r.step(),
+        r.subject(),
+        r.pass(),
+        r.fastener(),
+        value,
+        unit,
+        r.text(),
+        findingLog.marked(r.items()));
+  }
+
+  /** A pair of readings, left and right: their difference is recorded, both stand in the text. */
+  private static Act evened(ActRequest r, Handling.Check check) {
+    String left = r.typed().substring(0, r.typed().indexOf(PAIR));
+    String right = r.typed().substring(r.typed().indexOf(PAIR) + PAIR.length());
+    double l = Readings.parse(left, r.unit(), check.unit());
+    double rt = Readings.parse(right, r.unit(), check.unit());
+    try {
+      ShuttleGaps gaps = ShuttleGaps.of(l, rt, check.max().orElse(ShuttleGaps.USUAL_MM));
+      String both = "left " + Text.plain(l) + ", right " + Text.plain(rt) + " " + check.unit();
+      String move =
+          gaps.even()
+              ? ""
+              : ": move it "
+                  + Text.plain(Math.abs(gaps.shiftMm()))
+                  + " mm to the "
+                  + (gaps.shiftMm() > 0 ? "right" : "left");
+      return Act.of(r.kind(), r.step(), r.subject())
+          .reading(Math.abs(gaps.differenceMm()), check.unit())
+          .saying(both + move);
+    } catch (IllegalArgumentException e) {
+      throw RequestProblem.of(400, "value", e.getMessage());
+    }
+  }
+
+  private static Optional<Handling.Check> check(ActRequest r, Sheet sheet) {
+    return sheet.handling(r.step()).stream()
+        .flatMap(h -> h.checks().stream())
+        .filter(c -> r.kind() == Act.Kind.CHECKED && c.id().equals(r.subject()))
+        .findFirst();
+  }
+
+  private static double setting(Handling.Fastening joint, int pass, Rebuild rebuild) {
+    int percent =
+        rebuild
+            .currentStep()
+            .flatMap(rebuild::torque)
+            .filter(t -> pass >= 1 && pass <= Math.max(t.fullPass(), t.lastRound()))
+            .map(t -> t.percent(pass))
+            .orElse(100);
+    return joint.targetNm() * percent / 100;
+  }
+
+  private static Optional<Handling.Fastening> fastening(ActRequest r, Sheet sheet) {
+    return sheet.handling(r.step()).flatMap(Handling::fastening);
+  }
+
+  private static String askedUnit(ActRequest r, Sheet sheet) {
+    return switch (r.kind()) {
+      case TORQUE_READ -> "N·m";
+      case CHECKED -> check(r, sheet).map(Handling.Check::unit).orElse("");
+      case PROVED_SAFE ->
+          sheet.hazards().stream()
+              .filter(h -> h.id().equals(r.subject()))
+              .map(Sheet.Hazard::unit)
+              .findFirst()
+              .orElse("");
+      case PROVED ->
+          sheet.proof().stream()
+              .filter(t -> t.id().equals(r.subject()))
+              .map(Sheet.ProofTest::unit)
+              .findFirst()
+              .orElse("");
+      case JUDGED, MEASURED ->
+          sheet.part(r.subject()).stream()
+              .flatMap(p -> p.limits().stream())
+              .filter(l -> l.measure().equals(r.measure()))
+              .map(l -> l.unit())
+              .findFirst()
+              .orElse("");
+      default -> "";
+    };
+  }
+
+  /**
+   * A lot must be on the shelf and in date; one past its first date needs a recorded inspection.
+   */
+  private Optional<ActRefusal> shelfRefusal(Job job, Act act) {
+    if (act.kind() != Act.Kind.LOT_FITTED) {
+      return Optional.empty();
+    }
+    if (act.subject().equals(BenchViewer.SINGLE_PARTS)) {
+      return act.text().isBlank()
+          ? Optional.of(
+              new ActRefusal("text", "Write the lot number from the bag of the single parts."))
+          : Optional.empty();
+    }
+    if (act.subject().startsWith(Shelf.KEPT)) {
+      return shelves.kept(act.subject()).isPresent()
+          ? Optional.empty()
+          : Optional.of(new ActRefusal("lot", "No part is kept as " + act.subject() + "."));
+    }
+    return stores
+        .lot(act.subject())
+        .map(
+            lot -> {
+              Rebuild booked =
+                  job.rebuild()
+                      .plus(
+                          new BenchEvent(job.rebuild().seq() + 1, clock.instant(), "", false, act));
+              Optional<String> shortOf =
+                  shelves.shortOf(lot, new Job(job.row(), job.pump(), booked));
+              if (shortOf.isPresent()) {
+                return Optional.of(new ActRefusal("lot", shortOf.get()));
+              }
+              LotStatus status = LotStatus.of(shelf.of(lot), 1, LocalDate.now(clock));
+              if (status == LotStatus.OVER_AGE) {
+                return Optional.of(
+                    new ActRefusal(
+                        "lot", "Lot " + lot.id() + " is over-age: it is not fitted, scrap it."));
+              }
+              if (status == LotStatus.NEEDS_INSPECTION && act.text().isBlank()) {
+                return Optional.of(
+                    new ActRefusal(
+                        "text",
+                        "Lot "
+                            + lot.id()
+                            + " is past its first date: write what its inspection showed."));
+              }
+              return Optional.<ActRefusal>empty();
+            })
+        .orElse(Optional.of(new ActRefusal("lot", "No lot is called " + act.subject() + ".")));
+  }
+}

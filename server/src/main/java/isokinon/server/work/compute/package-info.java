@@ -1,0 +1,2 @@
+/** The stateless compute interface over the rules of core. */
+package isokinon.server.work.compute;

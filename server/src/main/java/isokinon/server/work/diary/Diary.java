@@ -1,0 +1,397 @@
+package isokinon.server.work.diary;
+
+import static isokinon.server.work.diary.DiaryDays.DAYS;
+import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
+import static isokinon.server.work.diary.DiaryDays.SLOT;
+
+import isokinon.server.access.People;
+import isokinon.server.db.DiaryMapper;
+import isokinon.server.db.DiaryMapper.EntryRow;
+import isokinon.server.db.DiaryMapper.FixtureRow;
+import isokinon.server.db.DiaryMapper.LineStopRow;
+import isokinon.server.db.DiaryMapper.PlanRow;
+import isokinon.server.db.DiaryMapper.ShiftRow;
+import isokinon.server.planning.JobPlacer;
+import isokinon.server.planning.Opening;
+import isokinon.server.planning.PlannedJob;
+import isokinon.server.planning.WorkPlan;
+import isokinon.server.work.diary.DiaryView.Entry;
+import isokinon.server.work.diary.DiaryView.Hours;
+import isokinon.server.work.diary.DiaryView.LineStop;
+import isokinon.server.work.diary.DiaryView.PersonHours;
+import isokinon.server.work.diary.DiaryView.Unplaced;
+import isokinon.server.work.diary.WorkList.Work;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Six weeks of work: placed by the solver, around what people put somewhere themselves. */
+@Service
+public class Diary {
+
+  private static final int MOST_BECAUSE = 800;
+
+  /** So long a second planner waits for the first, s. */
+  private static final long PATIENCE_SECONDS = 20;
+
+  /** A job put somewhere by a person; without a minute it is let go again. */
+  public record PinRequest(String pump, Integer day, Integer minute, String person, String who) {}
+
+  private final DiaryMapper store;
+  private final WorkList workList;
+  private final JobPlacer planner;
+  private final People people;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+  private final ReentrantLock turn = new ReentrantLock(true);
+
+  Diary(
+      DiaryMapper store,
+      WorkList workList,
+      JobPlacer planner,
+      People people,
+      PlatformTransactionManager transactions,
+      Clock clock) {
+    this.transaction = new TransactionTemplate(transactions);
+    this.store = store;
+    this.workList = workList;
+    this.planner = planner;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  // ---- looking --------------------------------------------------------------------------------
+
+  /** The diary as it was planned last. */
+  @Transactional(readOnly = true)
+  public DiaryView view() {
+    DiaryDays days = DiaryDays.from(clock);
+    List<EntryRow> entries = ahead(days).toList();
+    return view(entries, workList.within(DAYS, pumps(entries)), openings(days), days);
+  }
+
+  private static Set<String> pumps(List<EntryRow> entries) {
+    return entries.stream().map(EntryRow::pump).collect(Collectors.toSet());
+  }
+
+  private static DiaryView view(
+      List<EntryRow> entries, List<Work> work, TimeSlots openings, DiaryDays days) {
+    Set<String> placed = pumps(entries);
+    Map<String, Work> byPump = byPump(work);
+    List<Entry> shown =
+        entries.stream()
+            .filter(e -> byPump.containsKey(e.pump()))
+            .map(e -> entry(e, byPump.get(e.pump()), days))
+            .toList();
+    List<Work> open = work.stream().filter(w -> !placed.contains(w.pump().tag())).toList();
+    List<ShiftRow> shifts = openings.shifts();
+    return new DiaryView(
+        days.today().toString(),
+        DAYS,
+        shifts.stream().mapToInt(ShiftRow::fromMinute).min().orElse(360),
+        shifts.stream().mapToInt(ShiftRow::toMinute).max().orElse(960),
+        hours(shifts, days),
+        openings.stops().stream()
+            .map(s -> stop(s, days))
+            .filter(s -> s.day() >= 0 && s.day() < DAYS)
+            .toList(),
+        shown,
+        entries.isEmpty() ? List.of() : open.stream().map(w -> unplaced(w, openings)).toList(),
+        open.size(),
+        shown.stream().mapToDouble(Entry::failing).sum(),
+        shown.stream().mapToDouble(Entry::wasted).sum(),
+        entries.stream().map(EntryRow::plannedAt).max(Comparator.naturalOrder()).map(days::say));
+  }
+
+  /** What stands in the diary from today on. */
+  private Stream<EntryRow> ahead(DiaryDays days) {
+    return store.entries().stream().filter(e -> days.day(e.endsAt()) >= 0);
+  }
+
+  private static Map<String, Work> byPump(List<Work> work) {
+    return work.stream()
+        .collect(Collectors.toMap(w -> w.pump().tag(), w -> w, (a, b) -> a, LinkedHashMap::new));
+  }
+
+  private TimeSlots openings(DiaryDays days) {
+    return new TimeSlots(days, store.shifts(), store.stops());
+  }
+
+  private static Entry entry(EntryRow e, Work w, DiaryDays days) {
+    int day = days.day(e.startsAt());
+    int minute = days.minute(e.startsAt());
+    double done = day + minute / 1440.0;
+    return new Entry(
+        e.pump(),
+        w.pump().family(),
+        w.pump().dutyTitle(),
+        e.who(),
+        day,
+        minute,
+        minute + (int) Duration.between(e.startsAt(), e.endsAt()).toMinutes(),
+        e.pinned(),
+        w.due().days(),
+        w.cost().risk(done),
+        w.cost().ofFailing(done),
+        w.cost().ofWaste(done),
+        w.fixture().map(FixtureRow::title).orElse(""),
+        w.line(),
+        w.pair(),
+        e.because());
+  }
+
+  private static Unplaced unplaced(Work w, TimeSlots openings) {
+    return new Unplaced(
+        w.pump().tag(), w.pump().dutyTitle(), w.minutes(), w.due().days(), openings.cause(w));
+  }
+
+  private static List<PersonHours> hours(List<ShiftRow> shifts, DiaryDays days) {
+    return shifts.stream()
+        .map(ShiftRow::who)
+        .distinct()
+        .map(
+            who -> {
+              List<Hours> hours = new ArrayList<>();
+              for (int d = 0; d < DAYS; d++) {
+                int weekday = days.weekday(d).getValue();
+                for (ShiftRow s : shifts) {
+                  if (s.who().equals(who) && s.weekday() == weekday) {
+                    hours.add(new Hours(d, s.fromMinute(), s.toMinute(), s.overtime()));
+                  }
+                }
+              }
+              return new PersonHours(who, hours);
+            })
+        .toList();
+  }
+
+  private static LineStop stop(LineStopRow s, DiaryDays days) {
+    int minutes = (int) Duration.between(s.startsAt(), s.endsAt()).toMinutes();
+    int from = days.minute(s.startsAt());
+    return new LineStop(s.line(), s.title(), days.day(s.startsAt()), from, from + minutes);
+  }
+
+  // ---- planning -------------------------------------------------------------------------------
+
+  /**
+   * Places every job of the work list again, around those that people put somewhere.
+   *
+   * @throws RequestProblem where somebody else plans just now
+   */
+  public DiaryView plan(String who) {
+    people.requireKnown(who);
+    return alone(
+        () -> {
+          DiaryDays days = DiaryDays.from(clock);
+          List<EntryRow> pinned = ahead(days).filter(EntryRow::pinned).toList();
+          return place(question(pinned, pumps(pinned), days), pinned, who);
+        });
+  }
+
+  /**
+   * Puts a job somewhere, or lets it go, and places the others around it.
+   *
+   * @throws RequestProblem where it cannot stand there, with the reason, or where somebody else
+   *     plans just now
+   */
+  public DiaryView pin(PinRequest q) {
+    people.requireKnown(q.who() == null ? "" : q.who());
+    return alone(
+        () -> {
+          DiaryDays days = DiaryDays.from(clock);
+          List<EntryRow> pinned =
+              new ArrayList<>(
+                  ahead(days)
+                      .filter(EntryRow::pinned)
+                      .filter(e -> !e.pump().equals(q.pump()))
+                      .toList());
+          Set<String> asked = new HashSet<>(pumps(pinned));
+          asked.add(q.pump() == null ? "" : q.pump());
+          Question question = question(pinned, asked, days);
+          if (q.minute() != null && q.day() != null) {
+            pinned.add(put(q, pinned, question));
+          }
+          return place(question, pinned, q.who());
+        });
+  }
+
+  /** What is planned, and within what: read once for a plan. */
+  private record Question(Map<String, Work> work, TimeSlots openings, DiaryDays days) {}
+
+  private Question question(List<EntryRow> pinned, Set<String> asked, DiaryDays days) {
+    return new Question(byPump(workList.within(DAYS, asked)), openings(days), days);
+  }
+
+  /**
+   * One plan at a time. The solver runs outside any transaction; what it found is written in one.
+   * Whoever comes meanwhile waits, so that no pin is planned over.
+   */
+  private DiaryView alone(Supplier<DiaryView> planning) {
+    try {
+      if (!turn.tryLock(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+        throw RequestProblem.of(422, "", "Somebody else plans just now: try again in a moment.");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw RequestProblem.of(422, "", "The plan was broken off: try again.");
+    }
+    try {
+      return planning.get();
+    } finally {
+      turn.unlock();
+    }
+  }
+
+  private EntryRow put(PinRequest q, List<EntryRow> others, Question question) {
+    Map<String, Work> work = question.work();
+    DiaryDays days = question.days();
+    TimeSlots openings = question.openings();
+    Work w = work.get(q.pump());
+    if (w == null) {
+      throw RequestProblem.of(404, "pump", "No job of " + q.pump() + " can be planned now.");
+    }
+    int minute = Math.round((float) q.minute() / SLOT) * SLOT;
+    int start = q.day() * DAY_SLOTS + minute / SLOT;
+    Opening opening =
+        openings.of(w).keySet().stream()
+            .filter(o -> o.start() == start)
+            .filter(o -> q.person() == null || o.person().equals(q.person()))
+            .findFirst()
+            .orElseThrow(() -> RequestProblem.of(422, "pump", openings.cannot(w, q.day(), minute)));
+    EntryRow row =
+        new EntryRow(
+            w.pump().tag(),
+            opening.person(),
+            days.at(start),
+            days.at(start + DiaryDays.slots(w.minutes())),
+            true,
+            "",
+            q.who(),
+            days.now());
+    clash(row, w, others, work)
+        .ifPresent(
+            why -> {
+              throw RequestProblem.of(422, "pump", why);
+            });
+    return row;
+  }
+
+  /** What else people put at the same time that does not go with it. */
+  private Optional<String> clash(
+      EntryRow row, Work w, List<EntryRow> others, Map<String, Work> work) {
+    List<EntryRow> meanwhile =
+        others.stream()
+            .filter(e -> e.startsAt().isBefore(row.endsAt()))
+            .filter(e -> row.startsAt().isBefore(e.endsAt()))
+            .toList();
+    for (EntryRow e : meanwhile) {
+      if (e.who().equals(row.who())) {
+        return Optional.of(row.who() + " does " + e.pump() + " then, and that one is pinned.");
+      }
+      Work other = work.get(e.pump());
+      boolean pair =
+          e.pump().equals(w.pair()) || (other != null && row.pump().equals(other.pair()));
+      if (pair) {
+        return Optional.of(e.pump() + ", its pair, is pinned then; both must not be out together.");
+      }
+    }
+    return w.fixture()
+        .filter(
+            f ->
+                meanwhile.stream()
+                        .map(e -> work.get(e.pump()))
+                        .filter(o -> o != null && o.fixture().equals(w.fixture()))
+                        .count()
+                    >= f.pieces())
+        .map(f -> "The " + f.title() + " is taken then by what is pinned.");
+  }
+
+  private DiaryView place(Question question, List<EntryRow> pinned, String who) {
+    DiaryDays days = question.days();
+    Map<String, Work> works = question.work();
+    Map<String, EntryRow> byHand =
+        pinned.stream().collect(Collectors.toMap(EntryRow::pump, e -> e));
+    List<PlannedJob> jobs =
+        works.values().stream()
+            .map(w -> job(w, question.openings().of(w), byHand.get(w.pump().tag()), days))
+            .filter(j -> !j.costs().isEmpty() || byHand.containsKey(j.pump()))
+            .toList();
+    List<WorkPlan.Fixture> fixtures =
+        store.fixtures().stream().map(f -> new WorkPlan.Fixture(f.id(), f.pieces())).toList();
+    List<PlannedJob> planned = planner.plan(jobs, fixtures).jobs();
+    List<EntryRow> entries =
+        planned.stream()
+            .filter(j -> j.opening() != null)
+            .map(
+                j ->
+                    new EntryRow(
+                        j.pump(),
+                        j.person(),
+                        days.at(j.opening().start()),
+                        days.at(j.end()),
+                        byHand.containsKey(j.pump()),
+                        Text.clipped(
+                            DiaryText.because(works.get(j.pump()), j, planned, days), MOST_BECAUSE),
+                        who,
+                        days.now()))
+            .sorted(Comparator.comparing(EntryRow::startsAt).thenComparing(EntryRow::pump))
+            .toList();
+    transaction.executeWithoutResult(status -> write(entries, days));
+    return view(entries, List.copyOf(works.values()), question.openings(), days);
+  }
+
+  private void write(List<EntryRow> entries, DiaryDays days) {
+    store.forgetPlans();
+    store.clear();
+    if (!entries.isEmpty()) {
+      store.add(entries);
+      store.plan(
+          entries.stream().map(e -> new PlanRow(e.pump(), days.date(e.startsAt()))).toList());
+    }
+  }
+
+  private static PlannedJob job(
+      Work w, Map<Opening, Long> openings, EntryRow pinned, DiaryDays days) {
+    long dearest = openings.values().stream().mapToLong(c -> c).max().orElse(0);
+    Opening put = pinned == null ? null : new Opening(days.slot(pinned.startsAt()), pinned.who());
+    return new PlannedJob(
+        w.pump().tag(),
+        DiaryDays.slots(w.minutes()),
+        w.fixture().map(FixtureRow::id).orElse(""),
+        w.pair(),
+        2 * dearest + 100_000 + Math.round(100 * w.cost().at(DAYS)),
+        openings,
+        put);
+  }
+
+  /** A job in its place, for a calendar. */
+  public record Planned(
+      String pump, String who, OffsetDateTime from, OffsetDateTime to, String because) {}
+
+  /** What is planned from today on. */
+  @Transactional(readOnly = true)
+  public List<Planned> planned() {
+    return ahead(DiaryDays.from(clock))
+        .map(e -> new Planned(e.pump(), e.who(), e.startsAt(), e.endsAt(), e.because()))
+        .toList();
+  }
+}

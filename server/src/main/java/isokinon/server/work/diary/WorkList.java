@@ -1,0 +1,220 @@
+package isokinon.server.work.diary;
+
+import isokinon.core.life.Policies.Way;
+import isokinon.core.schedule.WaitingCost;
+import isokinon.core.stock.Availability;
+import isokinon.core.stock.KitId;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.DiaryMapper;
+import isokinon.server.db.DiaryMapper.FixtureRow;
+import isokinon.server.db.DiaryMapper.PumpRuleRow;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.NextLookRow;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.ReservationRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.db.WetKitRow;
+import isokinon.server.work.library.ShelfLifeService;
+import isokinon.server.work.lives.DueDay;
+import isokinon.server.work.lives.Forecasts;
+import isokinon.server.work.lives.LifeService;
+import isokinon.server.work.lives.LifeSnapshot;
+import isokinon.server.work.lives.LifeSnapshot.Life;
+import isokinon.server.work.lives.LifeSnapshot.PumpInService;
+import isokinon.server.work.lives.Renewals;
+import isokinon.server.work.shared.ShopSettings;
+import isokinon.server.work.shared.Text;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** The jobs that are worth doing within the diary, with all that decides when. */
+@Component
+class WorkList {
+
+  /** A set that is so likely to fail within the diary is worth a job though it is not due. */
+  private static final double LIKELY = 0.3;
+
+  /** Where a failure harms, it weighs so many times its cost (shop rule). */
+  private static final double HARM_WEIGHT = 4;
+
+  /**
+   * A job to be placed.
+   *
+   * @param minutes at the bench
+   * @param cost of every day it could be done on
+   * @param kitDay day its kit is here, from today
+   * @param kit what is said of that
+   * @param fixture it needs, or empty
+   * @param line that must stand still, or empty
+   * @param pair pump that must not be out as well, or empty
+   */
+  record Work(
+      PumpRow pump,
+      double minutes,
+      WaitingCost cost,
+      DueDay due,
+      int kitDay,
+      String kit,
+      Optional<FixtureRow> fixture,
+      String line,
+      String pair) {}
+
+  private final LifeService lives;
+  private final Forecasts forecasts;
+  private final Renewals renewals;
+  private final HistoryMapper history;
+  private final FindingMapper findings;
+  private final BenchMapper bench;
+  private final ShelfMapper shelf;
+  private final ShelfLifeService shelfLives;
+  private final DiaryMapper diary;
+  private final Clock clock;
+
+  WorkList(
+      LifeService lives,
+      Forecasts forecasts,
+      Renewals renewals,
+      HistoryMapper history,
+      FindingMapper findings,
+      BenchMapper bench,
+      ShelfMapper shelf,
+      ShelfLifeService shelfLives,
+      DiaryMapper diary,
+      Clock clock) {
+    this.lives = lives;
+    this.forecasts = forecasts;
+    this.renewals = renewals;
+    this.history = history;
+    this.findings = findings;
+    this.bench = bench;
+    this.shelf = shelf;
+    this.shelfLives = shelfLives;
+    this.diary = diary;
+    this.clock = clock;
+  }
+
+  /** The jobs within {@code days}, the soonest due first, and those in {@code also}. */
+  List<Work> within(int days, Set<String> also) {
+    LifeSnapshot shop = lives.now();
+    Map<String, PolicyRow> kept =
+        history.policies().stream().collect(Collectors.toMap(PolicyRow::pump, p -> p));
+    Map<String, NextLookRow> looks =
+        findings.nextLooks().stream().collect(Collectors.toMap(NextLookRow::pump, l -> l));
+    Map<String, PumpRuleRow> rules =
+        diary.rules().stream().collect(Collectors.toMap(PumpRuleRow::pump, r -> r));
+    Set<String> onBench =
+        bench.running().stream().map(RebuildRow::pump).collect(Collectors.toSet());
+    List<FixtureRow> fixtures = diary.fixtures();
+    List<Work> list = new ArrayList<>();
+    Map<String, WetKitRow> kits = new HashMap<>();
+    for (PumpInService s : shop.all()) {
+      String tag = s.pump().tag();
+      Optional<PolicyRow> way = Optional.ofNullable(kept.get(tag));
+      boolean toFailure = way.filter(w -> w.way() == Way.UNTIL_IT_FAILS).isPresent();
+      Optional<Renewals.Renewal> renewal =
+          onBench.contains(tag) ? Optional.empty() : renewals.of(s.pump());
+      if (renewal.isEmpty() || (toFailure && !also.contains(tag))) {
+        continue;
+      }
+      Life life = shop.life(s);
+      DueDay due = DueDay.of(s, forecasts.of(life), Optional.ofNullable(looks.get(tag)), way);
+      Work work = work(life, renewal.get(), due, Optional.ofNullable(rules.get(tag)), fixtures);
+      if (also.contains(tag) || due.days() <= days || work.cost().risk(days) >= LIKELY) {
+        list.add(work);
+        renewal.get().kit().ifPresent(k -> kits.put(tag, k));
+      }
+    }
+    list.sort(Comparator.comparingDouble(w -> w.due().days()));
+    return withKits(list, kits);
+  }
+
+  private Work work(
+      Life life,
+      Renewals.Renewal renewal,
+      DueDay due,
+      Optional<PumpRuleRow> rule,
+      List<FixtureRow> fixtures) {
+    PumpRow pump = life.standing().pump();
+    double planned = renewal.planned().orElse(ShopSettings.labour(renewal.minutes()));
+    double dueAge = life.age() + due.days() * life.perDay();
+    return new Work(
+        pump,
+        renewal.minutes(),
+        new WaitingCost(
+            life.estimate(),
+            life.age(),
+            life.perDay(),
+            Math.max(dueAge, life.age() * 0.01),
+            planned,
+            renewal.stop() * (pump.harms() ? HARM_WEIGHT : 1)),
+        due,
+        0,
+        "",
+        fixtures.stream()
+            .filter(f -> Arrays.asList(f.families().split(";")).contains(pump.family().code()))
+            .findFirst(),
+        rule.map(PumpRuleRow::line).orElse(""),
+        rule.map(PumpRuleRow::pair).orElse(""));
+  }
+
+  /** Each job takes a kit off the shelf, the soonest due first; the others wait for an order. */
+  private List<Work> withKits(List<Work> list, Map<String, WetKitRow> kits) {
+    List<ReservationRow> reservations = shelf.reservations();
+    Map<String, Long> heldOf =
+        reservations.stream()
+            .collect(Collectors.groupingBy(ReservationRow::lot, Collectors.counting()));
+    List<LotRow> lots = shelf.all();
+    Availability there =
+        Availability.of(
+            lots.stream()
+                .map(l -> shelfLives.lot(l, heldOf.getOrDefault(l.id(), 0L).intValue()))
+                .toList(),
+            LocalDate.now(clock));
+    Map<String, KitId> kitOf = new HashMap<>();
+    lots.forEach(l -> kitOf.put(l.id(), l.kitId()));
+    Map<KitId, Integer> taken = new HashMap<>();
+    List<Work> with = new ArrayList<>();
+    for (Work w : list) {
+      WetKitRow kit = kits.get(w.pump().tag());
+      int day = 0;
+      String say = "The catalogue has no kit of it, so when its parts are here is not known.";
+      if (kit != null) {
+        KitId id = kit.id();
+        boolean held =
+            reservations.stream()
+                .filter(r -> r.pump().equals(w.pump().tag()) && there.fittable(r.lot()))
+                .anyMatch(r -> id.equals(kitOf.get(r.lot())));
+        if (held) {
+          say = "A kit is held for it.";
+        } else if (there.of(id).free() > taken.getOrDefault(id, 0)) {
+          taken.merge(id, 1, Integer::sum);
+          say = "A kit is on the shelf.";
+        } else {
+          day = kit.leadDays();
+          say =
+              "Its kit is not on the shelf: ordered today it is here in "
+                  + Text.count(day, "day")
+                  + ".";
+        }
+      }
+      with.add(
+          new Work(
+              w.pump(), w.minutes(), w.cost(), w.due(), day, say, w.fixture(), w.line(), w.pair()));
+    }
+    return with;
+  }
+}

@@ -1,0 +1,222 @@
+package isokinon.server.work.history;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.Tables;
+import isokinon.server.work.shared.RequestProblem;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Everything the shop has recorded, table by table: out as CSV or JSON, and back into an empty
+ * database. Every value goes as the text the database itself reads again, so nothing is lost.
+ * Tables pass through row by row; no more than a few hundred rows are in memory at once.
+ */
+@Service
+public class BackUp {
+
+  private static final int ROWS_AT_ONCE = 1_000;
+
+  /** A table of the API description: its columns, and its rows as text; null is null. */
+  public record StoredTable(List<String> columns, List<List<String>> rows) {}
+
+  /** A whole back-up in the API description: every table by its name. */
+  public interface Everything extends Map<String, StoredTable> {}
+
+  private final Tables tables;
+  private final DataVersions versions;
+
+  BackUp(Tables tables, DataVersions versions) {
+    this.tables = tables;
+    this.versions = versions;
+  }
+
+  /**
+   * Writes every table as JSON, and the version of the schema they are in.
+   *
+   * @throws UncheckedIOException where {@code out} takes no more
+   */
+  @Transactional(readOnly = true)
+  public void json(OutputStream out) {
+    try (JsonGenerator json = new JsonFactory().createGenerator(out)) {
+      json.writeStartObject();
+      write(
+          json,
+          BackUpFile.SCHEMA,
+          List.of("version"),
+          rows -> rows.row(List.of(tables.schemaVersion())));
+      for (String table : tables.names()) {
+        List<String> columns = tables.columns(table);
+        write(json, table, columns, to -> tables.read(table, columns, to));
+      }
+      json.writeEndObject();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private interface Source {
+    void into(Tables.Rows rows) throws IOException;
+  }
+
+  private static void write(JsonGenerator json, String table, List<String> columns, Source source)
+      throws IOException {
+    json.writeObjectFieldStart(table);
+    json.writeArrayFieldStart("columns");
+    for (String column : columns) {
+      json.writeString(column);
+    }
+    json.writeEndArray();
+    json.writeArrayFieldStart("rows");
+    source.into(
+        row -> {
+          json.writeStartArray();
+          for (String value : row) {
+            if (value == null) {
+              json.writeNull();
+            } else {
+              json.writeString(value);
+            }
+          }
+          json.writeEndArray();
+        });
+    json.writeEndArray();
+    json.writeEndObject();
+  }
+
+  /**
+   * Writes the tables as a zip of CSV files; a field that is not there is written as nothing at
+   * all.
+   */
+  @Transactional(readOnly = true)
+  public void zip(OutputStream out) {
+    try (ZipOutputStream zip = new ZipOutputStream(out);
+        OutputStreamWriter text = new OutputStreamWriter(zip, StandardCharsets.UTF_8)) {
+      CSVFormat format = CSVFormat.POSTGRESQL_CSV.builder().setRecordSeparator("\n").get();
+      for (String table : tables.names()) {
+        List<String> columns = tables.columns(table);
+        zip.putNextEntry(new ZipEntry(table + ".csv"));
+        CSVPrinter csv = new CSVPrinter(text, format);
+        csv.printRecord(columns);
+        tables.read(table, columns, csv::printRecord);
+        text.flush();
+        zip.closeEntry();
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * Puts everything back, from a back-up of this version or of an earlier one.
+   *
+   * @param file as {@link #json} wrote it
+   * @throws RequestProblem where the shop has pumps already, or the file is not such a back-up;
+   *     nothing is stored then
+   */
+  @Transactional
+  public void restore(Path file) {
+    if (tables.count("pump") > 0) {
+      throw RequestProblem.of(
+          422, "", "This shop has pumps already: everything goes back into an empty one only.");
+    }
+    BackUpFile saved = BackUpFile.read(file);
+    if (saved.schema() > tables.schema()) {
+      throw RequestProblem.of(
+          422,
+          BackUpFile.SCHEMA,
+          "This back-up was written by a newer version of the application: put it back with that.");
+    }
+    if (saved.schema() == tables.schema()) {
+      put(saved, tables);
+    } else {
+      try (Tables.Copy copy = tables.copyAt(saved.schema())) {
+        put(saved, copy.tables());
+        copy.migrate();
+        clear(tables);
+        for (String table : tables.names()) {
+          List<String> columns = tables.columns(table);
+          List<List<String>> some = new ArrayList<>();
+          copy.tables().read(table, columns, row -> gather(tables, table, columns, some, row));
+          tables.add(table, columns, some);
+          tables.numberOn(table);
+        }
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+    versions.everythingChanged();
+  }
+
+  private static void gather(
+      Tables into, String table, List<String> columns, List<List<String>> some, List<String> row) {
+    some.add(new ArrayList<>(row));
+    if (some.size() >= ROWS_AT_ONCE) {
+      into.add(table, columns, some);
+      some.clear();
+    }
+  }
+
+  private static void put(BackUpFile saved, Tables into) {
+    List<String> known = into.names();
+    check(saved, into, known);
+    clear(into);
+    for (String table : known) {
+      BackUpFile.Place place = saved.tables().get(table);
+      if (place == null) {
+        continue;
+      }
+      List<List<String>> some = new ArrayList<>();
+      saved.rows(place, row -> gather(into, table, place.columns(), some, row));
+      into.add(table, place.columns(), some);
+      into.numberOn(table);
+    }
+  }
+
+  /** Empties every table, those first that refer to others. */
+  private static void clear(Tables tables) {
+    List<String> names = new ArrayList<>(tables.names());
+    Collections.reverse(names);
+    names.forEach(tables::clear);
+  }
+
+  private static void check(BackUpFile saved, Tables into, List<String> known) {
+    List<RequestProblem.Fault> faults = new ArrayList<>();
+    for (Map.Entry<String, BackUpFile.Place> t : saved.tables().entrySet()) {
+      String table = t.getKey();
+      if (!known.contains(table)) {
+        faults.add(new RequestProblem.Fault(table, "No table is called " + table + "."));
+        continue;
+      }
+      Set<String> columns = new HashSet<>(into.columns(table));
+      if (!columns.containsAll(t.getValue().columns())) {
+        faults.add(
+            new RequestProblem.Fault(table, "It has columns that are not known: " + table + "."));
+      }
+      if (!t.getValue().even()) {
+        faults.add(
+            new RequestProblem.Fault(table, "A row has not as many fields as there are columns."));
+      }
+    }
+    if (!faults.isEmpty()) {
+      throw new RequestProblem(400, faults);
+    }
+  }
+}

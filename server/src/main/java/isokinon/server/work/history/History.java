@@ -1,0 +1,437 @@
+package isokinon.server.work.history;
+
+import isokinon.core.life.Stints;
+import isokinon.core.life.Stints.Stint;
+import isokinon.core.material.LibraryReader;
+import isokinon.server.access.People;
+import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RunRow;
+import isokinon.server.work.history.HistoryLines.Line;
+import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Takes tables of past runs in: all of a table or nothing. What is recorded already is left out,
+ * and every line at fault is told.
+ */
+@Service
+public class History {
+
+  private static final int MOST_CHARACTERS = 40_000_000;
+  private static final int MOST_SHOWN = 8;
+  private static final int MOST_EXAMPLES = 3;
+
+  /** A table to take in. */
+  public record ImportRequest(
+      String csv,
+      Map<String, String> columns,
+      List<String> failedWords,
+      Boolean monthFirst,
+      String who,
+      Boolean dryRun) {}
+
+  /** A column that can be filled, and the heading that fills it; empty where none does. */
+  public record FieldView(String field, String say, String column) {}
+
+  /** A column that a table may have, and what it may be called besides. */
+  public record KnownField(String field, String say, List<String> alsoCalled) {}
+
+  /** The columns that a table of past runs may have. */
+  public static List<KnownField> fields() {
+    return Arrays.stream(HistoryField.values())
+        .map(f -> new KnownField(f.code(), f.say(), f.names()))
+        .toList();
+  }
+
+  /** A heading of the table with what stands first under it. */
+  public record ColumnView(String name, List<String> examples, boolean taken) {}
+
+  /** A run as it was understood. */
+  public record ReadRun(
+      int line,
+      String tag,
+      String role,
+      String material,
+      String duty,
+      String fitted,
+      String ended,
+      double hours,
+      String outcome) {}
+
+  /** A line that cannot be taken in. */
+  public record LineFault(int line, String message) {}
+
+  /** What a table did, or would do. */
+  public record HistoryReport(
+      List<FieldView> fields,
+      List<ColumnView> columns,
+      List<ReadRun> first,
+      int lines,
+      int fresh,
+      int known,
+      int failed,
+      int pumps,
+      List<LineFault> faults,
+      List<String> otherOutcomes,
+      boolean stored) {}
+
+  private final PumpMapper pumps;
+  private final HistoryMapper history;
+  private final ShopLibrary library;
+  private final People people;
+  private final Clock clock;
+
+  History(
+      PumpMapper pumps, HistoryMapper history, ShopLibrary library, People people, Clock clock) {
+    this.pumps = pumps;
+    this.history = history;
+    this.library = library;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /**
+   * Takes a table of runs in.
+   *
+   * @throws RequestProblem where the table cannot be read at all; on a dry run every other fault is
+   *     told in the answer, else nothing is stored and every fault is refused with its line
+   */
+  @Transactional
+  public HistoryReport bring(ImportRequest q) {
+    people.requireKnown(q.who() == null ? "" : q.who());
+    if (q.csv() == null || q.csv().isBlank() || q.csv().length() > MOST_CHARACTERS) {
+      throw RequestProblem.of(400, "csv", "Give a table of at most 40 million characters.");
+    }
+    List<String> headings = new ArrayList<>();
+    List<CSVRecord> rows = new ArrayList<>();
+    List<Integer> at = new ArrayList<>();
+    read(q.csv(), headings, rows, at);
+    Map<HistoryField, String> columns = columns(q, headings);
+    Map<String, PumpRow> byTag =
+        pumps.all().stream().collect(Collectors.toMap(PumpRow::tag, Function.identity()));
+    HistoryLines reading = new HistoryLines(how(q, columns), against(byTag));
+    Stream.of(HistoryField.TAG, HistoryField.MATERIAL, HistoryField.FITTED_ON)
+        .filter(f -> !columns.containsKey(f))
+        .forEach(f -> reading.fault(1, "No column is the " + f.say() + "."));
+    List<Line> lines = new ArrayList<>();
+    if (reading.faults().isEmpty()) {
+      for (int i = 0; i < rows.size(); i++) {
+        reading.line(rows.get(i), at.get(i)).ifPresent(lines::add);
+      }
+    }
+    List<Line> fresh = fresh(lines, byTag, reading);
+    boolean store = !Boolean.TRUE.equals(q.dryRun());
+    List<LineFault> faults =
+        reading.faults().stream().sorted(Comparator.comparingInt(LineFault::line)).toList();
+    if (store && !faults.isEmpty()) {
+      throw new RequestProblem(
+          400,
+          faults.stream()
+              .map(f -> new RequestProblem.Fault("csv", f.message(), f.line()))
+              .toList());
+    }
+    if (store) {
+      fresh.forEach(l -> store(l, byTag.get(l.run().pump())));
+    }
+    return report(columns, reading, headings, rows, lines, fresh, faults, store);
+  }
+
+  private static void read(
+      String csv, List<String> headings, List<CSVRecord> rows, List<Integer> at) {
+    String plain = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
+    String head = plain.lines().findFirst().orElse("");
+    char delimiter =
+        head.indexOf(';') >= 0 && head.indexOf(',') < 0
+            ? ';'
+            : head.indexOf('\t') >= 0 ? '\t' : ',';
+    CSVFormat format =
+        LibraryReader.FORMAT
+            .builder()
+            .setDelimiter(delimiter)
+            .setAllowMissingColumnNames(true)
+            .get();
+    try (var parser = format.parse(new StringReader(plain))) {
+      headings.addAll(parser.getHeaderNames());
+      long line = 2;
+      for (CSVRecord row : parser) {
+        rows.add(row);
+        at.add((int) line);
+        line = parser.getCurrentLineNumber() + 1;
+      }
+    } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
+      throw RequestProblem.of(400, "csv", "Not readable as CSV: " + e.getMessage() + ".");
+    }
+  }
+
+  private static HistoryLines.How how(ImportRequest q, Map<HistoryField, String> columns) {
+    return new HistoryLines.How(
+        columns,
+        Optional.ofNullable(q.failedWords()).orElse(List.of()).stream()
+            .map(w -> w.strip().toLowerCase(Locale.ROOT))
+            .collect(Collectors.toSet()),
+        Boolean.TRUE.equals(q.monthFirst()));
+  }
+
+  private HistoryLines.Against against(Map<String, PumpRow> byTag) {
+    return new HistoryLines.Against(
+        byTag, pumps.mainFluids(), library.materials(), LocalDate.now(clock));
+  }
+
+  private static Map<HistoryField, String> columns(ImportRequest q, List<String> headings) {
+    Map<HistoryField, String> columns = new EnumMap<>(HistoryField.class);
+    Map<String, String> given = q.columns() == null ? Map.of() : q.columns();
+    for (HistoryField f : HistoryField.values()) {
+      if (given.containsKey(f.code())) {
+        Optional.ofNullable(given.get(f.code()))
+            .filter(headings::contains)
+            .ifPresent(c -> columns.put(f, c));
+      } else {
+        f.among(headings.stream().filter(h -> !columns.containsValue(h)).toList())
+            .ifPresent(c -> columns.put(f, c));
+      }
+    }
+    return columns;
+  }
+
+  /** The lines that say something new, with the age that a part with a serial came with. */
+  private List<Line> fresh(List<Line> lines, Map<String, PumpRow> byTag, HistoryLines reading) {
+    Set<String> tags = lines.stream().map(l -> l.run().pump()).collect(Collectors.toSet());
+    Set<String> serials =
+        lines.stream()
+            .map(l -> l.run().partSerial())
+            .filter(s -> !s.isEmpty())
+            .collect(Collectors.toSet());
+    List<RunRow> recorded =
+        pumps.allRuns().stream()
+            .filter(r -> tags.contains(r.pump()) || serials.contains(r.partSerial()))
+            .toList();
+    Map<String, RunRow> byKey =
+        recorded.stream().collect(Collectors.toMap(History::key, r -> r, (a, b) -> a));
+    List<Line> fresh = new ArrayList<>();
+    Map<String, Integer> inTable = new HashMap<>();
+    for (Line l : lines) {
+      Integer twice = inTable.putIfAbsent(key(l.run()) + l.running(), l.line());
+      RunRow same = byKey.get(key(l.run()));
+      if (twice != null) {
+        reading.fault(l.line(), "The same run stands in line " + twice + ".");
+      } else if (l.running()) {
+        running(l, byTag.get(l.run().pump()), reading).ifPresent(fresh::add);
+      } else if (same == null) {
+        fresh.add(l);
+      } else if (Math.abs(same.hours() - l.run().hours()) > 0.5
+          || same.failed() != l.run().failed()
+          || !same.material().equals(l.run().material())) {
+        reading.fault(
+            l.line(),
+            "A run of these days is recorded as "
+                + same.material()
+                + ", "
+                + Text.plain(same.hours())
+                + " h, "
+                + (same.failed() ? HistoryTable.FAILED : HistoryTable.SOUND)
+                + ".");
+      }
+    }
+    List<Stint> stints =
+        new ArrayList<>(recorded.stream().map(r -> Line.stint(0, r, false)).toList());
+    fresh.forEach(l -> stints.add(l.stint()));
+    byTag.values().stream()
+        .filter(p -> tags.contains(p.tag()))
+        .filter(p -> fresh.stream().noneMatch(l -> l.running() && l.run().pump().equals(p.tag())))
+        .map(
+            p ->
+                new Stint(
+                    0,
+                    p.tag() + ", " + p.role(),
+                    p.partSerial(),
+                    p.fittedOn(),
+                    Optional.empty(),
+                    0,
+                    false))
+        .forEach(stints::add);
+    Stints.faults(stints).forEach(f -> reading.fault(f.line(), f.message()));
+    Map<String, List<Stint>> bySerial = Stints.by(stints, Stint::serial);
+    return fresh.stream().map(l -> withAge(l, bySerial)).toList();
+  }
+
+  private static Line withAge(Line l, Map<String, List<Stint>> bySerial) {
+    RunRow r = l.run();
+    double came =
+        !Double.isNaN(r.cameHours())
+            ? r.cameHours()
+            : r.partSerial().isEmpty()
+                ? 0
+                : Stints.cameWith(l.stint(), bySerial.get(r.partSerial()));
+    return new Line(
+        l.line(),
+        new RunRow(
+            r.pump(),
+            r.role(),
+            r.material(),
+            r.dutyGroup(),
+            r.fittedOn(),
+            r.endedOn(),
+            r.hours(),
+            r.failed(),
+            r.cause(),
+            r.unit(),
+            r.partSerial(),
+            r.place(),
+            r.construction(),
+            came,
+            r.counted(),
+            r.cameCount(),
+            r.counts(),
+            r.note()),
+        l.running());
+  }
+
+  /** A set that still runs: it is the one in the pump, or one that went in after it. */
+  private Optional<Line> running(Line l, PumpRow pump, HistoryLines reading) {
+    if (!l.run().role().equals(pump.role())) {
+      boolean known =
+          history.fitted(pump.tag()).stream()
+              .anyMatch(
+                  f ->
+                      f.role().equals(l.run().role())
+                          && f.place().equals(l.run().place())
+                          && f.fittedOn().equals(l.run().fittedOn()));
+      return known ? Optional.empty() : Optional.of(l);
+    }
+    if (l.run().fittedOn().equals(pump.fittedOn()) && l.run().material().equals(pump.material())) {
+      return Optional.empty();
+    }
+    if (!l.run().fittedOn().isAfter(pump.fittedOn())) {
+      reading.fault(
+          l.line(),
+          pump.tag()
+              + " runs with "
+              + pump.material()
+              + " fitted on "
+              + pump.fittedOn()
+              + ": a set fitted on "
+              + l.run().fittedOn()
+              + " cannot be in it.");
+      return Optional.empty();
+    }
+    return Optional.of(l);
+  }
+
+  private static String key(RunRow r) {
+    return String.join(
+        "|", r.pump(), r.role(), r.place(), r.fittedOn().toString(), r.endedOn().toString());
+  }
+
+  private void store(Line l, PumpRow pump) {
+    RunRow r = l.run();
+    if (!l.running()) {
+      pumps.addRun(r);
+      return;
+    }
+    if (r.role().equals(pump.role())) {
+      pumps.refit(
+          pump.tag(),
+          r.material(),
+          r.fittedOn(),
+          pump.runningHours() - r.hours(),
+          pump.strokes() - r.hours() * pump.countsPerHour(),
+          r.partSerial(),
+          r.cameHours(),
+          r.cameCount());
+    } else {
+      history.takeOut(pump.tag(), r.role(), r.place());
+      history.addFitted(
+          new FittedPartRow(
+              pump.tag(),
+              r.role(),
+              r.place(),
+              r.partSerial(),
+              r.material(),
+              r.fittedOn(),
+              pump.runningHours() - r.hours(),
+              r.cameHours(),
+              pump.strokes() - r.hours() * pump.countsPerHour(),
+              r.cameCount()));
+    }
+  }
+
+  private static HistoryReport report(
+      Map<HistoryField, String> columns,
+      HistoryLines reading,
+      List<String> headings,
+      List<CSVRecord> rows,
+      List<Line> lines,
+      List<Line> fresh,
+      List<LineFault> faults,
+      boolean stored) {
+    return new HistoryReport(
+        Arrays.stream(HistoryField.values())
+            .map(f -> new FieldView(f.code(), f.say(), columns.getOrDefault(f, "")))
+            .toList(),
+        headings.stream()
+            .map(
+                h ->
+                    new ColumnView(
+                        h,
+                        rows.stream()
+                            .filter(r -> r.isSet(h))
+                            .map(r -> r.get(h))
+                            .filter(v -> !v.isBlank())
+                            .distinct()
+                            .limit(MOST_EXAMPLES)
+                            .toList(),
+                        columns.containsValue(h)))
+            .toList(),
+        lines.stream()
+            .limit(MOST_SHOWN)
+            .map(
+                l ->
+                    new ReadRun(
+                        l.line(),
+                        l.run().pump(),
+                        l.run().role(),
+                        l.run().material(),
+                        l.run().dutyGroup(),
+                        l.run().fittedOn().toString(),
+                        l.running() ? "" : l.run().endedOn().toString(),
+                        l.run().hours(),
+                        l.running()
+                            ? HistoryTable.RUNNING
+                            : l.run().failed() ? HistoryTable.FAILED : HistoryTable.SOUND))
+            .toList(),
+        rows.size(),
+        fresh.size(),
+        lines.size() - fresh.size(),
+        (int) fresh.stream().filter(l -> l.run().failed()).count(),
+        (int) fresh.stream().map(l -> l.run().pump()).distinct().count(),
+        faults,
+        List.copyOf(reading.otherOutcomes()),
+        stored);
+  }
+}

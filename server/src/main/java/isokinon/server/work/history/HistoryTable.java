@@ -1,0 +1,144 @@
+package isokinon.server.work.history;
+
+import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RunRow;
+import isokinon.server.work.shared.Text;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The runs of the shop's wear parts as a table, finished and still running. */
+@Service
+public class HistoryTable {
+
+  /** How a run ended, as it is written. */
+  static final String FAILED = "failed";
+
+  static final String SOUND = "sound";
+  static final String RUNNING = "running";
+
+  private final PumpMapper pumps;
+  private final HistoryMapper history;
+
+  HistoryTable(PumpMapper pumps, HistoryMapper history) {
+    this.pumps = pumps;
+    this.history = history;
+  }
+
+  /** Every run, those that still run at the end, under our own headings. */
+  @Transactional(readOnly = true)
+  public String csv() {
+    StringBuilder text = new StringBuilder();
+    try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
+      out.printRecord(Arrays.stream(HistoryField.values()).map(HistoryField::code).toList());
+      for (Map<String, Object> run : all()) {
+        out.printRecord(
+            Arrays.stream(HistoryField.values())
+                .map(f -> run.getOrDefault(f.code(), ""))
+                .map(v -> v instanceof Double d ? Text.digits(d) : v.toString())
+                .toList());
+      }
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+    return text.toString();
+  }
+
+  /** The same as records; a field that is not known is left out. */
+  @Transactional(readOnly = true)
+  public List<Map<String, Object>> all() {
+    List<Map<String, Object>> all = new ArrayList<>();
+    pumps.allRuns().forEach(r -> all.add(record(r)));
+    Map<String, String> duties = pumps.mainFluids();
+    Map<String, PumpRow> byTag = new HashMap<>();
+    for (PumpRow p : pumps.all()) {
+      byTag.put(p.tag(), p);
+      all.add(running(p, duties.getOrDefault(p.tag(), "")));
+    }
+    for (FittedPartRow f : history.allFitted()) {
+      all.add(running(f, byTag.get(f.pump()), duties.getOrDefault(f.pump(), "")));
+    }
+    return all;
+  }
+
+  private static Map<String, Object> record(RunRow r) {
+    Map<String, Object> m =
+        part(r.pump(), r.unit(), r.partSerial(), r.place(), r.role(), r.material());
+    put(m, HistoryField.DUTY, r.dutyGroup());
+    put(m, HistoryField.CONSTRUCTION, r.construction());
+    put(m, HistoryField.FITTED_ON, r.fittedOn().toString());
+    put(m, HistoryField.ENDED_ON, r.endedOn().toString());
+    put(m, HistoryField.HOURS, r.hours());
+    put(m, HistoryField.CAME_HOURS, r.cameHours());
+    put(m, HistoryField.COUNTED, r.counted());
+    put(m, HistoryField.COUNTS, r.counts());
+    put(m, HistoryField.CAME_COUNT, r.cameCount());
+    put(m, HistoryField.ENDED, r.failed() ? FAILED : SOUND);
+    put(m, HistoryField.CAUSE, r.cause());
+    put(m, HistoryField.NOTE, r.note());
+    return m;
+  }
+
+  private static Map<String, Object> running(PumpRow p, String duty) {
+    Map<String, Object> m = part(p.tag(), p.serial(), p.partSerial(), "", p.role(), p.material());
+    running(m, p, duty, p.fittedOn(), p.hoursHere(), p.cameHours());
+    counted(m, p, p.countsHere(), p.cameCount());
+    return m;
+  }
+
+  private static Map<String, Object> running(FittedPartRow f, PumpRow p, String duty) {
+    Map<String, Object> m =
+        part(f.pump(), p.serial(), f.partSerial(), f.place(), f.role(), f.material());
+    running(m, p, duty, f.fittedOn(), f.hoursHere(p), f.cameHours());
+    counted(m, p, f.countsHere(p), f.cameCount());
+    return m;
+  }
+
+  private static Map<String, Object> part(
+      String tag, String unit, String serial, String place, String role, String material) {
+    Map<String, Object> m = new LinkedHashMap<>();
+    put(m, HistoryField.TAG, tag);
+    put(m, HistoryField.UNIT, unit);
+    put(m, HistoryField.PART_SERIAL, serial);
+    put(m, HistoryField.PLACE, place);
+    put(m, HistoryField.ROLE, role);
+    put(m, HistoryField.MATERIAL, material);
+    return m;
+  }
+
+  /** What stands around a part that runs, and how long it has run. */
+  private static void running(
+      Map<String, Object> m, PumpRow p, String duty, LocalDate fitted, double hours, double came) {
+    put(m, HistoryField.DUTY, duty);
+    put(m, HistoryField.CONSTRUCTION, p.sheet().orElse(""));
+    put(m, HistoryField.FITTED_ON, fitted.toString());
+    put(m, HistoryField.HOURS, hours);
+    put(m, HistoryField.CAME_HOURS, came);
+  }
+
+  /** How long the same is in the count that drives its wear, where anybody counts. */
+  private static void counted(Map<String, Object> m, PumpRow p, double counts, double came) {
+    put(m, HistoryField.COUNTED, p.counted().code());
+    put(m, HistoryField.COUNTS, p.countsPerHour() > 0 ? counts : null);
+    put(m, HistoryField.CAME_COUNT, came);
+    put(m, HistoryField.ENDED, RUNNING);
+  }
+
+  private static void put(Map<String, Object> m, HistoryField field, Object value) {
+    if (value != null && !value.equals("")) {
+      m.put(field.code(), value);
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** Past runs, counters and back-ups, in and out as tables. */
+package isokinon.server.work.history;

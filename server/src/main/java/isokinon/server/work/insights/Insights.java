@@ -1,0 +1,394 @@
+package isokinon.server.work.insights;
+
+import isokinon.core.life.LifeEstimate;
+import isokinon.core.life.LifeEstimate.Shown;
+import isokinon.core.life.LifeGroups.Group;
+import isokinon.core.life.LifeGroups.GroupKey;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.core.life.LogRank;
+import isokinon.core.life.Run;
+import isokinon.core.life.WeibullFit;
+import isokinon.core.value.Code;
+import isokinon.server.db.CauseRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.Topic;
+import isokinon.server.work.library.ShopDiagnosis;
+import isokinon.server.work.life.LifePage;
+import isokinon.server.work.life.LifeText;
+import isokinon.server.work.lives.Forecasts;
+import isokinon.server.work.lives.LifeService;
+import isokinon.server.work.lives.LifeSnapshot;
+import isokinon.server.work.lives.LifeSnapshot.PumpInService;
+import isokinon.server.work.shared.Cached;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.StateMark;
+import isokinon.server.work.shared.Text;
+import isokinon.server.work.stores.Stores;
+import isokinon.server.work.wetends.WetEnds;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What the shop's own records say without being asked: a habit that costs, a material that gives
+ * out sooner than another, a pump that age says nothing of, a duty that would stand a cheaper kit,
+ * a lot past its date.
+ */
+@Service
+public class Insights {
+
+  /** A habit that costs less a year than this is let be, pounds (shop rule). */
+  private static final double WORTH_A_YEAR = 100;
+
+  private static final double YEAR = 365.25;
+
+  /** What is to be done now stands first. */
+  private static final List<StateMark> FIRST =
+      List.of(StateMark.RENEW, StateMark.WATCH, StateMark.SOUND);
+
+  /** What a duty's offer comes from; hours that merely run on change nothing of it. */
+  private static final Set<Topic> OFFERED_BY =
+      EnumSet.of(
+          Topic.PUMPS,
+          Topic.DUTIES,
+          Topic.FITTED,
+          Topic.RUNS,
+          Topic.MATERIALS,
+          Topic.CATALOGUE,
+          Topic.SHELF);
+
+  /** What a find is about. */
+  public enum Kind implements Code {
+    HABIT,
+    MATERIAL,
+    NO_AGE,
+    MILDER,
+    OVER_AGE
+  }
+
+  /**
+   * A find.
+   *
+   * @param kind habit, material, no-age, milder or over-age
+   * @param state renew where something is to be done now, watch where it is to be thought over,
+   *     sound where it has been done
+   * @param say what was found
+   * @param because from what
+   * @param aYear what it is worth a year, pounds; empty where nobody can tell
+   * @param pump the pump it is about, or empty
+   * @param role the part it is about with material and duty, or empty
+   * @param lot the lot it is about, or empty
+   */
+  public record InsightView(
+      Kind kind,
+      StateMark state,
+      String say,
+      String because,
+      Optional<Double> aYear,
+      String pump,
+      String role,
+      String material,
+      String duty,
+      String lot) {}
+
+  private final LifePage place;
+  private final Forecasts forecasts;
+  private final WetEnds wetEnds;
+  private final Stores stores;
+  private final FindingMapper findings;
+  private final ShopDiagnosis diagnosis;
+  private final Cached<List<InsightView>> found;
+  private final Cached<List<InsightView>> offered;
+
+  Insights(
+      LifeService lives,
+      LifePage place,
+      Forecasts forecasts,
+      WetEnds wetEnds,
+      Stores stores,
+      FindingMapper findings,
+      ShopDiagnosis diagnosis,
+      DataVersions versions,
+      Clock clock) {
+    this.place = place;
+    this.forecasts = forecasts;
+    this.wetEnds = wetEnds;
+    this.stores = stores;
+    this.findings = findings;
+    this.diagnosis = diagnosis;
+    this.found =
+        Cached.by(lives::now, versions, EnumSet.of(Topic.FINDINGS), () -> inLives(lives.now()));
+    this.offered =
+        Cached.by(
+            () -> LocalDate.now(clock), versions, OFFERED_BY, () -> milder(lives.now()).toList());
+  }
+
+  /** Everything found, what is to be done now first, then what is worth most. */
+  @Transactional(readOnly = true)
+  public List<InsightView> all() {
+    return Stream.of(found.get().stream(), offered.get().stream(), overAge())
+        .flatMap(Function.identity())
+        .sorted(
+            Comparator.comparing((InsightView f) -> FIRST.indexOf(f.state()))
+                .thenComparing(f -> -f.aYear().orElse(0.0)))
+        .toList();
+  }
+
+  private List<InsightView> inLives(LifeSnapshot shop) {
+    return Stream.of(habits(shop), materials(shop), noAge(shop))
+        .flatMap(Function.identity())
+        .toList();
+  }
+
+  // ---- a habit that costs -----------------------------------------------------------------------
+
+  private Stream<InsightView> habits(LifeSnapshot shop) {
+    return shop.groups().all(Level.DUTY).stream()
+        .flatMap(g -> place.habit(g, shop).stream().flatMap(h -> habit(g, h).stream()));
+  }
+
+  private Optional<InsightView> habit(Group g, LifePage.Habit h) {
+    if (h.over() < WORTH_A_YEAR) {
+      return Optional.empty();
+    }
+    String better =
+        switch (h.best().way()) {
+          case FIXED -> "at " + LifeText.h(h.bestHours());
+          case UNTIL_IT_FAILS -> "only when they fail";
+          case LOOK -> "on sight of wear, looked at every " + LifeText.h(h.bestHours());
+        };
+    return Optional.of(
+        about(
+            Kind.HABIT,
+            StateMark.WATCH,
+            parts(g) + " are renewed at about " + LifeText.h(h.today()) + ", best " + better + ".",
+            Text.count(g.runs().size(), "run")
+                + ", "
+                + Text.count(g.failures(), "failure")
+                + String.format(
+                    Locale.ROOT,
+                    ": %.1f failures a year as it is done today, %.1f then.",
+                    h.failuresToday(),
+                    h.failuresBest()),
+            Optional.of(h.over()),
+            g.of()));
+  }
+
+  // ---- a material that gives out sooner ---------------------------------------------------------
+
+  private record Place(String role, String duty) {}
+
+  private record Side(Group group, List<Run> runs) {}
+
+  private Stream<InsightView> materials(LifeSnapshot shop) {
+    Map<Place, List<Side>> sides =
+        shop.groups().all(Level.DUTY).stream()
+            .collect(
+                Collectors.groupingBy(
+                    g -> new Place(g.of().role(), g.of().duty()),
+                    Collectors.mapping(g -> new Side(g, g.ages(false)), Collectors.toList())));
+    // So many questions are asked at once that one in twenty would be answered by chance.
+    long asked = sides.values().stream().mapToLong(s -> (long) s.size() * (s.size() - 1) / 2).sum();
+    return sides.values().stream().flatMap(s -> worse(s, LogRank.LEVEL / Math.max(1, asked)));
+  }
+
+  private Stream<InsightView> worse(List<Side> sides, double level) {
+    List<InsightView> finds = new ArrayList<>();
+    for (Side worse : sides) {
+      sides.stream()
+          .filter(s -> s != worse)
+          .map(s -> Map.entry(s, LogRank.of(worse.runs(), s.runs())))
+          .filter(e -> e.getValue().verdict() == LogRank.Verdict.FIRST_SHORTER)
+          .filter(e -> e.getValue().probability() <= level)
+          .min(Comparator.comparingDouble(e -> e.getValue().probability()))
+          .ifPresent(e -> finds.add(sooner(worse, e.getKey(), e.getValue())));
+    }
+    return finds.stream();
+  }
+
+  private InsightView sooner(Side worse, Side better, LogRank test) {
+    List<String> still =
+        worse.group().runs().stream().filter(WearRun::running).map(WearRun::pump).sorted().toList();
+    String material = worse.group().of().material();
+    String chance =
+        test.probability() < 0.001
+            ? "less than once in a thousand times"
+            : String.format(Locale.ROOT, "%.1f times in a hundred", 100 * test.probability());
+    return about(
+        Kind.MATERIAL,
+        still.isEmpty() ? StateMark.SOUND : StateMark.RENEW,
+        parts(worse.group())
+            + " give out sooner than those of "
+            + better.group().of().material()
+            + (still.isEmpty()
+                ? "; none runs any more."
+                : "; "
+                    + String.join(", ", still)
+                    + (still.size() == 1 ? " still runs" : " still run")
+                    + " it."),
+        failed(worse.group())
+            + " against "
+            + failed(better.group())
+            + "; by chance such a difference comes "
+            + chance
+            + " (log-rank).",
+        Optional.empty(),
+        worse.group().of());
+  }
+
+  private static String failed(Group g) {
+    return g.failures() + " of " + finished(g) + " " + g.of().material() + " failed";
+  }
+
+  private static long finished(Group g) {
+    return g.runs().stream().filter(r -> !r.running()).count();
+  }
+
+  // ---- a pump that age says nothing of ----------------------------------------------------------
+
+  private Stream<InsightView> noAge(LifeSnapshot shop) {
+    return shop.all().stream().flatMap(s -> noAge(shop, s).stream());
+  }
+
+  private Optional<InsightView> noAge(LifeSnapshot shop, PumpInService s) {
+    Group own = shop.groups().at(Level.PUMP, s.of());
+    LifeEstimate e = shop.life(s, own).estimate();
+    Optional<WeibullFit> fit = e.fit().filter(f -> e.shown() == Shown.LIKELIHOOD);
+    if (fit.filter(f -> f.shape() < s.prior().shape() && f.shapeLow() < 1).isEmpty()) {
+      return Optional.empty();
+    }
+    String tag = s.pump().tag();
+    return Optional.of(
+        new InsightView(
+            Kind.NO_AGE,
+            StateMark.WATCH,
+            tag + " fails at any age: no interval helps, something else does it.",
+            failed(own)
+                + ", shape "
+                + String.format(
+                    Locale.ROOT,
+                    "%.1f (%.1f to %.1f)",
+                    fit.get().shape(),
+                    fit.get().shapeLow(),
+                    fit.get().shapeHigh())
+                + " where "
+                + String.format(Locale.ROOT, "%.1f", s.prior().shape())
+                + " is usual."
+                + causes(tag),
+            Optional.empty(),
+            tag,
+            "",
+            "",
+            "",
+            ""));
+  }
+
+  /** What was found to be behind it, as far as anyone said. */
+  private String causes(String tag) {
+    return findings.causes(tag).stream()
+        .collect(Collectors.groupingBy(CauseRow::cause, Collectors.counting()))
+        .entrySet()
+        .stream()
+        .max(Map.Entry.comparingByValue())
+        .map(
+            c ->
+                " Found there: "
+                    + diagnosis
+                        .library()
+                        .cause(c.getKey())
+                        .map(x -> Text.inSentence(x.title()))
+                        .orElse(c.getKey())
+                    + ", "
+                    + (c.getValue() == 1 ? "once" : c.getValue() + " times")
+                    + ".")
+        .orElse(" Nobody said yet what.");
+  }
+
+  // ---- a duty that stands a cheaper kit ---------------------------------------------------------
+
+  private Stream<InsightView> milder(LifeSnapshot shop) {
+    return shop.all().stream()
+        .filter(s -> s.pump().sheet().isPresent())
+        .flatMap(
+            s -> {
+              String tag = s.pump().tag();
+              return offer(tag).stream()
+                  .map(
+                      o ->
+                          new InsightView(
+                              Kind.MILDER,
+                              StateMark.WATCH,
+                              tag + " could come down from " + o.from() + " to " + o.to() + ".",
+                              o.say() + " " + o.to() + " in it: " + o.evidence() + ".",
+                              Optional.of(o.savedPer1000h() / 1000 * s.usage().perDay() * YEAR),
+                              tag,
+                              "",
+                              "",
+                              "",
+                              ""));
+            });
+  }
+
+  private Optional<WetEnds.Offer> offer(String tag) {
+    try {
+      return wetEnds.offer(tag);
+    } catch (RequestProblem e) {
+      return Optional.empty(); // a duty that was never written down right offers nothing
+    }
+  }
+
+  // ---- a lot past its date ----------------------------------------------------------------------
+
+  private Stream<InsightView> overAge() {
+    return stores.overAge().stream()
+        .map(
+            o ->
+                new InsightView(
+                    Kind.OVER_AGE,
+                    StateMark.RENEW,
+                    o.lot() + ", " + o.title() + ", is " + o.say() + ".",
+                    o.doThis(),
+                    Optional.empty(),
+                    "",
+                    "",
+                    "",
+                    "",
+                    o.lot()));
+  }
+
+  // ---- words ------------------------------------------------------------------------------------
+
+  private InsightView about(
+      Kind kind, StateMark state, String say, String because, Optional<Double> aYear, GroupKey of) {
+    return new InsightView(
+        kind, state, say, because, aYear, "", of.role(), of.material(), of.duty(), "");
+  }
+
+  /** "EPDM diaphragms in recovered wool grease"; a tube is named in its material already. */
+  private String parts(Group g) {
+    String role = Text.words(g.of().role());
+    String material = g.of().material();
+    String named =
+        material.endsWith(" " + role)
+            ? material + "s"
+            : material + " " + role + (role.endsWith("s") ? "es" : "s");
+    String first = Text.sentence(named);
+    return g.of().duty().isEmpty()
+        ? first
+        : first + " in " + Text.inSentence(forecasts.duty(g.of().duty()));
+  }
+}

@@ -1,0 +1,2 @@
+/** What the records say without being asked. */
+package isokinon.server.work.insights;

@@ -1,0 +1,149 @@
+package isokinon.server.work.inspection;
+
+import isokinon.core.inspect.NextLook;
+import isokinon.core.inspect.ShorterInterval;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Part.Verdict;
+import isokinon.core.wear.WearRate;
+import isokinon.server.db.FindingMapper;
+import isokinon.server.db.GaugeRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.ReadingRow;
+import isokinon.server.work.inspection.FindingView.NextView;
+import isokinon.server.work.pumps.PartRuns;
+import isokinon.server.work.rebuild.Job;
+import isokinon.server.work.shared.Text;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** When a pump is looked at again, from what its watched parts read now and before. */
+@Component
+public class NextLooks {
+
+  /**
+   * Without a gauge's own figure a reading is taken to be good to this share of the limit's way.
+   */
+  private static final double TYPED_SHARE = 0.02;
+
+  /** The counter-measure that changes a part earlier. */
+  private static final String SHORTER = Causes.COUNTER + "shorter-interval";
+
+  private final FindingMapper store;
+  private final HistoryMapper history;
+
+  NextLooks(FindingMapper store, HistoryMapper history) {
+    this.store = store;
+    this.history = history;
+  }
+
+  /** The last reading of the same part in the same life, from an earlier rebuild. */
+  Optional<ReadingRow> before(Job job, Part part, Part.Limit l) {
+    List<ReadingRow> rows =
+        store.readingsOf(job.pump().tag(), part.id()).stream()
+            .filter(r -> r.measure().equals(l.measure()))
+            .filter(r -> r.rebuild() == null || r.rebuild() != job.row().id())
+            .toList();
+    return rows.isEmpty()
+        ? Optional.empty()
+        : Optional.of(rows.get(rows.size() - 1)).filter(r -> !r.lastOfPart());
+  }
+
+  /** The next look with what is judged so far, and one part more that is in hand. */
+  public NextView next(Job job, Optional<Part> inHand) {
+    Rebuild rebuild = job.rebuild();
+    List<NextLook.Watched> watched = new ArrayList<>();
+    for (Part part : rebuild.sheet().parts()) {
+      boolean judgedSo = rebuild.verdict(part.id()).equals(Optional.of(Verdict.WATCH));
+      if (judgedSo || inHand.filter(p -> p.id().equals(part.id())).isPresent()) {
+        watched.add(new NextLook.Watched(part.name(), rate(job, part)));
+      }
+    }
+    double planned = job.pump().intervalHours();
+    NextLook next = NextLook.of(planned, watched);
+    return shorter(job)
+        .filter(s -> s.hours() <= next.hours())
+        .map(s -> new NextView(planned, s.hours(), s.because()))
+        .orElseGet(() -> new NextView(planned, next.hours(), next.because()));
+  }
+
+  /** The interval from now on, where a part gave out and is to be changed earlier. */
+  public Optional<NextLook> shorter(Job job) {
+    return job.rebuild().causes().entrySet().stream()
+        .filter(c -> c.getValue().act().items().contains(SHORTER))
+        .flatMap(c -> job.rebuild().sheet().part(c.getKey()).stream())
+        .flatMap(p -> shorter(job, p).stream())
+        .min(Comparator.comparingDouble(NextLook::hours));
+  }
+
+  private Optional<NextLook> shorter(Job job, Part part) {
+    return age(job.pump(), part)
+        .flatMap(
+            age ->
+                ShorterInterval.of(job.pump().intervalHours(), age)
+                    .map(
+                        hours ->
+                            new NextLook(
+                                hours,
+                                part.name()
+                                    + " gave out at "
+                                    + Text.plain(Math.rint(age))
+                                    + " h: from now on it is changed at four fifths of that.")));
+  }
+
+  /** Hours on a part that came out; empty where nobody wrote down when it went in. */
+  private Optional<Double> age(PumpRow pump, Part part) {
+    return part.role().equals(Optional.of(pump.role()))
+        ? Optional.of(pump.age())
+        : history.fitted(pump.tag()).stream()
+            .filter(f -> f.standsFor(part.role().orElse(""), PartRuns.place(part)))
+            .map(f -> f.age(pump))
+            .findFirst();
+  }
+
+  /** How fast a part wears, by the limit that it reaches first. */
+  private Optional<WearRate> rate(Job job, Part part) {
+    return part.limits().stream()
+        .flatMap(l -> rate(job, part, l).stream())
+        .filter(r -> r.hoursLeft().isPresent())
+        .min(Comparator.comparingDouble(r -> r.hoursLeft().orElseThrow()));
+  }
+
+  private Optional<WearRate> rate(Job job, Part part, Part.Limit l) {
+    Optional<BenchEvent> now =
+        Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()));
+    Optional<ReadingRow> before = before(job, part, l);
+    double fitted = job.pump().fittedAtHours();
+    double since = job.row().hoursThen() - before.map(ReadingRow::hours).orElse(fitted);
+    // Only the wearing set is known to have gone in new at the last rebuild; others may be older.
+    boolean ofTheSet = part.role().equals(Optional.of(job.pump().role()));
+    Optional<Double> from =
+        before.map(ReadingRow::reading).or(() -> l.asNew().filter(v -> ofTheSet));
+    if (now.isEmpty() || from.isEmpty() || since <= 0) {
+      return Optional.empty();
+    }
+    double value = now.get().act().value().orElseThrow();
+    double size = l.eitherWay() ? Math.abs(value) : value;
+    return Optional.of(
+        WearRate.between(
+            new WearRate.Reading(
+                l.eitherWay() ? Math.abs(from.get()) : from.get(),
+                before.map(r -> uncertainty(r.gauge(), l)).orElse(0.0)),
+            new WearRate.Reading(size, uncertainty(PartAssessment.gauge(now.get().act()), l)),
+            since,
+            l.renew()));
+  }
+
+  private double uncertainty(String gauge, Part.Limit l) {
+    return store
+        .gauge(gauge)
+        .filter(g -> g.unit().equals(l.unit()))
+        .map(GaugeRow::uncertainty)
+        .orElse(TYPED_SHARE * Math.abs(l.renew() - l.watch()));
+  }
+}

@@ -1,0 +1,185 @@
+package isokinon.server.work.inspection;
+
+import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
+import isokinon.core.inspect.Outcome;
+import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Part.Verdict;
+import isokinon.server.work.inspection.FindingView.CauseSaid;
+import isokinon.server.work.inspection.FindingView.CauseView;
+import isokinon.server.work.inspection.FindingView.Fact;
+import isokinon.server.work.inspection.FindingView.MeasureView;
+import isokinon.server.work.inspection.FindingView.SignView;
+import isokinon.server.work.library.ShopDiagnosis;
+import isokinon.server.work.rebuild.Job;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/**
+ * From a look and a gauge to a decision: gathers what is known of a part in hand and asks core what
+ * it makes of it.
+ */
+@Component
+public class PartAssessment {
+
+  /** Prefix of an act's item that names a signature. */
+  static final String SIGN = "sign:";
+
+  /** Prefix of an act's item that names the gauge a reading was taken with. */
+  public static final String GAUGE = "gauge:";
+
+  /** An act's item: the gauge was out of calibration. */
+  public static final String OVERDUE = "overdue";
+
+  private final ShopDiagnosis diagnosis;
+  private final Causes causes;
+  private final PartFacts facts;
+  private final NextLooks nextLooks;
+
+  PartAssessment(ShopDiagnosis diagnosis, Causes causes, PartFacts facts, NextLooks nextLooks) {
+    this.diagnosis = diagnosis;
+    this.causes = causes;
+    this.facts = facts;
+    this.nextLooks = nextLooks;
+  }
+
+  /**
+   * What is known of a part in hand.
+   *
+   * @param signs signatures pressed so far
+   * @throws RequestProblem where the sheet has no such part
+   */
+  public FindingView view(Job job, FindingView.FindingQuestion q, ZoneId zone) {
+    Rebuild rebuild = job.rebuild();
+    Part part =
+        rebuild
+            .sheet()
+            .part(q.part() == null ? "" : q.part())
+            .orElseThrow(() -> RequestProblem.of(422, "part", "The sheet knows no such part."));
+    List<String> signs = q.signs() == null ? List.of() : q.signs();
+    List<SignView> looks = looks(part, signs);
+    List<Signature> seen =
+        signs.stream().flatMap(s -> diagnosis.library().signature(s).stream()).toList();
+    Map<String, Double> readings = readings(rebuild, part);
+    Outcome outcome = Outcome.of(part, readings, seen);
+    List<Fact> computed = facts.of(job, part);
+    Verdict verdict =
+        computed.stream()
+            .map(Fact::verdict)
+            .max(Comparator.naturalOrder())
+            .filter(v -> v.compareTo(outcome.verdict()) > 0)
+            .orElse(outcome.verdict());
+    Optional<CauseSaid> said = rebuild.cause(part.id()).map(e -> causes.said(e, zone));
+    List<CauseView> why =
+        seen.isEmpty() && outcome.verdict() == Verdict.SOUND
+            ? List.of()
+            : causes.of(job, part, looks, seen, readings);
+    return new FindingView(
+        part.id(),
+        looks,
+        part.limits().stream().map(l -> measure(job, part, l)).toList(),
+        verdict,
+        outcome.because(),
+        computed,
+        why,
+        causes.again(job.pump(), said.map(CauseSaid::id), job.row().id()),
+        nextLooks.next(job, Optional.of(part).filter(p -> verdict == Verdict.WATCH)),
+        said);
+  }
+
+  private List<SignView> looks(Part part, List<String> signs) {
+    Map<String, SignView> looks = new LinkedHashMap<>();
+    for (String look : part.look()) {
+      diagnosis
+          .library()
+          .meantBy(look)
+          .ifPresent(
+              s ->
+                  looks.putIfAbsent(
+                      s.id(),
+                      new SignView(
+                          s.id(), s.title(), s.say(), look, s.outcome(), signs.contains(s.id()))));
+    }
+    return List.copyOf(looks.values());
+  }
+
+  static Map<String, Double> readings(Rebuild rebuild, Part part) {
+    Map<String, Double> readings = new LinkedHashMap<>();
+    rebuild
+        .readings(part.id())
+        .forEach((m, e) -> e.act().value().ifPresent(v -> readings.put(m, v)));
+    return readings;
+  }
+
+  /** The outcome of a part from what was recorded of it and the signatures of an act. */
+  Outcome outcome(Rebuild rebuild, Part part, List<String> items) {
+    return Outcome.of(
+        part,
+        readings(rebuild, part),
+        signs(items).stream().flatMap(s -> diagnosis.library().signature(s).stream()).toList());
+  }
+
+  public static List<String> signs(List<String> items) {
+    return items.stream().filter(i -> i.startsWith(SIGN)).map(i -> i.substring(5)).toList();
+  }
+
+  private MeasureView measure(Job job, Part part, Part.Limit l) {
+    Optional<BenchEvent> event =
+        Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()));
+    return new MeasureView(
+        l.measure(),
+        Text.sentence(Text.words(l.measure())),
+        l.unit(),
+        l.asNew(),
+        l.watch(),
+        l.renew(),
+        l.eitherWay(),
+        event.flatMap(e -> e.act().value()),
+        event.map(e -> by(e)).orElse(""),
+        event.map(e -> e.act().items().contains(OVERDUE)).orElse(false),
+        nextLooks
+            .before(job, part, l)
+            .map(
+                r ->
+                    Text.plain(r.reading())
+                        + " "
+                        + r.unit()
+                        + " at "
+                        + Text.plain(Math.rint(r.hours()))
+                        + " h")
+            .orElse(""));
+  }
+
+  /** Who read it, with which gauge, and whether that was out of calibration. */
+  public static String by(BenchEvent e) {
+    String gauge = gauge(e.act());
+    return (gauge.isEmpty() ? "" : gauge + ", ")
+        + e.who()
+        + (e.act().items().contains(OVERDUE) ? ", gauge out of calibration" : "");
+  }
+
+  /** A cause and what was seen, in words for the history of the part. */
+  public String causeWords(BenchEvent cause, String seen) {
+    String title =
+        diagnosis.library().cause(cause.act().items().get(0)).map(c -> c.title()).orElse("");
+    return title.isEmpty() ? seen : seen.isBlank() ? title : title + ": " + seen;
+  }
+
+  /** The gauge a reading was taken with; empty where it was typed without one. */
+  public static String gauge(Act act) {
+    return act.items().stream()
+        .filter(i -> i.startsWith(GAUGE))
+        .map(i -> i.substring(GAUGE.length()))
+        .findFirst()
+        .orElse("");
+  }
+}

@@ -1,0 +1,331 @@
+package isokinon.server.work.library;
+
+import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.rebuild.Fitted;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Family;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.SheetReading;
+import isokinon.core.sheet.Step;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.SheetMapper;
+import isokinon.server.db.SheetRow;
+import isokinon.server.db.Topic;
+import isokinon.server.work.drawing.Rail;
+import isokinon.server.work.drawing.RailViewer;
+import isokinon.server.work.shared.Cached;
+import isokinon.server.work.shared.CachedByKey;
+import isokinon.server.work.shared.RequestProblem;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.EOFException;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The shop's sheets: stored as written, every revision kept, read once each. */
+@Service
+public class Sheets {
+
+  /** A sheet in the list of the library. */
+  public record Listed(
+      String id, String title, Family family, int revision, int parts, int steps) {}
+
+  private static final int MOST_FILES = 200;
+
+  private final SheetMapper store;
+  private final Clock clock;
+  private final CachedByKey<SheetKey, Sheet> read;
+  private final Cached<Map<String, Sheet>> newest;
+
+  /** A sheet at a revision. */
+  private record SheetKey(String id, int revision) {}
+
+  Sheets(SheetMapper store, DataVersions versions, Clock clock) {
+    this.store = store;
+    this.clock = clock;
+    this.read = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
+    this.newest = Cached.of(versions, EnumSet.of(Topic.SHEETS), this::readNewest);
+  }
+
+  private Map<String, Sheet> readNewest() {
+    Map<String, Sheet> byId = new LinkedHashMap<>();
+    store.newest().forEach(row -> byId.put(row.id(), parsed(row)));
+    return byId;
+  }
+
+  /** Stores the shipped sheets where the shop does not have that revision or a newer one. */
+  @EventListener(ApplicationReadyEvent.class)
+  @Order(1)
+  public void storeShipped() throws IOException {
+    var resources =
+        new PathMatchingResourcePatternResolver().getResources("classpath:library/sheets/*.yaml");
+    for (var resource : resources) {
+      String source = resource.getContentAsString(StandardCharsets.UTF_8);
+      Sheet sheet = SheetReader.forLibrary().read(source).orThrow();
+      int have = store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
+      if (have < sheet.revision()) {
+        store.add(new SheetRow(sheet.id(), sheet.revision(), source, OffsetDateTime.now(clock)));
+      }
+    }
+  }
+
+  /** The newest revision of every sheet. */
+  public List<Listed> all() {
+    return newest().stream()
+        .map(
+            s ->
+                new Listed(
+                    s.id(),
+                    s.title(),
+                    s.family(),
+                    s.revision(),
+                    s.parts().size(),
+                    s.steps().size()))
+        .toList();
+  }
+
+  /** The same, whole. */
+  public List<Sheet> newest() {
+    return List.copyOf(newest.get().values());
+  }
+
+  /** The newest revision of a sheet. */
+  public Optional<Sheet> find(String id) {
+    return Optional.ofNullable(newest.get().get(id));
+  }
+
+  /** The newest revision of a sheet, as it was written. */
+  public Optional<String> source(String id) {
+    return store.newestOf(id).map(SheetRow::source);
+  }
+
+  /** A sheet at the revision a rebuild began with. */
+  public Sheet at(String id, int revision) {
+    return read.get(
+        new SheetKey(id, revision),
+        key ->
+            store
+                .at(id, revision)
+                .map(Sheets::parse)
+                .orElseThrow(
+                    () ->
+                        RequestProblem.missing(
+                            "No sheet " + id + " at revision " + revision + ".")));
+  }
+
+  /**
+   * What a sheet that is being written comes to: its faults, or its drawing and its plans.
+   *
+   * @param faults every fault with path and line; the rest is empty where there is one
+   * @param rails the drawing, everything in place
+   * @param plans what renewing everything and each kit takes
+   */
+  public record Draft(
+      List<RequestProblem.Fault> faults,
+      String id,
+      int revision,
+      int stored,
+      List<Rail> rails,
+      List<DraftPlan> plans) {}
+
+  /** A plan on a sheet that is being written. */
+  public record DraftPlan(
+      String title,
+      double minutes,
+      int poseChanges,
+      int toolChanges,
+      boolean optimal,
+      List<String> strip,
+      List<String> build,
+      List<String> renew) {}
+
+  /** A stored revision of a sheet. */
+  public record Revision(int revision, String storedAt) {}
+
+  /** Reads a sheet that is being written; nothing is stored. */
+  public Draft draft(String source) {
+    SheetReading reading = SheetReader.forLibrary().read(source);
+    if (reading.sheet().isEmpty()) {
+      return new Draft(faults(reading), "", 0, 0, List.of(), List.of());
+    }
+    Sheet sheet = reading.sheet().get();
+    Sheet followed = sheet.by(List.of());
+    List<DraftPlan> plans = new ArrayList<>();
+    plans.add(plan(followed, "Renew everything", comesOff(followed)));
+    for (Sheet.Kit kit : followed.kits()) {
+      List<String> parts =
+          kit.parts().keySet().stream().filter(comesOff(followed)::contains).toList();
+      plans.add(plan(followed, kit.title(), parts));
+    }
+    return new Draft(
+        List.of(),
+        sheet.id(),
+        sheet.revision(),
+        store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0),
+        RailViewer.rails(Rebuild.replay(sheet, new Fitted("", ""), List.of())),
+        plans);
+  }
+
+  private static List<String> comesOff(Sheet sheet) {
+    Set<String> off = new HashSet<>();
+    sheet.steps().forEach(s -> off.addAll(s.frees()));
+    sheet.steps().forEach(s -> off.addAll(s.disturbs()));
+    return sheet.parts().stream().map(Part::id).filter(off::contains).toList();
+  }
+
+  private static DraftPlan plan(Sheet sheet, String title, List<String> renew) {
+    Plan plan = new Planner().plan(sheet, PlanRequest.of(renew, List.of()));
+    return new DraftPlan(
+        title,
+        plan.minutes(),
+        plan.poseChanges() + plan.buildPoseChanges(),
+        plan.toolChanges() + plan.buildToolChanges(),
+        plan.optimal(),
+        plan.strip().stream().flatMap(s -> sheet.step(s).stream()).map(Step::strip).toList(),
+        plan.build().stream().map(s -> sheet.stepSentence(s)).toList(),
+        plan.renew().stream().map(r -> r.count() + " " + sheet.partName(r.part())).toList());
+  }
+
+  /** Every stored revision of a sheet, newest first. */
+  public List<Revision> revisions(String id) {
+    return store.revisionsOf(id).stream()
+        .map(r -> new Revision(r.revision(), r.storedAt().toString()))
+        .toList();
+  }
+
+  /** A revision of a sheet, as it was written. */
+  public Optional<String> source(String id, int revision) {
+    return store.at(id, revision).map(SheetRow::source);
+  }
+
+  /** The newest revision of every sheet, as a zip of YAML files. */
+  public byte[] zip() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      for (SheetRow row : store.newest()) {
+        zip.putNextEntry(new ZipEntry(row.id() + ".yaml"));
+        zip.write(row.source().getBytes(StandardCharsets.UTF_8));
+        zip.closeEntry();
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return bytes.toByteArray();
+  }
+
+  /** What became of one file of a zip. */
+  public record Imported(String file, String id, int revision, List<RequestProblem.Fault> faults) {}
+
+  /**
+   * Stores every sheet of a zip that is sound and newer than what is there; tells of the others
+   * what is wrong with them.
+   *
+   * @throws RequestProblem where it is no zip, or unpacks to more than is read
+   */
+  public List<Imported> importZip(byte[] bytes) {
+    List<Imported> imported = new ArrayList<>();
+    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+      int files = 0;
+      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+        if (entry.isDirectory()) {
+          continue;
+        }
+        if (++files > MOST_FILES) {
+          throw RequestProblem.of(422, "zip", "More than " + MOST_FILES + " files in one zip.");
+        }
+        byte[] text = zip.readNBytes(SheetReader.MOST_CHARACTERS + 1);
+        String name = entry.getName();
+        imported.add(
+            name.endsWith(".yaml") || name.endsWith(".yml")
+                ? imported(name, text)
+                : new Imported(
+                    name, "", 0, List.of(new RequestProblem.Fault("", "Not a .yaml file."))));
+      }
+    } catch (ZipException | EOFException e) {
+      throw RequestProblem.of(422, "zip", "This is no readable zip: " + e.getMessage() + ".");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    if (imported.isEmpty()) {
+      throw RequestProblem.of(422, "zip", "No file in it: this is no zip, or an empty one.");
+    }
+    return imported;
+  }
+
+  private Imported imported(String file, byte[] text) {
+    try {
+      Sheet sheet = store(new String(text, StandardCharsets.UTF_8));
+      return new Imported(file, sheet.id(), sheet.revision(), List.of());
+    } catch (RequestProblem e) {
+      return new Imported(file, "", 0, e.faults());
+    }
+  }
+
+  private static List<RequestProblem.Fault> faults(SheetReading reading) {
+    return reading.faults().stream()
+        .map(f -> new RequestProblem.Fault(f.path(), f.message(), f.line()))
+        .toList();
+  }
+
+  /**
+   * Stores a sheet as its next revision.
+   *
+   * @throws RequestProblem with every fault, each with path and line; nothing is stored then
+   */
+  @Transactional
+  public Sheet store(String source) {
+    SheetReading reading = SheetReader.forLibrary().read(source);
+    if (reading.sheet().isEmpty()) {
+      throw new RequestProblem(400, faults(reading));
+    }
+    Sheet sheet = reading.sheet().get();
+    int have = store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
+    if (sheet.revision() <= have) {
+      throw RequestProblem.of(
+          422,
+          "revision",
+          "Revision "
+              + have
+              + " of "
+              + sheet.id()
+              + " is stored already; give the changed sheet revision "
+              + (have + 1)
+              + ".");
+    }
+    store.add(new SheetRow(sheet.id(), sheet.revision(), source, OffsetDateTime.now(clock)));
+    return sheet;
+  }
+
+  private Sheet parsed(SheetRow row) {
+    return read.get(new SheetKey(row.id(), row.revision()), key -> parse(row));
+  }
+
+  private static Sheet parse(SheetRow row) {
+    return SheetReader.forLibrary().read(row.source()).orThrow();
+  }
+}

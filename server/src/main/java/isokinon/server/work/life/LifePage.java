@@ -1,0 +1,414 @@
+package isokinon.server.work.life;
+
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeEstimate;
+import isokinon.core.life.LifeGroups;
+import isokinon.core.life.LifeGroups.Group;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.core.life.Policies;
+import isokinon.core.life.Policies.Kept;
+import isokinon.core.life.Policies.Terms;
+import isokinon.core.life.WeibullFit;
+import isokinon.server.work.life.LifeView.EstimateView;
+import isokinon.server.work.life.LifeView.GroupLine;
+import isokinon.server.work.life.LifeView.GroupView;
+import isokinon.server.work.life.LifeView.LevelLine;
+import isokinon.server.work.life.LifeView.TermsView;
+import isokinon.server.work.lives.Forecasts;
+import isokinon.server.work.lives.LifeService;
+import isokinon.server.work.lives.LifeSnapshot;
+import isokinon.server.work.lives.LifeSnapshot.Prior;
+import isokinon.server.work.lives.LifeSnapshot.PumpInService;
+import isokinon.server.work.lives.Renewals;
+import isokinon.server.work.shared.RequestProblem;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What history says of a group of wear parts, and how to keep them. */
+@Service
+public class LifePage {
+
+  /** Share of a life that is left at the first sign of warning, where nobody says (shop rule). */
+  static final double WARNING = 0.12;
+
+  private static final double YEAR = 365.25;
+
+  /** So many sound removals tell what is done today (shop rule). */
+  private static final int TELLS_TODAY = 3;
+
+  private static final int TODAY_DAYS = 730;
+
+  /**
+   * What is asked.
+   *
+   * @param pump a pump; its set is the part, and its own runs the narrowest group
+   * @param role part, material and duty group, where no pump is asked for
+   * @param level width of the group; the tool chooses where it is left out
+   * @param years runs of the last years only
+   * @param mode Weibull shape of the failure mode
+   * @param planned cost of a renewal, pounds
+   * @param failed cost of a failure, all in, pounds
+   * @param look cost of a look, pounds
+   * @param warning share of the life left at the first sign
+   */
+  public record LifeQuestion(
+      String pump,
+      String role,
+      String material,
+      String duty,
+      Level level,
+      Integer years,
+      Double mode,
+      Double planned,
+      Double failed,
+      Double look,
+      Double warning) {}
+
+  private final LifeService lives;
+  private final Renewals renewals;
+  private final Forecasts forecasts;
+  private final WhatIf whatIf;
+  private final Clock clock;
+
+  LifePage(LifeService lives, Renewals renewals, Forecasts forecasts, WhatIf whatIf, Clock clock) {
+    this.lives = lives;
+    this.renewals = renewals;
+    this.forecasts = forecasts;
+    this.whatIf = whatIf;
+    this.clock = clock;
+  }
+
+  /**
+   * What history says.
+   *
+   * @throws RequestProblem where a value is out of range, or no such group is known
+   */
+  @Transactional(readOnly = true)
+  public LifeView view(LifeQuestion q) {
+    LifeSnapshot shop = lives.now();
+    LifeGroups.GroupKey of = asked(q, shop);
+    Group chosen = group(q, of, shop);
+    Group group =
+        q.years() == null || q.years() <= 0
+            ? chosen
+            : chosen.since(LocalDate.now(clock).minusYears(q.years()));
+    GroupLife life = life(q, group, shop);
+    TermsView terms = terms(q, life);
+    return RequestProblem.answered(() -> view(q, of, life, terms, shop));
+  }
+
+  /**
+   * What is done today with the sets of a group that run now, against the best.
+   *
+   * @param best the cheapest way that may be chosen
+   * @param today age at renewal today, h
+   * @param over what that costs a year beyond the best, pounds
+   * @param failuresToday failures a year as it is kept today
+   * @param failuresBest failures a year at the best
+   */
+  public record Habit(
+      Kept best,
+      double bestHours,
+      double today,
+      double over,
+      double failuresToday,
+      double failuresBest) {}
+
+  /** What a group's habit costs; empty where its runs do not tell, or a cost is not known. */
+  public Optional<Habit> habit(Group group, LifeSnapshot shop) {
+    LifeQuestion plain =
+        new LifeQuestion(null, null, null, null, null, null, null, null, null, null, null);
+    GroupLife life = life(plain, group, shop);
+    TermsView terms = terms(plain, life);
+    Optional<Terms> known = core(terms, life.perHour());
+    if (life.running().isEmpty() || known.isEmpty() || !life.estimate().tells()) {
+      return Optional.empty();
+    }
+    Policies p = Policies.of(life.estimate().life(), terms.warning(), known.get(), today(life));
+    double year = life.perHour() * terms.hoursPerYear();
+    return LifeWays.today(p, life, terms)
+        .flatMap(
+            t ->
+                p.chosen()
+                    .map(
+                        c ->
+                            new Habit(
+                                c,
+                                life.hours(c.every()),
+                                t.age(),
+                                t.overPerYear(),
+                                p.now().orElseThrow().failures() * year,
+                                c.failures() * year)));
+  }
+
+  private LifeView view(
+      LifeQuestion q,
+      LifeGroups.GroupKey of,
+      GroupLife life,
+      TermsView termsView,
+      LifeSnapshot shop) {
+    LifeEstimate estimate = life.estimate();
+    double reach = LifePlot.reach(life);
+    Optional<Terms> terms = core(termsView, life.perHour());
+    OptionalDouble today = today(life);
+    Optional<Policies> policies =
+        terms.map(t -> Policies.of(estimate.life(), termsView.warning(), t, today));
+    return new LifeView(
+        groups(shop),
+        groupView(q, of, life.group(), shop),
+        life.inCounts() ? life.running().get(0).counted() : WearCount.HOURS,
+        life.inCounts() ? life.perHour() : 0,
+        LifeText.headline(policies, terms, estimate, life.perHour()),
+        LifeText.basis(estimate, life.group()),
+        LifeText.sure(policies, terms, estimate, life.perHour()),
+        Optional.of(estimateView(life)),
+        LifePlot.survival(life),
+        LifePlot.curve(life, reach),
+        LifePlot.ended(life),
+        LifePlot.running(life, policies, terms),
+        termsView,
+        terms.map(t -> LifePlot.costs(life, t, termsView.warning(), reach)).orElse(List.of()),
+        policies.map(p -> LifeWays.all(p, life, terms.orElseThrow(), termsView)).orElse(List.of()),
+        policies.flatMap(p -> LifeWays.today(p, life, termsView)),
+        policies
+            .map(
+                p ->
+                    whatIf.changes(
+                        p,
+                        estimate,
+                        terms.orElseThrow(),
+                        termsView,
+                        life.running(),
+                        life.perHour()))
+            .orElse(List.of()));
+  }
+
+  // ---- which group ------------------------------------------------------------------------------
+
+  private static LifeGroups.GroupKey asked(LifeQuestion q, LifeSnapshot shop) {
+    if (q.pump() != null && !q.pump().isBlank()) {
+      return shop.standing(q.pump().toUpperCase(Locale.ROOT)).of();
+    }
+    if (q.role() == null || q.material() == null) {
+      return shop.groups().all(Level.DUTY).stream()
+          .max(Comparator.comparingInt(Group::failures))
+          .map(Group::of)
+          .orElse(new LifeGroups.GroupKey("", "", "", "", ""));
+    }
+    return new LifeGroups.GroupKey(
+        "", "", q.role(), q.material(), q.duty() == null ? "" : q.duty());
+  }
+
+  private static Group group(LifeQuestion q, LifeGroups.GroupKey of, LifeSnapshot shop) {
+    if (q.level() == null) {
+      return of.pump().isEmpty() ? shop.groups().at(Level.DUTY, of) : shop.groups().narrowest(of);
+    }
+    if (!levels(of).contains(q.level())) {
+      throw RequestProblem.of(
+          400, "level", "Of no pump, a group is as wide as a duty or any duty.");
+    }
+    return shop.groups().at(q.level(), of);
+  }
+
+  private static List<Level> levels(LifeGroups.GroupKey of) {
+    return of.pump().isEmpty() ? List.of(Level.DUTY, Level.ANY_DUTY) : List.of(Level.values());
+  }
+
+  private GroupLife life(LifeQuestion q, Group group, LifeSnapshot shop) {
+    LifeGroups.GroupKey of = group.of();
+    List<PumpInService> running =
+        shop.all().stream()
+            .filter(s -> of.pump().isEmpty() || s.pump().tag().equals(of.pump()))
+            .filter(
+                s -> of.construction().isEmpty() || s.of().construction().equals(of.construction()))
+            .filter(s -> s.pump().role().equals(of.role()))
+            .filter(s -> s.pump().material().equals(of.material()))
+            .filter(s -> of.duty().isEmpty() || s.duty().equals(of.duty()))
+            .toList();
+    boolean inCounts =
+        group.counted() && running.stream().anyMatch(s -> s.pump().countsPerHour() > 0);
+    double perHour =
+        inCounts
+            ? running.stream()
+                .mapToDouble(s -> s.pump().countsPerHour())
+                .filter(c -> c > 0)
+                .average()
+                .orElseThrow()
+            : 1;
+    Prior prior = prior(q, of, running);
+    return new GroupLife(
+        group,
+        running,
+        prior,
+        inCounts,
+        perHour,
+        RequestProblem.answered(
+            () -> LifeEstimate.of(prior.shape(), prior.hours() * perHour, group.ages(inCounts))));
+  }
+
+  private Prior prior(LifeQuestion q, LifeGroups.GroupKey of, List<PumpInService> running) {
+    double shape =
+        q.mode() != null
+            ? q.mode()
+            : running.stream()
+                .findFirst()
+                .map(s -> s.prior().shape())
+                .orElseGet(() -> lives.shape(of.role(), of.material()));
+    if (shape < 0.6 || shape > 10) {
+      throw RequestProblem.of(
+          400, "mode", "The shape of a failure mode lies between 0.6 and 10; got " + shape + ".");
+    }
+    return running.isEmpty()
+        ? new Prior(lives.baseHours(of.role(), of.material()), false, shape)
+        : new Prior(
+            running.stream().mapToDouble(s -> s.prior().hours()).average().orElseThrow(),
+            running.stream().allMatch(s -> s.prior().fromLibrary()),
+            shape);
+  }
+
+  private List<GroupLine> groups(LifeSnapshot shop) {
+    return shop.groups().all(Level.DUTY).stream()
+        .map(
+            g ->
+                new GroupLine(
+                    g.of().role(),
+                    g.of().material(),
+                    g.of().duty(),
+                    dutyName(g.of().duty()),
+                    g.runs().size(),
+                    g.failures()))
+        .sorted(
+            Comparator.comparing(GroupLine::role)
+                .thenComparing(GroupLine::material)
+                .thenComparing(GroupLine::dutyName))
+        .toList();
+  }
+
+  private String dutyName(String duty) {
+    return duty.isEmpty() ? "Any duty" : forecasts.duty(duty);
+  }
+
+  private GroupView groupView(
+      LifeQuestion q, LifeGroups.GroupKey of, Group group, LifeSnapshot shop) {
+    boolean chosenByTool = q.level() == null;
+    return new GroupView(
+        of.role(),
+        of.material(),
+        of.duty(),
+        dutyName(of.duty()),
+        group.level(),
+        of.pump(),
+        levels(of).stream()
+            .map(l -> shop.groups().at(l, of))
+            .map(
+                g ->
+                    new LevelLine(
+                        g.level(),
+                        LifeText.level(g.level(), of, dutyName(of.duty())),
+                        g.runs().size(),
+                        g.failures()))
+            .toList(),
+        chosenByTool && !of.pump().isEmpty()
+            ? LifeText.widened(group, shop.groups().at(Level.PUMP, of), of)
+            : "",
+        q.years() == null ? 0 : q.years());
+  }
+
+  // ---- what it costs ----------------------------------------------------------------------------
+
+  private TermsView terms(LifeQuestion q, GroupLife life) {
+    List<Renewals.Renewal> each =
+        life.running().stream().flatMap(s -> renewals.of(s.pump()).stream()).toList();
+    OptionalDouble planned =
+        each.stream().flatMap(r -> r.planned().stream()).mapToDouble(d -> d).average();
+    OptionalDouble stop = each.stream().mapToDouble(Renewals.Renewal::stop).average();
+    OptionalDouble look = each.stream().mapToDouble(Renewals.Renewal::look).average();
+    Optional<Double> plannedCost = given(q.planned(), planned);
+    return new TermsView(
+        plannedCost,
+        q.failed() != null
+            ? Optional.of(q.failed())
+            : plannedCost.filter(p -> stop.isPresent()).map(p -> p + stop.getAsDouble()),
+        given(q.look(), look),
+        q.warning() == null ? WARNING : q.warning(),
+        life.running().stream().anyMatch(s -> s.pump().harms()),
+        each.stream().flatMap(r -> r.mostHours().stream()).min(Comparator.naturalOrder()),
+        life.running().stream().mapToDouble(s -> s.usage().perDay() * YEAR).sum(),
+        life.running().size(),
+        LifeText.costs(life.running().size(), planned.isPresent(), each));
+  }
+
+  private static Optional<Double> given(Double typed, OptionalDouble known) {
+    return typed != null
+        ? Optional.of(typed)
+        : known.isPresent() ? Optional.of(known.getAsDouble()) : Optional.empty();
+  }
+
+  /** The terms in the unit of the estimate; empty where a cost is not known. */
+  private static Optional<Terms> core(TermsView t, double perHour) {
+    return t.planned()
+        .flatMap(
+            planned ->
+                t.failed()
+                    .map(
+                        failed ->
+                            new Terms(
+                                planned,
+                                failed,
+                                t.look().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
+                                t.harms(),
+                                t.limit()
+                                    .map(l -> OptionalDouble.of(l * perHour))
+                                    .orElse(OptionalDouble.empty()))));
+  }
+
+  /** The age at which sets are renewed today: as they were lately, else as their intervals say. */
+  private OptionalDouble today(GroupLife life) {
+    LocalDate from = LocalDate.now(clock).minusDays(TODAY_DAYS);
+    List<WearRun> lately =
+        life.group().runs().stream()
+            .filter(r -> r.ended().filter(e -> !e.isBefore(from)).isPresent())
+            .filter(r -> !r.hours().failed())
+            .toList();
+    if (lately.size() >= TELLS_TODAY) {
+      return lately.stream().mapToDouble(r -> life.run(r).age()).average();
+    }
+    return life.running().stream()
+        .mapToDouble(s -> s.pump().intervalHours() * life.perHour())
+        .average();
+  }
+
+  // ---- what history says, in numbers
+  // ---------------------------------------------------------------
+
+  private static EstimateView estimateView(GroupLife life) {
+    LifeEstimate e = life.estimate();
+    Optional<WeibullFit> fit = e.fit();
+    int running = (int) life.group().runs().stream().filter(WearRun::running).count();
+    return new EstimateView(
+        e.shown(),
+        e.tells(),
+        e.shape(),
+        e.posterior().shape(),
+        fit.map(WeibullFit::shapeLow),
+        fit.map(WeibullFit::shapeHigh),
+        life.hours(e.scale(0.05)),
+        life.hours(e.scale(0.5)),
+        life.hours(e.scale(0.95)),
+        life.hours(e.meanLife()),
+        life.prior().hours(),
+        life.prior().fromLibrary(),
+        e.runs(),
+        e.failures(),
+        e.runs() - e.failures() - running,
+        running);
+  }
+}

@@ -1,0 +1,202 @@
+package isokinon.server.work.life;
+
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeEstimate.Shown;
+import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.Policies.Way;
+import isokinon.core.value.Code;
+import isokinon.server.work.shared.StateMark;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What history says of one group of wear parts. Ages are hours; where the wear is driven by another
+ * count they are hours of a pump that counts at the mean pace of the group. Money is pounds.
+ *
+ * @param groups every group there is, for choosing
+ * @param of the group that is shown
+ * @param counted what drives the wear, where the ages were counted in it
+ * @param countsPerHour pace at which counts are shown as hours; 0 where ages are hours
+ * @param headline the answer, as a sentence in pieces: those that are numbers stand out
+ * @param basis what it comes from
+ * @param sure how sure the best age is
+ * @param estimate the life
+ * @param steps survival without a model
+ * @param curve survival by the estimate
+ * @param runs what came out, and when
+ * @param running sets that run now, by age
+ * @param terms what it costs
+ * @param costs cost for 1000 h over the age, or over the time between looks
+ * @param policies the three ways at their best, and what is done today
+ * @param changes what would change the answer
+ */
+public record LifeView(
+    List<GroupLine> groups,
+    GroupView of,
+    WearCount counted,
+    double countsPerHour,
+    List<HeadPiece> headline,
+    String basis,
+    String sure,
+    Optional<EstimateView> estimate,
+    List<SurvivalStep> steps,
+    List<PointView> curve,
+    List<EndedRun> runs,
+    List<RunningSet> running,
+    TermsView terms,
+    List<CostPoint> costs,
+    List<PolicyView> policies,
+    Optional<TodayView> today,
+    List<ChangeView> changes) {
+
+  /** A group that can be chosen. */
+  public record GroupLine(
+      String role, String material, String duty, String dutyName, int runs, int failures) {}
+
+  /**
+   * The group shown.
+   *
+   * @param level pump, construction, duty or any-duty
+   * @param pump whose, where one was asked for
+   * @param levels the widths there are
+   * @param widened why it is as wide as it is
+   * @param years runs of the last years only; 0 for all
+   */
+  public record GroupView(
+      String role,
+      String material,
+      String duty,
+      String dutyName,
+      Level level,
+      String pump,
+      List<LevelLine> levels,
+      String widened,
+      int years) {}
+
+  /** A width with what it holds. */
+  public record LevelLine(Level level, String title, int runs, int failures) {}
+
+  /** A piece of the headline. */
+  public record HeadPiece(String text, boolean number) {}
+
+  /**
+   * The estimate.
+   *
+   * @param shown posterior or likelihood
+   * @param tells whether the runs tell enough to be gone by
+   * @param shape Weibull shape believed
+   * @param mode shape of the failure mode that the posterior stands on
+   * @param shapeLow of the likelihood, 90 %
+   * @param scaleLow 5 % of the scale, h
+   * @param scale median of it, h
+   * @param scaleHigh 95 %, h
+   * @param mean predictive mean life, h
+   * @param priorMean the library's mean life, h
+   * @param fromLibrary whether it is the library's; else it comes from the interval
+   */
+  public record EstimateView(
+      Shown shown,
+      boolean tells,
+      double shape,
+      double mode,
+      Optional<Double> shapeLow,
+      Optional<Double> shapeHigh,
+      double scaleLow,
+      double scale,
+      double scaleHigh,
+      double mean,
+      double priorMean,
+      boolean fromLibrary,
+      int runs,
+      int failures,
+      int sound,
+      int running) {}
+
+  /** A step of the survival without a model, 90 % band. */
+  public record SurvivalStep(
+      double age, double survival, Optional<Double> low, Optional<Double> high) {}
+
+  /** A point of a curve. */
+  public record PointView(double age, double value) {}
+
+  /** A run that came out. */
+  public record EndedRun(String pump, double from, double age, boolean failed, String on) {}
+
+  /**
+   * A set that runs now.
+   *
+   * @param state sound, watch inside the band that is hardly dearer, renew past it
+   */
+  public record RunningSet(String pump, double age, StateMark state, String say) {}
+
+  /**
+   * What it costs.
+   *
+   * @param planned renewing it sound
+   * @param failed a failure, all in
+   * @param look a look
+   * @param warning share of the life that is left when the first sign shows
+   * @param harms whether a failure harms people or the environment
+   * @param limit longest time by the sheet, h
+   * @param hoursPerYear running hours a year of the sets that run now
+   * @param say where the costs come from
+   */
+  public record TermsView(
+      Optional<Double> planned,
+      Optional<Double> failed,
+      Optional<Double> look,
+      double warning,
+      boolean harms,
+      Optional<Double> limit,
+      double hoursPerYear,
+      int positions,
+      String say) {}
+
+  /**
+   * Cost for 1000 h.
+   *
+   * @param fixed renewing at this age
+   * @param look looking so often
+   */
+  public record CostPoint(double age, double fixed, Optional<Double> look) {}
+
+  /** What keeps a way from being chosen. */
+  public enum PolicyBar implements Code {
+    NONE,
+    /** A failure harms people or the environment. */
+    HARMS,
+    /** The sheet or the maker sets a longest time. */
+    LIMIT,
+    /** It never pays. */
+    DEAR
+  }
+
+  /**
+   * A way to keep the part.
+   *
+   * @param every age or time between looks, h; empty where it runs until it fails
+   * @param to age up to which it is hardly dearer, h
+   * @param per1000h cost for 1000 h
+   * @param perYear cost a year of all positions
+   * @param failuresPerYear failures a year of all positions
+   * @param bar what keeps it from being chosen
+   */
+  public record PolicyView(
+      Way way,
+      String title,
+      String say,
+      Optional<Double> every,
+      Optional<Double> to,
+      double per1000h,
+      double perYear,
+      double failuresPerYear,
+      double renewalsPerYear,
+      PolicyBar bar,
+      boolean chosen) {}
+
+  /** What is done today: a point on the curve, and what it costs a year over the best. */
+  public record TodayView(double age, double per1000h, double overPerYear, String say) {}
+
+  /** What would change the answer. */
+  public record ChangeView(String when, String then) {}
+}

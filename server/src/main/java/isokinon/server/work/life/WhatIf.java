@@ -1,0 +1,86 @@
+package isokinon.server.work.life;
+
+import isokinon.core.life.LifeEstimate;
+import isokinon.core.life.Policies;
+import isokinon.core.life.Policies.Bar;
+import isokinon.core.life.Policies.Kept;
+import isokinon.core.life.Policies.Terms;
+import isokinon.core.life.Policies.Way;
+import isokinon.server.work.life.LifeView.ChangeView;
+import isokinon.server.work.life.LifeView.TermsView;
+import isokinon.server.work.lives.LifeService;
+import isokinon.server.work.lives.LifeSnapshot.PumpInService;
+import isokinon.server.work.shared.Text;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What would change the answer of how to keep a part. */
+@Component
+class WhatIf {
+
+  private static final double HOTTER_K = 5;
+
+  private final LifeService lives;
+
+  WhatIf(LifeService lives) {
+    this.lives = lives;
+  }
+
+  List<ChangeView> changes(
+      Policies p,
+      LifeEstimate estimate,
+      Terms terms,
+      TermsView view,
+      List<PumpInService> running,
+      double perHour) {
+    List<ChangeView> changes = new ArrayList<>();
+    Way way = p.chosen().map(Kept::way).orElse(Way.FIXED);
+    if (p.untilItFails().bar() == Bar.NONE) {
+      double cost = Policies.failureCostToCare(estimate.life(), terms);
+      changes.add(
+          cost < terms.failed()
+              ? new ChangeView("A failure under " + money(cost), "then run it until it fails")
+              : new ChangeView("A failure over " + money(cost), "then a fixed age pays"));
+    }
+    if (terms.look().isPresent()) {
+      double cost = Policies.lookCostToLook(estimate.life(), view.warning(), terms);
+      if (cost <= 0) {
+        changes.add(new ChangeView("A look at any price", "is never the cheapest"));
+      } else if (way == Way.LOOK) {
+        changes.add(
+            new ChangeView("A look over " + money(cost), "then looking is no longer cheapest"));
+      } else {
+        changes.add(new ChangeView("A look under " + money(cost), "then looking is cheapest"));
+      }
+    }
+    p.fixed().flatMap(f -> hotter(f, running, perHour)).ifPresent(changes::add);
+    return changes;
+  }
+
+  /** The best age goes with the life, and the life with the library's factor. */
+  private Optional<ChangeView> hotter(Kept fixed, List<PumpInService> running, double perHour) {
+    Optional<PumpInService> one = running.stream().findFirst();
+    Optional<Double> now = one.flatMap(s -> lives.factor(s.pump(), 0));
+    if (now.isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<Double> then = lives.factor(one.get().pump(), HOTTER_K);
+    String when = "The fluid " + Text.plain(HOTTER_K) + " K hotter";
+    if (then.isEmpty()) {
+      return Optional.of(new ChangeView(when, "then this material is out"));
+    }
+    double shorter = fixed.every() / perHour * (1 - then.get() / now.get());
+    return Optional.of(
+        new ChangeView(
+            when,
+            shorter < 1
+                ? "changes nothing by the library"
+                : "shorter by about " + LifeText.h(shorter)));
+  }
+
+  private static String money(double pounds) {
+    return "£" + Text.plain(Math.round(pounds));
+  }
+}

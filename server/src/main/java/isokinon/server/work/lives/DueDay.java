@@ -1,0 +1,39 @@
+package isokinon.server.work.lives;
+
+import isokinon.core.life.Policies.Way;
+import isokinon.server.db.NextLookRow;
+import isokinon.server.db.PolicyRow;
+import isokinon.server.work.lives.LifeSnapshot.PumpInService;
+import isokinon.server.work.shared.Text;
+import java.util.Optional;
+
+/**
+ * When a pump is due by the way it is kept, or sooner where something is watched.
+ *
+ * @param days from now, negative when past
+ * @param because why then; empty where it is the plain interval
+ */
+public record DueDay(double days, String because) {
+
+  public static DueDay of(
+      PumpInService s, Forecast forecast, Optional<NextLookRow> look, Optional<PolicyRow> kept) {
+    double perDay = Math.max(1e-9, s.usage().perDay());
+    DueDay due =
+        switch (kept.map(PolicyRow::way).orElse(Way.FIXED)) {
+          case UNTIL_IT_FAILS ->
+              new DueDay(
+                  forecast.expectedDays(),
+                  "It runs until it fails; half of such sets are done by then.");
+          case LOOK -> {
+            double every = kept.map(PolicyRow::everyHours).orElseThrow();
+            yield new DueDay(
+                (every - s.pump().age() % every) / perDay,
+                "A look is due every " + Text.plain(every) + " h.");
+          }
+          default -> new DueDay((s.pump().intervalHours() - s.pump().age()) / perDay, "");
+        };
+    return look.map(l -> new DueDay((l.atHours() - s.pump().runningHours()) / perDay, l.because()))
+        .filter(l -> l.days() < due.days())
+        .orElse(due);
+  }
+}

@@ -1,0 +1,274 @@
+package isokinon.server.work.lives;
+
+import isokinon.core.counter.Usage;
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.LifeGroups;
+import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.core.life.Run;
+import isokinon.core.wetend.Duty;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.CounterMapper;
+import isokinon.server.db.CounterRow;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.ExposureRow;
+import isokinon.server.db.FailureModeRow;
+import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.RunRow;
+import isokinon.server.db.Topic;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
+import isokinon.server.work.lives.LifeSnapshot.Prior;
+import isokinon.server.work.lives.LifeSnapshot.PumpInService;
+import isokinon.server.work.pumps.DutyForm;
+import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.shared.Cached;
+import isokinon.server.work.shared.RequestProblem;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reads the lives of the shop's wear parts: every run, finished or still running, and what the
+ * library expects. Read once, and again when something has changed that they come from.
+ */
+@Component
+public class LifeService {
+
+  /** Where the library knows no life, a mean life is this many fixed intervals (shop rule). */
+  private static final double MEAN_OVER_INTERVAL = 1.5;
+
+  /** Weibull shape of wear by abrasion, where the library knows none. */
+  private static final double ABRASION = 2.0;
+
+  /** A mean life that stands in where neither library nor interval knows one, h (shop rule). */
+  private static final double UNKNOWN_LIFE = 4000;
+
+  /** What a life comes from. */
+  private static final Set<Topic> COME_FROM =
+      EnumSet.of(
+          Topic.PUMPS,
+          Topic.PLANS,
+          Topic.COUNTERS,
+          Topic.DUTIES,
+          Topic.FITTED,
+          Topic.RUNS,
+          Topic.FAILURE_MODES,
+          Topic.REBUILDS,
+          Topic.MATERIALS);
+
+  private final PumpMapper pumps;
+  private final PumpRegister register;
+  private final HistoryMapper history;
+  private final CounterMapper counters;
+  private final BenchMapper bench;
+  private final WetEndMapper wetEnds;
+  private final ShopLibrary library;
+  private final Clock clock;
+  private final Cached<LifeSnapshot> read;
+
+  private record ModeKey(String role, String material, String duty) {}
+
+  LifeService(
+      PumpMapper pumps,
+      PumpRegister register,
+      HistoryMapper history,
+      CounterMapper counters,
+      BenchMapper bench,
+      WetEndMapper wetEnds,
+      ShopLibrary library,
+      DataVersions versions,
+      Clock clock) {
+    this.pumps = pumps;
+    this.register = register;
+    this.history = history;
+    this.counters = counters;
+    this.bench = bench;
+    this.wetEnds = wetEnds;
+    this.library = library;
+    this.clock = clock;
+    this.read = Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, () -> read());
+  }
+
+  /** The lives as they are now. */
+  public LifeSnapshot now() {
+    return read.get();
+  }
+
+  private LifeSnapshot read() {
+    Map<String, PumpInService> standing = standing();
+    return new LifeSnapshot(new LifeGroups(runs(standing)), standing);
+  }
+
+  /** What runs of a role and material in a duty say, those that still run among them. */
+  public GroupEvidence like(String role, String material, String duty) {
+    return now().like(role, material, duty, shape(role, material));
+  }
+
+  private Map<String, PumpInService> standing() {
+    Map<String, List<ExposureRow>> exposures =
+        pumps.allExposures().stream().collect(Collectors.groupingBy(ExposureRow::pump));
+    Map<String, WetEndRow> known =
+        wetEnds.wetEnds().stream().collect(Collectors.toMap(WetEndRow::pump, w -> w));
+    Map<ModeKey, Double> modes =
+        history.failureModes().stream()
+            .collect(
+                Collectors.toMap(
+                    m -> new ModeKey(m.role(), m.material(), m.dutyGroup()),
+                    FailureModeRow::shape));
+    Map<String, RebuildRow> onBench =
+        bench.running().stream().collect(Collectors.toMap(RebuildRow::pump, r -> r, (a, b) -> a));
+    Map<String, List<CounterRow>> readings =
+        counters.hoursSince(OffsetDateTime.now(clock).minus(Usage.LOOK_BACK)).stream()
+            .collect(Collectors.groupingBy(CounterRow::pump));
+    Map<String, PumpInService> all = new LinkedHashMap<>();
+    for (PumpRow pump : pumps.all()) {
+      List<ExposureRow> fluids = exposures.getOrDefault(pump.tag(), List.of());
+      String duty = fluids.isEmpty() ? "" : fluids.get(0).fluid();
+      Prior prior =
+          prior(pump, fluids, known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())));
+      double shape =
+          modes.getOrDefault(new ModeKey(pump.role(), pump.material(), duty), prior.shape());
+      Usage usage =
+          register.usage(
+              pump,
+              readings.getOrDefault(pump.tag(), List.of()),
+              Optional.ofNullable(onBench.get(pump.tag())));
+      all.put(
+          pump.tag(),
+          new PumpInService(
+              pump.after(usage.since()),
+              usage,
+              duty,
+              new Prior(prior.hours(), prior.fromLibrary(), shape)));
+    }
+    return all;
+  }
+
+  /** Weibull shape of the failure mode of a part, by the library. */
+  public double shape(String role, String material) {
+    return library.materials().baseLife(role, material).map(b -> b.shape()).orElse(ABRASION);
+  }
+
+  /** The library's mean life of a part before any duty takes from it, h. */
+  public double baseHours(String role, String material) {
+    return library.materials().baseLife(role, material).map(b -> b.hours()).orElse(UNKNOWN_LIFE);
+  }
+
+  /**
+   * The share of the library's base life that a pump's duty leaves its wearing part.
+   *
+   * @param hotterK so much hotter than it is
+   */
+  public Optional<Double> factor(PumpRow pump, double hotterK) {
+    List<ExposureRow> fluids =
+        pumps.exposures(pump.tag()).stream().map(e -> e.hotter(hotterK)).toList();
+    WetEndRow wetEnd = wetEnds.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()));
+    return factor(pump, fluids, wetEnd);
+  }
+
+  private Prior prior(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
+    return library
+        .materials()
+        .baseLife(pump.role(), pump.material())
+        .flatMap(
+            base ->
+                factor(pump, fluids, wetEnd)
+                    .map(f -> new Prior(base.hours() * f, true, base.shape())))
+        .orElseGet(
+            () ->
+                new Prior(
+                    pump.intervalHours() * MEAN_OVER_INTERVAL,
+                    false,
+                    shape(pump.role(), pump.material())));
+  }
+
+  private Optional<Double> factor(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
+    if (fluids.isEmpty()) {
+      return Optional.of(1.0);
+    }
+    try {
+      Duty duty = DutyForm.of(pump, fluids, wetEnd, library).duty(library);
+      return library
+          .materials()
+          .material(pump.material())
+          .flatMap(m -> library.rater().rate(duty, m, pump.role()).factor());
+    } catch (RequestProblem e) {
+      // A duty that was never written down right tells nothing of the life in it.
+      return Optional.empty();
+    }
+  }
+
+  private List<WearRun> runs(Map<String, PumpInService> standing) {
+    List<WearRun> runs = new ArrayList<>();
+    for (RunRow r : pumps.allRuns()) {
+      runs.add(
+          new WearRun(
+              r.pump(),
+              r.construction(),
+              r.role(),
+              r.material(),
+              r.dutyGroup(),
+              new Run(r.cameHours(), r.age(), r.failed()),
+              Optional.ofNullable(r.counts())
+                  .filter(c -> !r.counted().equals(WearCount.HOURS.code()))
+                  .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
+              Optional.of(r.endedOn())));
+    }
+    standing.values().stream()
+        .filter(s -> s.pump().hoursHere() > 0)
+        .map(LifeService::running)
+        .forEach(runs::add);
+    for (FittedPartRow f : history.allFitted()) {
+      PumpInService s = standing.get(f.pump());
+      if (f.hoursHere(s.pump()) > 0) {
+        runs.add(running(f, s));
+      }
+    }
+    return runs;
+  }
+
+  private static WearRun running(FittedPartRow f, PumpInService s) {
+    PumpRow pump = s.pump();
+    return new WearRun(
+        pump.tag(),
+        s.of().construction(),
+        f.role(),
+        f.material(),
+        s.duty(),
+        new Run(f.cameHours(), f.age(pump), false),
+        pump.countsPerHour() > 0 && f.countsHere(pump) > 0
+            ? Optional.of(new Run(f.cameCount(), f.countAge(pump), false))
+            : Optional.empty(),
+        Optional.empty());
+  }
+
+  private static WearRun running(PumpInService s) {
+    PumpRow pump = s.pump();
+    return new WearRun(
+        pump.tag(),
+        s.of().construction(),
+        pump.role(),
+        pump.material(),
+        s.duty(),
+        new Run(pump.cameHours(), pump.age(), false),
+        pump.countsPerHour() > 0 && pump.countsHere() > 0
+            ? Optional.of(new Run(pump.cameCount(), pump.countAge(), false))
+            : Optional.empty(),
+        Optional.empty());
+  }
+}

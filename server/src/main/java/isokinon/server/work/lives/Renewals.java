@@ -1,0 +1,90 @@
+package isokinon.server.work.lives;
+
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
+import isokinon.server.work.library.Catalogue;
+import isokinon.server.work.library.PlanMinutes;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.pumps.FittedWetEnds;
+import isokinon.server.work.shared.ShopSettings;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What renewing the wearing set of a pump takes: the kit, the minutes, the money. */
+@Component
+public class Renewals {
+
+  /**
+   * A renewal.
+   *
+   * @param kit what goes in again; empty where the catalogue has none for this set
+   * @param minutes at the bench
+   * @param lookMinutes to reach the set, look at it and close up again
+   * @param planned kit and labour, pounds; empty where the price is not known
+   * @param stop a stop by failure beyond that: lost production, clean-up, pounds
+   * @param look labour of a look, pounds
+   * @param mostHours longest time in by the sheet, h
+   */
+  public record Renewal(
+      Optional<WetKitRow> kit,
+      double minutes,
+      double lookMinutes,
+      Optional<Double> planned,
+      double stop,
+      double look,
+      Optional<Double> mostHours) {
+
+    Optional<Double> failed() {
+      return planned.map(p -> p + stop);
+    }
+  }
+
+  private final Sheets sheets;
+  private final FittedWetEnds wetEnds;
+  private final Catalogue catalogue;
+  private final PlanMinutes plans;
+
+  Renewals(Sheets sheets, FittedWetEnds wetEnds, Catalogue catalogue, PlanMinutes plans) {
+    this.sheets = sheets;
+    this.wetEnds = wetEnds;
+    this.catalogue = catalogue;
+    this.plans = plans;
+  }
+
+  /** What renewing a pump's set takes; empty where the pump has no sheet. */
+  public Optional<Renewal> of(PumpRow pump) {
+    return pump.sheet().flatMap(sheets::find).map(s -> of(pump, s));
+  }
+
+  private Renewal of(PumpRow pump, Sheet sheet) {
+    WetEndRow wetEnd = wetEnds.of(pump.tag());
+    Optional<WetKitRow> kit = catalogue.renewing(sheet.id(), pump.material(), wetEnd.hardware());
+    List<String> wearing =
+        sheet.parts().stream()
+            .filter(p -> p.role().equals(Optional.of(pump.role())))
+            .map(Part::id)
+            .toList();
+    List<String> renewed =
+        kit.flatMap(k -> sheet.kits().stream().filter(s -> s.id().equals(k.kit())).findFirst())
+            .map(k -> List.copyOf(k.parts().keySet()))
+            .orElse(wearing);
+    double minutes = plans.renew(sheet, renewed);
+    double lookMinutes = plans.look(sheet, wearing);
+    return new Renewal(
+        kit,
+        minutes,
+        lookMinutes,
+        kit.map(k -> k.price() + ShopSettings.labour(minutes)),
+        wetEnd.stopCost(),
+        Math.max(1, ShopSettings.labour(lookMinutes)),
+        sheet.parts().stream()
+            .filter(p -> wearing.contains(p.id()))
+            .flatMap(p -> p.mostHours().stream())
+            .min(Comparator.naturalOrder()));
+  }
+}

@@ -1,0 +1,69 @@
+package isokinon.server.work.pumps;
+
+import isokinon.core.sheet.Part;
+import isokinon.server.db.FittedPartRow;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RunRow;
+import isokinon.server.work.shared.Text;
+import java.time.LocalDate;
+
+/** Runs of parts that come out of a pump, and where in it they stood. */
+public final class PartRuns {
+
+  private static final int MOST_PLACE = 40;
+
+  private PartRuns() {}
+
+  /** The run of a wearing set that ends today. */
+  public static RunRow ended(
+      PumpRow pump, String duty, LocalDate day, boolean failed, String cause, String note) {
+    return new RunRow(
+        pump.tag(),
+        pump.role(),
+        pump.material(),
+        duty,
+        pump.fittedOn(),
+        day,
+        pump.hoursHere(),
+        failed,
+        cause,
+        pump.serial(),
+        pump.partSerial(),
+        "",
+        pump.sheet().orElse(""),
+        pump.cameHours(),
+        pump.counted(),
+        pump.cameCount(),
+        pump.countsPerHour() > 0 ? pump.countsHere() : null,
+        note);
+  }
+
+  /** The run of a part of another role that ends today. */
+  public static RunRow ended(
+      FittedPartRow f, PumpRow pump, String duty, LocalDate day, boolean failed, String cause) {
+    return new RunRow(
+        pump.tag(),
+        f.role(),
+        f.material(),
+        duty,
+        f.fittedOn(),
+        day,
+        f.hoursHere(pump),
+        failed,
+        cause,
+        pump.serial(),
+        f.partSerial(),
+        f.place(),
+        pump.sheet().orElse(""),
+        f.cameHours(),
+        pump.counted(),
+        f.cameCount(),
+        pump.countsPerHour() > 0 ? f.countsHere(pump) : null,
+        "");
+  }
+
+  /** What a part is called as a place in its pump. */
+  public static String place(Part part) {
+    return Text.clipped(Text.words(part.id()), MOST_PLACE);
+  }
+}

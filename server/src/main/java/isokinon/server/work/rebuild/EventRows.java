@@ -1,0 +1,57 @@
+package isokinon.server.work.rebuild;
+
+import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.server.db.EventRow;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/** What was done at the bench, to its row and back. */
+public final class EventRows {
+
+  private static final String LINE = "\n";
+
+  private EventRows() {}
+
+  /** The row of an event. */
+  public static EventRow row(
+      long rebuild, String key, java.time.OffsetDateTime at, BenchEvent event) {
+    Act act = event.act();
+    return new EventRow(
+        rebuild,
+        event.seq(),
+        key,
+        at,
+        event.who(),
+        event.lead(),
+        act.kind().name(),
+        act.step(),
+        act.subject(),
+        act.pass(),
+        act.fastener(),
+        act.value().orElse(null),
+        act.unit(),
+        act.text(),
+        String.join(LINE, act.items()));
+  }
+
+  /** The event of a row. */
+  static BenchEvent event(EventRow row) {
+    return new BenchEvent(
+        row.seq(),
+        row.at().toInstant(),
+        row.who(),
+        row.lead(),
+        new Act(
+            Act.Kind.valueOf(row.kind()),
+            row.step(),
+            row.subject(),
+            row.pass(),
+            row.fastener(),
+            Optional.ofNullable(row.reading()),
+            row.unit(),
+            row.text(),
+            row.items().isEmpty() ? List.of() : Arrays.asList(row.items().split(LINE))));
+  }
+}

@@ -1,0 +1,2 @@
+/** Loads and replays a job. */
+package isokinon.server.work.rebuild;

@@ -1,0 +1,105 @@
+package isokinon.server.work.shared;
+
+import isokinon.core.sheet.Handling;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/** The few turns of phrase that several sentences share. */
+public final class Text {
+
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
+
+  /** Between two digits of the whole part, a multiple of three digits before its end. */
+  private static final Pattern THOUSANDS =
+      Pattern.compile("(?<=\\d)(?<!\\.\\d{0,3})(?=(?:\\d{3})+(?:\\.|$))");
+
+  private Text() {}
+
+  /** A tool id in words: {@code socket-13} is a 13 mm socket. */
+  public static String tool(String id) {
+    int dash = id.lastIndexOf('-');
+    boolean sized = dash > 0 && id.substring(dash + 1).matches("\\d+");
+    String name = (sized ? id.substring(0, dash) : id).replace('-', ' ');
+    return sized
+        ? id.substring(dash + 1) + " mm " + name
+        : name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+  }
+
+  /** What a joint asks for: fasteners, torque range, what is on the threads. */
+  public static String joint(Handling.Fastening f) {
+    return f.count()
+        + " "
+        + f.thread()
+        + ", "
+        + plain(f.minNm())
+        + " to "
+        + plain(f.maxNm())
+        + " N·m, threads "
+        + f.threads()
+        + (f.guidance() ? ", a table value" : "");
+  }
+
+  /** A number without needless decimals, a thin space between its thousands. */
+  public static String plain(double value) {
+    double rounded = Math.round(value * 1000) / 1000.0;
+    String digits =
+        rounded == Math.rint(rounded) ? Long.toString((long) rounded) : Double.toString(rounded);
+    return THOUSANDS.matcher(digits).replaceAll("\u2009");
+  }
+
+  /** A number that is not known better than to two digits. */
+  public static String about(double value) {
+    double step = Math.pow(10, Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1));
+    return plain(Math.rint(value / step) * step);
+  }
+
+  /** A number as a table has it: no thin spaces, no needless decimals. */
+  public static String digits(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+  }
+
+  /** A day as people write it. */
+  public static String day(LocalDate day) {
+    return DAY.format(day);
+  }
+
+  /** A kebab-case id as words. */
+  public static String words(String id) {
+    return id.replace('-', ' ');
+  }
+
+  /** The first letter raised. */
+  public static String sentence(String text) {
+    return text.isEmpty()
+        ? text
+        : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+  }
+
+  /**
+   * A name in the middle of a sentence: the first letter small, unless the word is all capitals.
+   */
+  public static String inSentence(String name) {
+    boolean letters = name.length() > 1 && Character.isUpperCase(name.charAt(1));
+    boolean hyphen = name.length() > 1 && name.charAt(1) == '-';
+    return name.isEmpty() || letters || hyphen
+        ? name
+        : name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+  }
+
+  /** A unit as it is shown; sheets write degrees without the sign. */
+  public static String unit(String unit) {
+    return unit.equals("degC") ? "°C" : unit;
+  }
+
+  /** {@code 1 part}, {@code 2 parts}. */
+  public static String count(long n, String one) {
+    return n + " " + one + (n == 1 ? "" : "s");
+  }
+
+  /** A text that must fit into a column, cut where it does not. */
+  public static String clipped(String text, int most) {
+    return text.length() <= most ? text : text.substring(0, most - 1) + "…";
+  }
+}

@@ -1,0 +1,496 @@
+package isokinon.server.work.stores;
+
+import isokinon.core.rebuild.Act;
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.stock.KeptCondition;
+import isokinon.core.stock.LotStatus;
+import isokinon.core.stock.MovementKind;
+import isokinon.server.access.People;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.KeptPartRow;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.MovementRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.RebuildRow;
+import isokinon.server.db.ReservationRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.library.ShelfLifeService;
+import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.pumps.PartRuns;
+import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.rebuild.Job;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.ShopSettings;
+import isokinon.server.work.shared.TableValues;
+import isokinon.server.work.shared.Text;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.Collection;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people do at the shelf: take in, hold, hand out, take back, count, scrap, keep. */
+@Service
+public class Shelf {
+
+  /** What hangs on a kept part begins so. */
+  public static final String KEPT = "K-";
+
+  private static final int MOST = 10_000;
+
+  /** What is done with a lot. */
+  public record LotRequest(
+      String lot, String pump, Long rebuild, Integer count, String note, String who) {}
+
+  /** A lot that came in. */
+  public record ReceivedRequest(
+      String lot,
+      String sheet,
+      String kit,
+      String material,
+      String hardware,
+      String cured,
+      Integer count,
+      Double price,
+      String place,
+      String who) {}
+
+  /** A retired part to be kept. */
+  public record KeepRequest(
+      String pump,
+      String part,
+      String serial,
+      KeptCondition condition,
+      Double hours,
+      String note,
+      String place,
+      String who) {}
+
+  private final StoresMapper stores;
+  private final ShelfMapper shelf;
+  private final HistoryMapper history;
+  private final BenchMapper bench;
+  private final PumpMapper pumps;
+  private final PumpRegister register;
+  private final Sheets sheets;
+  private final ShopLibrary library;
+  private final ShelfLifeService lives;
+  private final ShopSettings settings;
+  private final People people;
+  private final Clock clock;
+
+  Shelf(
+      StoresMapper stores,
+      ShelfMapper shelf,
+      HistoryMapper history,
+      BenchMapper bench,
+      PumpMapper pumps,
+      PumpRegister register,
+      Sheets sheets,
+      ShopLibrary library,
+      ShelfLifeService lives,
+      ShopSettings settings,
+      People people,
+      Clock clock) {
+    this.stores = stores;
+    this.shelf = shelf;
+    this.history = history;
+    this.bench = bench;
+    this.pumps = pumps;
+    this.register = register;
+    this.sheets = sheets;
+    this.library = library;
+    this.lives = lives;
+    this.settings = settings;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /** Takes a lot in, or more of one that is there. */
+  @Transactional
+  public void receive(ReceivedRequest q) {
+    String who = known(q.who());
+    Sheet sheet =
+        sheets
+            .find(text(q.sheet()))
+            .orElseThrow(
+                () -> RequestProblem.of(400, "sheet", "No sheet is called " + q.sheet() + "."));
+    Sheet.Kit kit =
+        sheet.kits().stream()
+            .filter(k -> k.id().equals(q.kit()))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(400, "kit", sheet.title() + " has no kit " + q.kit() + "."));
+    String material =
+        library
+            .materials()
+            .material(text(q.material()))
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        400, "material", "No material is called " + q.material() + "."))
+            .code();
+    LocalDate cured =
+        TableValues.day(text(q.cured()), false)
+            .filter(d -> !d.isAfter(LocalDate.now(clock)))
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        400, "cured", "Give the cure date on the bag, as 2026-03-01."));
+    if (q.lot() == null || !q.lot().matches("[A-Za-z0-9][A-Za-z0-9-]{0,19}")) {
+      throw RequestProblem.of(400, "lot", "A lot number is up to 20 letters, figures and dashes.");
+    }
+    int count = count(q.count());
+    Optional<LotRow> there = stores.lot(q.lot());
+    if (there.filter(l -> !l.cured().equals(cured) || !l.kit().equals(kit.id())).isPresent()) {
+      throw RequestProblem.of(
+          422, "lot", "Lot " + q.lot() + " is on the shelf already as another kit or cure date.");
+    }
+    if (there.isEmpty()) {
+      stores.addLot(
+          new LotRow(
+              q.lot(),
+              sheet.id(),
+              kit.id(),
+              kit.title(),
+              material,
+              cured,
+              0,
+              q.price() == null ? 0 : q.price(),
+              text(q.place()),
+              text(q.hardware())));
+    }
+    shelf.change(q.lot(), count);
+    moved(q.lot(), count, MovementKind.RECEIVED, null, who, "");
+  }
+
+  /** Holds a piece for the next job of a pump. */
+  @Transactional
+  public void reserve(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    PumpRow pump = pump(text(q.pump()));
+    fits(lot, pump);
+    long held = shelf.reservations().stream().filter(r -> r.lot().equals(lot.id())).count();
+    if (lot.quantity() - held < 1) {
+      throw RequestProblem.of(422, "lot", "Every piece of " + lot.id() + " is held already.");
+    }
+    shelf.reserve(new ReservationRow(0, lot.id(), pump.tag(), who, OffsetDateTime.now(clock)));
+  }
+
+  /** Lets a held piece go again. */
+  @Transactional
+  public void release(long id, String who) {
+    known(who);
+    if (shelf.release(id, OffsetDateTime.now(clock)) == 0) {
+      throw RequestProblem.of(404, "", "That piece is not held any more.");
+    }
+  }
+
+  /** Hands a piece out to a rebuild. */
+  @Transactional
+  public void issue(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    RebuildRow rebuild = rebuild(q);
+    fits(lot, pump(rebuild.pump()));
+    usable(lot);
+    if (shelf.change(lot.id(), -1) == 0) {
+      throw RequestProblem.of(422, "lot", "Lot " + lot.id() + " is used up.");
+    }
+    moved(lot.id(), -1, MovementKind.ISSUED, rebuild.id(), who, "");
+    shelf.used(lot.id(), rebuild.pump(), OffsetDateTime.now(clock));
+  }
+
+  /** Takes a piece back from a rebuild that did not use it. */
+  @Transactional
+  public void giveBack(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    if (q.rebuild() == null || shelf.out(lot.id(), q.rebuild()) < 1) {
+      throw RequestProblem.of(422, "lot", "No piece of " + lot.id() + " is out to that rebuild.");
+    }
+    shelf.change(lot.id(), 1);
+    moved(lot.id(), 1, MovementKind.RETURNED, q.rebuild(), who, text(q.note()));
+  }
+
+  /** Writes down what was counted. */
+  @Transactional
+  public void counted(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    int change = count(q.count()) - lot.quantity();
+    shelf.change(lot.id(), change);
+    moved(lot.id(), change, MovementKind.COUNTED, null, who, text(q.note()));
+  }
+
+  /** Scraps what is left of a lot. */
+  @Transactional
+  public void scrap(LotRequest q) {
+    String who = known(q.who());
+    LotRow lot = lot(q);
+    if (lot.quantity() < 1) {
+      throw RequestProblem.of(422, "lot", "Nothing is left of lot " + lot.id() + ".");
+    }
+    shelf.change(lot.id(), -lot.quantity());
+    moved(lot.id(), -lot.quantity(), MovementKind.SCRAPPED, null, who, text(q.note()));
+  }
+
+  /** Chooses how sure the shelf shall be. */
+  @Transactional
+  public void chooseLevel(double level, String who) {
+    String by = known(who);
+    if (!(level >= 0.5 && level <= 0.999)) {
+      throw RequestProblem.of(400, "level", "A service level lies between 50 and 99.9 %.");
+    }
+    settings.serviceLevel(level, by);
+  }
+
+  /** Keeps a retired part, with what it has run; answers what to write on its tag. */
+  @Transactional
+  public String keep(KeepRequest q) {
+    String who = known(q.who());
+    PumpRow pump = pump(text(q.pump()));
+    Sheet sheet =
+        pump.sheet()
+            .flatMap(sheets::find)
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        422, "pump", pump.tag() + " has no sheet, so no list of parts."));
+    Part part =
+        sheet
+            .part(text(q.part()))
+            .orElseThrow(
+                () -> RequestProblem.of(400, "part", "Say which part of the sheet it is."));
+    if (part.renew() == Part.Renew.ONE_TIME) {
+      throw RequestProblem.of(
+          422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
+    }
+    if (q.condition() == null) {
+      throw RequestProblem.of(400, "condition", "A part that is kept is sound, or to be watched.");
+    }
+    if (q.hours() != null && !(q.hours() >= 0)) {
+      throw RequestProblem.of(400, "hours", "Hours on it are 0 or more.");
+    }
+    Known known = known(pump, part);
+    double hours =
+        Optional.ofNullable(q.hours())
+            .or(known::hours)
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        422,
+                        "hours",
+                        "Nobody wrote down when the "
+                            + Text.inSentence(part.name())
+                            + " went in: say how many hours it has run."));
+    String id = KEPT + String.format("%03d", shelf.keptEver() + 1);
+    shelf.keep(
+        new KeptPartRow(
+            id,
+            text(q.serial()).isEmpty() ? known.serial() : text(q.serial()),
+            sheet.id(),
+            part.role().orElse(""),
+            part.name(),
+            known.material(),
+            hours,
+            known.counts(),
+            q.condition(),
+            text(q.note()),
+            pump.tag(),
+            text(q.place()),
+            who,
+            OffsetDateTime.now(clock),
+            null,
+            null));
+    return id;
+  }
+
+  /** What is known of a part that came out of a pump. */
+  private record Known(String serial, String material, Optional<Double> hours, double counts) {
+    static final Known NOTHING = new Known("", "", Optional.empty(), 0);
+  }
+
+  /** Of a pump on the bench it is what stood in it, else what came out of it last. */
+  private Known known(PumpRow pump, Part part) {
+    String role = part.role().orElse("");
+    boolean lead = role.equals(pump.role());
+    String place = lead ? "" : PartRuns.place(part);
+    boolean onBench = bench.runningOn(pump.tag()).isPresent();
+    if (onBench && lead) {
+      return new Known(
+          pump.partSerial(), pump.material(), Optional.of(pump.age()), pump.countAge());
+    }
+    if (onBench) {
+      return history.fitted(pump.tag()).stream()
+          .filter(f -> f.standsFor(role, place))
+          .findFirst()
+          .map(
+              f ->
+                  new Known(
+                      f.partSerial(), f.material(), Optional.of(f.age(pump)), f.countAge(pump)))
+          .orElse(Known.NOTHING);
+    }
+    return pumps.runs(pump.tag()).stream()
+        .filter(r -> r.role().equals(role) && (r.place().equals(place) || r.place().isEmpty()))
+        .reduce((earlier, later) -> later)
+        .map(r -> new Known(r.partSerial(), r.material(), Optional.of(r.age()), r.countAge()))
+        .orElse(Known.NOTHING);
+  }
+
+  /** Writes off a kept part. */
+  @Transactional
+  public void scrapKept(String id, String who) {
+    known(who);
+    if (shelf.gone(id, "scrapped", OffsetDateTime.now(clock)) == 0) {
+      throw RequestProblem.missing("No part is kept as " + id + ".");
+    }
+  }
+
+  /**
+   * What a rebuild used is gone for good; a piece that was handed out has left the shelf already.
+   */
+  public void use(Collection<String> lots, RebuildRow rebuild, String who) {
+    for (String lot : lots) {
+      if (lot.startsWith(KEPT)) {
+        shelf.gone(lot, rebuild.pump(), OffsetDateTime.now(clock));
+      } else if (stores.lot(lot).isPresent()) {
+        int taken = shelf.out(lot, rebuild.id()) > 0 ? 0 : shelf.change(lot, -1);
+        moved(lot, -taken, MovementKind.BOOKED, rebuild.id(), who, "");
+      }
+    }
+  }
+
+  /** Pieces of a lot that a rebuild takes: one each time it came by and booked the lot. */
+  private static int pieces(Rebuild rebuild, String lot) {
+    int pieces = 0;
+    boolean booked = false;
+    for (BenchEvent e : rebuild.events()) {
+      if (e.act().kind() == Act.Kind.SENT_BACK) {
+        booked = false;
+      } else if (e.act().kind() == Act.Kind.LOT_FITTED && e.act().subject().equals(lot)) {
+        pieces += booked ? 0 : 1;
+        booked = true;
+      }
+    }
+    return pieces;
+  }
+
+  /** Hands out the piece that was just booked at the bench, unless it is out already. */
+  public void handOut(String lot, Job job, String who) {
+    if (stores.lot(lot).isPresent() && !isOut(lot, job)) {
+      if (shelf.change(lot, -1) == 0) {
+        throw RequestProblem.of(422, "lot", "Lot " + lot + " is used up.");
+      }
+      moved(lot, -1, MovementKind.ISSUED, job.row().id(), who, "booked at the bench");
+      shelf.used(lot, job.row().pump(), OffsetDateTime.now(clock));
+    }
+  }
+
+  /** Whether every piece of a lot that a job takes is out to it. */
+  private boolean isOut(String lot, Job job) {
+    return shelf.out(lot, job.row().id()) >= pieces(job.rebuild(), lot);
+  }
+
+  /**
+   * Why a piece of a lot cannot go to a job, as far as the count goes; empty where it can.
+   *
+   * @param job with the booking in it
+   */
+  public Optional<String> shortOf(LotRow lot, Job job) {
+    if (isOut(lot.id(), job)) {
+      return Optional.empty();
+    }
+    if (lot.quantity() < 1) {
+      return Optional.of("Lot " + lot.id() + " is used up.");
+    }
+    return lot.quantity() <= shelf.heldForOthers(lot.id(), job.row().pump())
+        ? Optional.of(
+            "Every piece of " + lot.id() + " is held for another pump: release it in Stores first.")
+        : Optional.empty();
+  }
+
+  /** A part that is kept under this tag. */
+  public Optional<KeptPartRow> kept(String id) {
+    return shelf.keptPart(id).filter(k -> k.goneAt() == null);
+  }
+
+  private void usable(LotRow lot) {
+    if (lives.status(lot) == LotStatus.OVER_AGE) {
+      throw RequestProblem.of(
+          422, "lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
+    }
+  }
+
+  private PumpRow pump(String tag) {
+    return pumps
+        .byTag(tag)
+        .map(register::carriedOn)
+        .orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
+  }
+
+  private static void fits(LotRow lot, PumpRow pump) {
+    if (!lot.sheetId().equals(pump.sheet().orElse(""))) {
+      throw RequestProblem.of(
+          422, "lot", "Lot " + lot.id() + " is for another construction than " + pump.tag() + ".");
+    }
+  }
+
+  private LotRow lot(LotRequest q) {
+    return shelf
+        .lock(text(q.lot()))
+        .orElseThrow(() -> RequestProblem.of(404, "lot", "No lot is called " + q.lot() + "."));
+  }
+
+  private RebuildRow rebuild(LotRequest q) {
+    return Optional.ofNullable(q.rebuild())
+        .flatMap(bench::rebuild)
+        .or(() -> bench.runningOn(text(q.pump())))
+        .filter(r -> r.closedAt() == null)
+        .orElseThrow(
+            () ->
+                RequestProblem.of(
+                    422, "rebuild", "A piece goes out to a pump that is on the bench."));
+  }
+
+  private void moved(
+      String lot, int change, MovementKind kind, Long rebuild, String who, String note) {
+    shelf.move(
+        new MovementRow(
+            lot,
+            change,
+            kind,
+            rebuild,
+            who,
+            OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC),
+            Text.clipped(note, 400)));
+  }
+
+  private String known(String who) {
+    people.requireKnown(text(who));
+    return text(who);
+  }
+
+  private static int count(Integer count) {
+    if (count == null || count < 0 || count > MOST) {
+      throw RequestProblem.of(400, "count", "A count is 0 to " + MOST + ".");
+    }
+    return count;
+  }
+
+  private static String text(String text) {
+    return text == null ? "" : text.strip();
+  }
+}

@@ -1,0 +1,409 @@
+package isokinon.server.work.symptoms;
+
+import isokinon.core.diagnosis.Belief;
+import isokinon.core.diagnosis.DiagnosisLibrary;
+import isokinon.core.diagnosis.DiagnosisLibrary.Fault;
+import isokinon.core.diagnosis.DiagnosisLibrary.QuickTest;
+import isokinon.core.diagnosis.DiagnosisLibrary.Symptom;
+import isokinon.core.diagnosis.Evidence;
+import isokinon.core.diagnosis.TestChoice;
+import isokinon.core.plan.PlanRequest;
+import isokinon.core.plan.Planner;
+import isokinon.core.plan.UnplannableRequest;
+import isokinon.core.sheet.Family;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Step;
+import isokinon.server.db.PumpRow;
+import isokinon.server.work.drawing.Rail;
+import isokinon.server.work.drawing.RailViewer;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.library.ShopDiagnosis;
+import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Before the strip: what a pump does, what it may be, and the test that settles most. */
+@Service
+public class Symptoms {
+
+  /** What is known so far: ids of symptoms and of tests. */
+  public record SymptomQuestion(
+      List<String> seen, List<String> not, List<String> yes, List<String> no) {
+
+    /** Absent lists count as empty. */
+    public SymptomQuestion {
+      seen = seen == null ? List.of() : List.copyOf(seen);
+      not = not == null ? List.of() : List.copyOf(not);
+      yes = yes == null ? List.of() : List.copyOf(yes);
+      no = no == null ? List.of() : List.copyOf(no);
+    }
+  }
+
+  /** The pump before its strip. */
+  public record SymptomsView(
+      String tag,
+      String duty,
+      String fitted,
+      Family family,
+      List<SymptomLine> symptoms,
+      List<FaultLine> faults,
+      List<TestLine> tests,
+      List<TestDone> done,
+      int confirmedHere,
+      boolean hasSheet,
+      List<Rail> rails) {}
+
+  /** A symptom: seen, not, or open. */
+  public record SymptomLine(String id, String title, String say, String drawing, String state) {}
+
+  /**
+   * Something it may be.
+   *
+   * @param before chance before anything was told, 0 to 1
+   * @param parts parts to reach, by id
+   * @param reach the same in words
+   * @param stripMinutes minutes of strip to reach them; empty where it sits outside the pump
+   */
+  public record FaultLine(
+      String id,
+      String title,
+      double before,
+      double chance,
+      List<String> raised,
+      List<String> lowered,
+      List<String> parts,
+      String reach,
+      Optional<Double> stripMinutes,
+      int foundHere) {}
+
+  /**
+   * A test not done yet, the best first.
+   *
+   * @param share share of the doubt it is expected to settle, 0 to 1
+   */
+  public record TestLine(
+      String id,
+      String title,
+      String how,
+      TestChoice.Kind kind,
+      double minutes,
+      String limit,
+      String caution,
+      double share,
+      AnswerView yes,
+      AnswerView no) {}
+
+  /** What an answer would tell. */
+  public record AnswerView(String say, double chance, List<AfterLine> after, String then) {}
+
+  /** A fault's chance after an answer. */
+  public record AfterLine(String id, String title, double before, double chance) {}
+
+  /** A test that was done. */
+  public record TestDone(String id, String title, String answer, boolean yes) {}
+
+  private static final double WORTH_NAMING_BITS = 0.4;
+  private static final int SHOWN_AFTER = 3;
+
+  /** From this chance on, stripping to a fault beats another test (shop rule). */
+  private static final double SURE_ENOUGH = 0.6;
+
+  private final PumpRegister pumps;
+  private final Sheets sheets;
+  private final ShopDiagnosis diagnosis;
+
+  Symptoms(PumpRegister pumps, Sheets sheets, ShopDiagnosis diagnosis) {
+    this.pumps = pumps;
+    this.sheets = sheets;
+    this.diagnosis = diagnosis;
+  }
+
+  /**
+   * What a pump may have, with what is known so far.
+   *
+   * @throws RequestProblem where the pump is unknown, or a symptom or test is not one of its family
+   */
+  @Transactional(readOnly = true)
+  public SymptomsView view(String tag, SymptomQuestion q) {
+    PumpRow pump = pumps.pump(tag);
+    Family family = pump.family();
+    Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
+    DiagnosisLibrary known = diagnosis.library();
+    Map<String, Integer> found = diagnosis.faultsFound(family);
+    Map<Evidence, String> evidence = evidence(family, q);
+    Belief base = known.faultsOf(family, found);
+    Belief now = base.given(List.copyOf(evidence.keySet()));
+    Map<String, Optional<Double>> minutes = new LinkedHashMap<>();
+    known
+        .faults(family)
+        .forEach(f -> minutes.put(f.id(), sheet.flatMap(s -> stripMinutes(s, pump, f.parts()))));
+    return new SymptomsView(
+        tag,
+        pump.dutyTitle() + (pump.dutyNote().isEmpty() ? "" : "; " + pump.dutyNote()),
+        pump.series() + ", " + pump.material() + ", " + Text.plain(Math.rint(pump.age())) + " h",
+        pump.family(),
+        known.symptoms(family).stream().map(s -> line(s, q)).toList(),
+        now.ranked().stream()
+            .map(
+                r ->
+                    fault(
+                        known.fault(r.id()).orElseThrow(),
+                        base,
+                        r,
+                        evidence,
+                        sheet,
+                        minutes,
+                        found))
+            .toList(),
+        tests(family, now, q, sheet, pump, minutes),
+        done(family, q),
+        found.values().stream().mapToInt(Integer::intValue).sum(),
+        sheet.isPresent(),
+        pump.sheet().flatMap(sheets::find).map(s -> RailViewer.whole(s, pump)).orElse(List.of()));
+  }
+
+  private static SymptomLine line(Symptom s, SymptomQuestion q) {
+    return new SymptomLine(
+        s.id(),
+        s.title(),
+        s.say(),
+        s.drawing(),
+        q.seen().contains(s.id()) ? "seen" : q.not().contains(s.id()) ? "not" : "open");
+  }
+
+  private Map<Evidence, String> evidence(Family family, SymptomQuestion q) {
+    DiagnosisLibrary known = diagnosis.library();
+    Map<Evidence, String> evidence = new LinkedHashMap<>();
+    List<Symptom> symptoms = known.symptoms(family);
+    for (boolean seen : new boolean[] {true, false}) {
+      for (String id : seen ? q.seen() : q.not()) {
+        Symptom s =
+            symptoms.stream()
+                .filter(x -> x.id().equals(id))
+                .findFirst()
+                .orElseThrow(
+                    () ->
+                        RequestProblem.of(
+                            422,
+                            seen ? "seen" : "not",
+                            "Pumps of this family do not show " + id + "."));
+        evidence.put(
+            known.evidence(family, s, seen),
+            (seen ? "" : "no ") + s.title().toLowerCase(Locale.ROOT));
+      }
+    }
+    for (boolean yes : new boolean[] {true, false}) {
+      for (String id : yes ? q.yes() : q.no()) {
+        QuickTest t = test(family, id, yes ? "yes" : "no");
+        evidence.put(
+            known.evidence(family, t, yes), (yes ? t.yes() : t.no()).toLowerCase(Locale.ROOT));
+      }
+    }
+    return evidence;
+  }
+
+  private QuickTest test(Family family, String id, String path) {
+    return diagnosis.library().tests(family).stream()
+        .filter(x -> x.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                RequestProblem.of(
+                    422, path, "Pumps of this family have no test called " + id + "."));
+  }
+
+  private static FaultLine fault(
+      Fault f,
+      Belief base,
+      Belief.Ranked now,
+      Map<Evidence, String> evidence,
+      Optional<Sheet> sheet,
+      Map<String, Optional<Double>> minutes,
+      Map<String, Integer> found) {
+    List<String> raised = new ArrayList<>();
+    List<String> lowered = new ArrayList<>();
+    evidence.forEach(
+        (e, say) -> {
+          double bits = base.weightBits(e, f.id());
+          if (bits > WORTH_NAMING_BITS) {
+            raised.add(say);
+          } else if (bits < -WORTH_NAMING_BITS) {
+            lowered.add(say);
+          }
+        });
+    List<Part> parts = sheet.map(s -> present(s, f.parts())).orElse(List.of());
+    return new FaultLine(
+        f.id(),
+        f.title(),
+        base.of(f.id()),
+        now.chance(),
+        raised,
+        lowered,
+        parts.stream().map(Part::id).toList(),
+        f.parts().isEmpty()
+            ? "outside the pump, no strip"
+            : String.join(", ", parts.stream().map(p -> Text.inSentence(p.name())).toList()),
+        minutes.get(f.id()),
+        found.getOrDefault(f.id(), 0));
+  }
+
+  private static List<Part> present(Sheet sheet, List<String> ids) {
+    return sheet.parts().stream().filter(p -> ids.contains(p.id())).toList();
+  }
+
+  /** Minutes of strip to free parts, from the plan; empty where the sheet has none of them. */
+  private static Optional<Double> stripMinutes(Sheet sheet, PumpRow pump, List<String> ids) {
+    Sheet followed = sheet.by(List.of());
+    List<String> parts =
+        present(followed, ids).stream()
+            .filter(p -> p.onlyFor().isEmpty() || p.onlyFor().contains(pump.material()))
+            .map(Part::id)
+            .filter(
+                p ->
+                    followed.steps().stream()
+                        .anyMatch(s -> s.frees().contains(p) || s.disturbs().contains(p)))
+            .toList();
+    if (parts.isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(
+          new Planner()
+                  .plan(followed, new PlanRequest(List.of(), parts, List.of(), List.of(), false))
+                  .strip()
+                  .stream()
+                  .flatMap(s -> followed.step(s).stream())
+                  .mapToDouble(Step::stripMinutes)
+                  .sum());
+    } catch (UnplannableRequest e) {
+      return Optional.empty();
+    }
+  }
+
+  private List<TestLine> tests(
+      Family family,
+      Belief now,
+      SymptomQuestion q,
+      Optional<Sheet> sheet,
+      PumpRow pump,
+      Map<String, Optional<Double>> minutes) {
+    DiagnosisLibrary known = diagnosis.library();
+    List<QuickTest> open =
+        known.tests(family).stream()
+            .filter(t -> !q.yes().contains(t.id()) && !q.no().contains(t.id()))
+            .toList();
+    Map<String, Double> takes = new LinkedHashMap<>();
+    open.forEach(
+        t ->
+            takes.put(
+                t.id(),
+                t.minutes() + sheet.flatMap(s -> stripMinutes(s, pump, t.parts())).orElse(0.0)));
+    List<TestChoice> ranked = ranked(family, now, open, takes);
+    double doubt = now.entropyBits();
+    return ranked.stream()
+        .map(
+            n -> {
+              QuickTest t = test(family, n.test().sign().id(), "test");
+              List<QuickTest> left = open.stream().filter(x -> x != t).toList();
+              return new TestLine(
+                  t.id(),
+                  t.title(),
+                  t.how(),
+                  t.kind(),
+                  n.test().minutes(),
+                  t.limit(),
+                  t.caution(),
+                  doubt <= 0 ? 0 : n.gainBits() / doubt,
+                  answer(family, t.yes(), n.chanceOfYes(), now, n.afterYes(), left, takes, minutes),
+                  answer(
+                      family, t.no(), 1 - n.chanceOfYes(), now, n.afterNo(), left, takes, minutes));
+            })
+        .toList();
+  }
+
+  private List<TestChoice> ranked(
+      Family family, Belief belief, List<QuickTest> tests, Map<String, Double> takes) {
+    return TestChoice.ranked(
+        belief,
+        tests.stream()
+            .map(
+                t ->
+                    new TestChoice.Test(
+                        diagnosis.library().evidence(family, t, true), takes.get(t.id()), t.kind()))
+            .toList());
+  }
+
+  private AnswerView answer(
+      Family family,
+      String say,
+      double chance,
+      Belief before,
+      Belief after,
+      List<QuickTest> left,
+      Map<String, Double> takes,
+      Map<String, Optional<Double>> minutes) {
+    DiagnosisLibrary known = diagnosis.library();
+    Belief.Ranked first = after.ranked().get(0);
+    List<TestChoice> next = ranked(family, after, left, takes);
+    String title = known.fault(first.id()).map(Fault::title).orElse("");
+    boolean goThere =
+        first.chance() >= SURE_ENOUGH
+            || next.isEmpty()
+            || next.get(0).gainBits() < TestChoice.LEAST_BITS;
+    String then =
+        !goThere
+            ? "Then: "
+                + test(family, next.get(0).test().sign().id(), "test")
+                    .title()
+                    .toLowerCase(Locale.ROOT)
+            : minutes
+                .get(first.id())
+                .map(
+                    m ->
+                        "Then strip to it, "
+                            + Math.round(m)
+                            + " min: "
+                            + title.toLowerCase(Locale.ROOT))
+                .orElse("Then mend it outside the pump: " + title.toLowerCase(Locale.ROOT));
+    return new AnswerView(
+        say,
+        chance,
+        after.ranked().stream()
+            .limit(SHOWN_AFTER)
+            .map(
+                r ->
+                    new AfterLine(
+                        r.id(),
+                        known.fault(r.id()).map(Fault::title).orElse(""),
+                        before.of(r.id()),
+                        r.chance()))
+            .toList(),
+        then);
+  }
+
+  private List<TestDone> done(Family family, SymptomQuestion q) {
+    List<TestDone> done = new ArrayList<>();
+    q.yes()
+        .forEach(
+            id -> {
+              QuickTest t = test(family, id, "yes");
+              done.add(new TestDone(id, t.title(), t.yes(), true));
+            });
+    q.no()
+        .forEach(
+            id -> {
+              QuickTest t = test(family, id, "no");
+              done.add(new TestDone(id, t.title(), t.no(), false));
+            });
+    return done;
+  }
+}

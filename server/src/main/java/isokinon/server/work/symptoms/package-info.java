@@ -1,0 +1,2 @@
+/** Before the strip: what it may be, and the next best test. */
+package isokinon.server.work.symptoms;

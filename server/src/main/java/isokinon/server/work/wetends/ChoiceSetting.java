@@ -1,0 +1,33 @@
+package isokinon.server.work.wetends;
+
+import isokinon.core.life.Consequence;
+import isokinon.core.sheet.Family;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.wetend.Duty;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.work.pumps.DutyForm;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Everything a choice is made in.
+ *
+ * @param tag whose; empty for a duty typed in
+ * @param sheet its sheet, where one is known
+ * @param lead the role that the choice is about
+ * @param inPump material of each role as it is now
+ * @param form the duty as it was given
+ * @param duty the same in the terms of the rater
+ */
+record ChoiceSetting(
+    String tag,
+    Optional<Sheet> sheet,
+    Family family,
+    String lead,
+    Map<String, String> inPump,
+    WetEndRow wetEnd,
+    String fittedNow,
+    DutyForm form,
+    Duty duty,
+    double hoursPerDay,
+    Optional<Consequence> consequence) {}

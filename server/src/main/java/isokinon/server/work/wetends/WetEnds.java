@@ -1,0 +1,543 @@
+package isokinon.server.work.wetends;
+
+import isokinon.core.material.Material;
+import isokinon.core.sheet.Family;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.value.Code;
+import isokinon.core.wetend.ChoiceOutcome;
+import isokinon.core.wetend.Duty;
+import isokinon.core.wetend.FluidUse;
+import isokinon.core.wetend.KitRanking;
+import isokinon.core.wetend.KitRanking.Candidate;
+import isokinon.core.wetend.KitRanking.Cost;
+import isokinon.core.wetend.KitRanking.Life;
+import isokinon.core.wetend.KitRanking.Money;
+import isokinon.core.wetend.KitRanking.Ranked;
+import isokinon.core.wetend.OpenFacts;
+import isokinon.core.wetend.Rating;
+import isokinon.core.wetend.Rating.LimitedBy;
+import isokinon.core.wetend.Roles;
+import isokinon.core.wetend.Sensitivity;
+import isokinon.core.wetend.WayOut;
+import isokinon.server.access.People;
+import isokinon.server.db.LotRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.StoresMapper;
+import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.WetEndRow;
+import isokinon.server.db.WetKitRow;
+import isokinon.server.work.library.LotText;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.library.ShelfLifeService;
+import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.pumps.DutyForm;
+import isokinon.server.work.pumps.FittedWetEnds;
+import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.ShopSettings;
+import isokinon.server.work.shared.Text;
+import isokinon.server.work.wetends.ChooserView.KitChoice;
+import isokinon.server.work.wetends.ChooserView.PartChoice;
+import isokinon.server.work.wetends.ChooserView.QuestionView;
+import isokinon.server.work.wetends.ChooserView.RatedBar;
+import isokinon.server.work.wetends.ChooserView.RatedMaterial;
+import isokinon.server.work.wetends.ChooserView.RoleView;
+import isokinon.server.work.wetends.ChooserView.TurnView;
+import isokinon.server.work.wetends.ChooserView.WayOutView;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Which wet end goes into a pump, or would stand a duty that somebody types in. */
+@Service
+public class WetEnds {
+
+  /** Running hours over which other plates, shaft or rotor are written off (shop rule). */
+  private static final double HARDWARE_HOURS = 20_000;
+
+  private static final String NOTE =
+      "Library rows are starting values of general engineering knowledge: check with the maker of"
+          + " the part.";
+
+  /**
+   * A question for a wet end.
+   *
+   * @param tag whose; its duty stands in where none is given
+   * @param sheet sheet id of a duty typed in; its kits are ranked
+   * @param family family code where no sheet is meant
+   * @param body material of the body
+   * @param duty the duty, where it is another than the pump's
+   */
+  public record Question(String tag, String sheet, String family, String body, DutyForm duty) {}
+
+  private final PumpRegister pumps;
+  private final PumpMapper store;
+  private final WetEndMapper wetEnds;
+  private final StoresMapper stores;
+  private final FittedWetEnds fitted;
+  private final WetEndKits kitsOf;
+  private final Sheets sheets;
+  private final ShopLibrary library;
+  private final ShelfLifeService shelf;
+  private final People people;
+  private final Clock clock;
+
+  WetEnds(
+      PumpRegister pumps,
+      PumpMapper store,
+      WetEndMapper wetEnds,
+      StoresMapper stores,
+      FittedWetEnds fitted,
+      WetEndKits kitsOf,
+      Sheets sheets,
+      ShopLibrary library,
+      ShelfLifeService shelf,
+      People people,
+      Clock clock) {
+    this.pumps = pumps;
+    this.store = store;
+    this.wetEnds = wetEnds;
+    this.stores = stores;
+    this.fitted = fitted;
+    this.kitsOf = kitsOf;
+    this.sheets = sheets;
+    this.library = library;
+    this.shelf = shelf;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /** The chooser for a pump in its own duty. */
+  @Transactional(readOnly = true)
+  public ChooserView view(String tag) {
+    return choose(new Question(tag, null, null, null, null));
+  }
+
+  /**
+   * The chooser for a pump or for a duty typed in.
+   *
+   * @throws RequestProblem with everything that is wrong with the question
+   */
+  @Transactional(readOnly = true)
+  public ChooserView choose(Question q) {
+    ChoiceSetting s = setting(q);
+    KitRanking ranking = new KitRanking(library.rater());
+    Money money = money(s);
+    List<WetEndKits.Offered> offered = kitsOf.offered(s);
+    List<KitChoice> kits = kits(s, ranking, money, offered);
+    Function<Duty, ChoiceOutcome> standing = standing(s, ranking, money, offered);
+    UnaryOperator<String> name = WetEndKits::named;
+    return new ChooserView(
+        s.tag(),
+        s.sheet().map(Sheet::title).orElse(Text.sentence(Text.words(s.family().code()))),
+        s.family(),
+        s.sheet().map(Sheet::id).orElse(""),
+        s.lead(),
+        s.fittedNow(),
+        s.inPump().getOrDefault(Roles.BODY, ""),
+        s.sheet().map(sheet -> hardware(sheet, s.wetEnd().hardware())).orElse(""),
+        s.form(),
+        s.hoursPerDay(),
+        s.consequence(),
+        roles(s),
+        kits,
+        new Sensitivity(library.materials(), standing, name)
+            .turns(s.duty()).stream()
+                .map(t -> new TurnView(t.exposure(), t.axis(), t.upward(), t.at(), t.sentence()))
+                .toList(),
+        OpenFacts.of(s.duty(), library.materials(), standing, name).stream()
+            .map(o -> new QuestionView(o.field(), o.ask(), o.because()))
+            .toList(),
+        new WayOut(library.materials(), standing, name)
+            .of(s.duty()).stream()
+                .map(w -> new WayOutView(w.exposure(), w.kind(), w.to(), w.sentence()))
+                .toList(),
+        offer(kits).map(Offer::say).orElse(""),
+        NOTE);
+  }
+
+  /**
+   * A cheaper kit that the duty lets a pump come down to, on the hardware that is in it.
+   *
+   * @param savedPer1000h pounds
+   * @param evidence what is known here of the cheaper kit
+   */
+  public record Offer(String from, String to, double savedPer1000h, String say, String evidence) {}
+
+  /** What a pump's duty lets it come down to; empty where nothing cheaper stands it. */
+  @Transactional(readOnly = true)
+  public Optional<Offer> offer(String tag) {
+    ChoiceSetting s = setting(new Question(tag, null, null, null, null));
+    return offer(kits(s, new KitRanking(library.rater()), money(s), kitsOf.offered(s)));
+  }
+
+  private static Money money(ChoiceSetting s) {
+    return s.sheet().isPresent()
+        ? new Money(
+            ShopSettings.LABOUR_PER_HOUR,
+            Optional.ofNullable(s.form().stopCost()).orElse(s.wetEnd().stopCost()),
+            HARDWARE_HOURS)
+        : new Money(0, 0, HARDWARE_HOURS);
+  }
+
+  private List<KitChoice> kits(
+      ChoiceSetting s, KitRanking ranking, Money money, List<WetEndKits.Offered> offered) {
+    Map<String, WetEndKits.Offered> byId =
+        offered.stream().collect(Collectors.toMap(o -> o.candidate().id(), o -> o));
+    return ranking
+        .rank(s.duty(), offered.stream().map(WetEndKits.Offered::candidate).toList(), money)
+        .stream()
+        .map(r -> choice(s, r, byId.get(r.candidate().id())))
+        .sorted(Comparator.comparing((KitChoice k) -> k.costPer1000h().isEmpty()))
+        .toList();
+  }
+
+  /**
+   * Writes a pump's duty down.
+   *
+   * @throws RequestProblem with everything that is wrong with it
+   */
+  @Transactional
+  public ChooserView change(String tag, DutyForm form, String who) {
+    PumpRow pump =
+        store.lock(tag).orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
+    people.requireKnown(who);
+    Duty duty = form.duty(library);
+    WetEndRow before = fitted.of(tag);
+    wetEnds.clear(tag);
+    wetEnds.add(form.onto(before, who, OffsetDateTime.now(clock)));
+    wetEnds.clearExposures(tag);
+    form.rows(tag, duty).forEach(store::addExposure);
+    wetEnds.duty(
+        tag,
+        form.title() == null || form.title().isBlank()
+            ? pump.dutyTitle()
+            : Text.clipped(form.title().strip(), 120),
+        duty.abrasion(),
+        duty.suctionLiftM());
+    return view(tag);
+  }
+
+  private ChoiceSetting setting(Question q) {
+    return q.tag() == null || q.tag().isEmpty() ? typedIn(q) : ofPump(q);
+  }
+
+  private ChoiceSetting ofPump(Question q) {
+    PumpRow pump = pumps.pump(q.tag());
+    WetEndRow wetEnd = fitted.of(pump.tag());
+    DutyForm form =
+        q.duty() == null
+            ? DutyForm.of(pump, pumps.exposures(pump.tag()), wetEnd, library)
+            : named(q.duty());
+    Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
+    return new ChoiceSetting(
+        pump.tag(),
+        sheet,
+        pump.family(),
+        pump.role(),
+        fitted.materials(pump),
+        wetEnd,
+        pump.material(),
+        form,
+        form.duty(library),
+        pump.hoursPerDay(),
+        Optional.of(pump.consequence()));
+  }
+
+  private ChoiceSetting typedIn(Question q) {
+    if (q.duty() == null) {
+      throw RequestProblem.of(400, "duty", "Give a pump, or a duty.");
+    }
+    Optional<Sheet> sheet = Optional.empty();
+    if (q.sheet() != null && !q.sheet().isEmpty()) {
+      sheet = sheets.find(q.sheet());
+      if (sheet.isEmpty()) {
+        throw RequestProblem.of(400, "sheet", "No sheet is called " + q.sheet() + ".");
+      }
+    }
+    Family family =
+        sheet
+            .map(Sheet::family)
+            .or(() -> Code.parse(Family.class, q.family() == null ? "" : q.family()))
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        400, "family", "A family is " + Code.all(Family.class) + "."));
+    Map<String, String> inPump = new LinkedHashMap<>();
+    if (q.body() != null && !q.body().isEmpty()) {
+      inPump.put(Roles.BODY, known("body", q.body()).code());
+    }
+    return new ChoiceSetting(
+        "",
+        sheet,
+        family,
+        lead(family, sheet),
+        inPump,
+        WetEndRow.unknown(""),
+        "",
+        named(q.duty()),
+        q.duty().duty(library),
+        0,
+        Optional.empty());
+  }
+
+  /** The first role of the family that the sheet has a part for: a hose pump leads by its hose. */
+  private static String lead(Family family, Optional<Sheet> sheet) {
+    List<String> roles = Roles.of(family);
+    return roles.stream()
+        .filter(
+            r ->
+                sheet.stream()
+                    .flatMap(x -> x.parts().stream())
+                    .anyMatch(p -> p.role().equals(Optional.of(r))))
+        .findFirst()
+        .orElse(roles.get(0));
+  }
+
+  private Material known(String path, String code) {
+    return library
+        .materials()
+        .material(code)
+        .orElseThrow(
+            () -> RequestProblem.of(400, path, "The library knows no material \"" + code + "\"."));
+  }
+
+  /** The form with the names of its fluids. */
+  private DutyForm named(DutyForm f) {
+    List<DutyForm.FluidForm> exposures = f.exposures() == null ? List.of() : f.exposures();
+    return new DutyForm(
+        f.title(),
+        exposures.stream()
+            .map(
+                e ->
+                    e == null || e.fluid() == null
+                        ? e
+                        : library
+                            .materials()
+                            .fluid(e.fluid())
+                            .map(
+                                known ->
+                                    new DutyForm.FluidForm(
+                                        known.code(),
+                                        known.name(),
+                                        e.concentrationPct(),
+                                        e.usualC() == null ? e.temperatureC() : e.usualC(),
+                                        e.temperatureC(),
+                                        e.share(),
+                                        e.kind() == null ? FluidUse.PROCESS : e.kind(),
+                                        e.note() == null ? "" : e.note()))
+                            .orElse(e))
+            .toList(),
+        f.abrasion(),
+        f.suctionLiftM(),
+        f.solidsPct(),
+        f.solidsMohs(),
+        f.solidsMm(),
+        f.pressureBar(),
+        f.viscosityMpas(),
+        f.densityKgM3(),
+        f.ambientC(),
+        f.food(),
+        f.zone(),
+        f.runsDry(),
+        f.stopCost());
+  }
+
+  // ---- materials against the duty -------------------------------------------------------------
+
+  private List<RoleView> roles(ChoiceSetting s) {
+    List<RoleView> views = new ArrayList<>();
+    for (String role : Roles.of(s.family())) {
+      boolean alternative = role.equals(Roles.TUBE) || role.equals(Roles.HOSE);
+      if (alternative && !role.equals(s.lead())) {
+        continue;
+      }
+      String now = s.inPump().getOrDefault(role, "");
+      views.add(
+          new RoleView(
+              role,
+              Roles.wetted(role),
+              now,
+              library.materials().inRole(role).stream()
+                  .map(m -> rated(m, library.rater().rate(s.duty(), m, role), now))
+                  .sorted(
+                      Comparator.comparing(RatedMaterial::verdict)
+                          .thenComparing((RatedMaterial r) -> -r.factor().orElse(0.0))
+                          .thenComparing(r -> -r.marginK().orElse(-1e9)))
+                  .toList()));
+    }
+    return views;
+  }
+
+  private static RatedMaterial rated(Material m, Rating r, String now) {
+    return new RatedMaterial(
+        m.code(),
+        m.name(),
+        m.code().equals(now),
+        r.verdict(),
+        r.factor(),
+        r.marginK(),
+        r.limitedBy().map(LimitedBy::reason).orElse(""),
+        r.bars().stream()
+            .map(
+                b ->
+                    new RatedBar(
+                        b.fluid(),
+                        b.temperatureC(),
+                        b.fullC(),
+                        b.limitedC().map(l -> Math.min(l, b.serviceMaxC())),
+                        b.verdict(),
+                        b.own(),
+                        b.reason()))
+            .toList());
+  }
+
+  // ---- kits -----------------------------------------------------------------------------------
+
+  private KitChoice choice(ChoiceSetting s, Ranked r, WetEndKits.Offered o) {
+    WetKitRow kit = o.kit();
+    List<LotRow> usable = o.lots().stream().filter(l -> shelf.status(l).fittable()).toList();
+    Optional<LotRow> lot =
+        usable.stream()
+            .findFirst()
+            .or(() -> o.lots().stream().filter(l -> l.quantity() > 0).findFirst());
+    int failures = o.known().evidence().failures();
+    int finished = o.known().finished();
+    Optional<Life> life = o.noRotor().isPresent() ? Optional.empty() : r.life();
+    Optional<Cost> cost = o.noRotor().isPresent() ? Optional.empty() : r.cost();
+    return new KitChoice(
+        o.candidate().id(),
+        lot.map(LotRow::id),
+        lot.map(LotRow::title).orElse(Text.sentence(Text.words(kit.kit()))),
+        kit.material(),
+        r.whole().parts().stream()
+            .map(
+                p ->
+                    new PartChoice(
+                        p.role(),
+                        p.rating().material(),
+                        p.rating().verdict(),
+                        o.candidate().renewed().contains(p.role())))
+            .toList(),
+        kit.material().equals(s.fittedNow())
+            && (kit.hardware().isEmpty() || kit.hardware().equals(s.wetEnd().hardware())),
+        o.noRotor().isPresent() ? Rating.Verdict.UNSUITED : r.whole().verdict(),
+        o.noRotor().isPresent() ? Roles.ROTOR : r.whole().weakest(),
+        o.noRotor().orElse(r.whole().because()),
+        cost.map(Cost::per1000h),
+        cost.map(Cost::low),
+        cost.map(Cost::high),
+        life.map(Life::mean),
+        life.map(Life::low),
+        life.map(Life::high),
+        life.map(Life::role).orElse(""),
+        cost.flatMap(Cost::changeAt),
+        cost.map(Cost::stopsPer1000h),
+        kit.price(),
+        o.candidate().minutes(),
+        o.hardwareNote(),
+        o.candidate().hardwarePrice(),
+        usable.stream().mapToInt(LotRow::quantity).sum(),
+        lot.map(LotRow::place).orElse(""),
+        lot.map(shelf::status),
+        lot.map(shelf::status).map(LotText::brief).orElse("none on the shelf"),
+        kit.leadDays(),
+        o.known().lastFailed(),
+        finished == 0
+            ? "no history, library value"
+            : Text.count(finished, "run")
+                + " here, "
+                + (failures == 0 ? "no failure" : Text.count(failures, "failure")));
+  }
+
+  // ---- what would change the choice -----------------------------------------------------------
+
+  private Function<Duty, ChoiceOutcome> standing(
+      ChoiceSetting s, KitRanking ranking, Money money, List<WetEndKits.Offered> offered) {
+    if (s.sheet().isPresent() && !offered.isEmpty()) {
+      boolean rotors = s.sheet().get().stator().isPresent();
+      List<Candidate> fixed = offered.stream().map(WetEndKits.Offered::candidate).toList();
+      // Which rotor fits depends on the temperature, so those candidates are made anew each time.
+      return rotors
+          ? duty -> ranking.standing(duty, WetEndKits.withARotor(s, offered, duty), money)
+          : duty -> ranking.standing(duty, fixed, money);
+    }
+    String lead = s.lead();
+    List<Candidate> plain =
+        library.materials().inRole(lead).stream()
+            .map(
+                m -> {
+                  Map<String, Material> parts = new LinkedHashMap<>();
+                  parts.put(lead, m);
+                  s.inPump()
+                      .forEach(
+                          (role, code) ->
+                              library
+                                  .materials()
+                                  .material(code)
+                                  .ifPresent(x -> parts.putIfAbsent(role, x)));
+                  return new Candidate(
+                      m.code(), parts, Set.of(lead), lead, 100, 0, 0, Optional.empty());
+                })
+            .toList();
+    return duty -> ranking.standing(duty, plain, money);
+  }
+
+  /** A milder duty may come down to a cheaper kit on the hardware that is in the pump. */
+  private static Optional<Offer> offer(List<KitChoice> kits) {
+    Optional<KitChoice> now =
+        kits.stream().filter(k -> k.fittedNow() && k.costPer1000h().isPresent()).findFirst();
+    Optional<KitChoice> cheapest =
+        kits.stream()
+            .filter(k -> k.costPer1000h().isPresent() && k.hardwarePrice() == 0)
+            .findFirst();
+    if (now.isEmpty() || cheapest.isEmpty() || cheapest.get().fittedNow()) {
+      return Optional.empty();
+    }
+    double saved = now.get().costPer1000h().get() - cheapest.get().costPer1000h().get();
+    if (saved <= 0 || cheapest.get().price() >= now.get().price()) {
+      return Optional.empty();
+    }
+    String say =
+        "This duty lets it come down from "
+            + now.get().material()
+            + " to "
+            + cheapest.get().material()
+            + ": it "
+            + (cheapest.get().hardwareNote().isEmpty()
+                ? "needs nothing else"
+                : cheapest.get().hardwareNote())
+            + " and saves £"
+            + Text.plain(Math.round(saved))
+            + " per 1000 h.";
+    return Optional.of(
+        new Offer(
+            now.get().material(),
+            cheapest.get().material(),
+            saved,
+            say,
+            cheapest.get().evidence()));
+  }
+
+  // ---- words and codes ------------------------------------------------------------------------
+
+  private static String hardware(Sheet sheet, String id) {
+    return sheet.hardware().stream()
+        .filter(h -> h.id().equals(id))
+        .map(Sheet.Hardware::title)
+        .findFirst()
+        .orElse("");
+  }
+}

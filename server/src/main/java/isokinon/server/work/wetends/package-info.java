@@ -1,0 +1,2 @@
+/** The choice of a wet end. */
+package isokinon.server.work.wetends;
