@@ -6,8 +6,8 @@ import { Hatches } from "./drawing/Hatches";
 import { SettingsProvider } from "./parts/settings";
 import { TopBar } from "./parts/TopBar";
 import { AwayNotice, Loading, Lost } from "./parts/States";
-import { Bench } from "./places/bench/Bench";
-import { BenchList } from "./places/bench/BenchList";
+import { Bench } from "./places/bench/frame/Bench";
+import { BenchList } from "./places/bench/frame/BenchList";
 import { Floor } from "./places/floor/Floor";
 import { WetEndsList } from "./places/wetends/WetEndsList";
 

@@ -40,6 +40,14 @@ export type WrenchChoice = Schemas["WrenchChoice"];
 export type RoleChoice = Schemas["RoleChoice"];
 
 export type BenchView = Schemas["BenchView"];
+export type StageView = Schemas["StageView"];
+export type LogLine = Schemas["LogLine"];
+export type PlanView = Schemas["PlanView"];
+export type RenewItem = Schemas["RenewItem"];
+export type DecideView = Schemas["DecideView"];
+export type HandBackView = Schemas["HandBackView"];
+export type OutView = Schemas["OutView"];
+export type TrayItem = Schemas["TrayItem"];
 export type StageMark = Schemas["StageMark"];
 export type Rail = Schemas["Rail"];
 export type RailLine = Schemas["RailLine"];

@@ -5,7 +5,7 @@ import { Sentence } from "../../parts/States";
 import { Compare } from "./Compare";
 import { DutyColumn } from "./DutyColumn";
 import { DutyEditor } from "./DutyEditor";
-import type { Beside } from "./Kits";
+import type { Beside } from "../../kits/Kits";
 import { TemperatureBars } from "./TemperatureBars";
 
 interface Props {

@@ -7,7 +7,7 @@ import { useDraft } from "../../parts/useDraft";
 import { FAMILIES } from "../library/families";
 import { BLANK } from "./blankDuty";
 import { Chooser } from "./Chooser";
-import { Kits } from "./Kits";
+import { Kits } from "../../kits/Kits";
 import { useChoice } from "./useChoice";
 
 const FIRST: ChoiceQuestion = { sheet: "aodd-bolted-plastic-25", body: "PP", duty: BLANK };

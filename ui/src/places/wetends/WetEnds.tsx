@@ -7,11 +7,11 @@ import { useBench } from "../../api/useBench";
 import { rounded } from "../../parts/numbers";
 import { useSettings } from "../../parts/settings";
 import { Empty, Failed, Loading, Sentence } from "../../parts/States";
-import { useFitKit } from "../bench/useFitKit";
+import { useFitKit } from "../../kits/useFitKit";
 import { BLANK } from "./blankDuty";
 import { Chooser } from "./Chooser";
-import { Kits } from "./Kits";
-import type { Beside } from "./Kits";
+import { Kits } from "../../kits/Kits";
+import type { Beside } from "../../kits/Kits";
 import { useChoice } from "./useChoice";
 
 /** Which wet end stands this pump's duty, or another that is tried on it. */
@@ -101,8 +101,8 @@ function KitsForRebuild({ chooser, rebuild, beside }: { chooser: ChooserView; re
   const { who } = useSettings();
   const link = useBench(String(rebuild), who);
   const fit = useFitKit(link);
-  const view = link.view;
-  if (!view || view.stage !== "DECIDE") return <Kits chooser={chooser} beside={beside} />;
+  const now = link.view?.inHand;
+  if (now?.stage !== "DECIDE") return <Kits chooser={chooser} beside={beside} />;
   return (
     <div>
       {link.faults.map((f) => (
@@ -113,12 +113,12 @@ function KitsForRebuild({ chooser, rebuild, beside }: { chooser: ChooserView; re
       <Kits
         chooser={chooser}
         beside={beside}
-        fitted={view.decide.parts.flatMap((p) => p.lot ?? [])}
+        fitted={now.decide.parts.flatMap((p) => p.lot ?? [])}
         busy={link.busy}
         draftKey={String(rebuild)}
         onFit={async (id, inspected) => {
-          const lot = view.decide.lots.find((l) => l.id === id);
-          if (lot) await fit(view, lot, inspected);
+          const lot = now.decide.lots.find((l) => l.id === id);
+          if (lot) await fit(now.decide, lot, inspected);
         }}
       />
     </div>

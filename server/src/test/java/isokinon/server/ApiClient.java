@@ -111,18 +111,45 @@ public class ApiClient {
   public final class Job {
     private final long id;
     private JsonNode view;
+    private int lastBytes;
 
     private Job(long id, JsonNode view) {
       this.id = id;
-      this.view = view;
+      this.view = lifted(view);
     }
 
     public long id() {
       return id;
     }
 
+    /** What the bench shows: the head, and beside it what the stage in hand shows. */
     public JsonNode view() {
       return view;
+    }
+
+    /** How long the answer to the last act was, bytes. */
+    public int lastBytes() {
+      return lastBytes;
+    }
+
+    /** Everything that was done, in order. */
+    public JsonNode log() {
+      return get("/api/v1/rebuilds/" + id + "/log").body();
+    }
+
+    /** The drawing, as it was last made. */
+    public JsonNode drawing() {
+      return get("/api/v1/rebuilds/" + id + "/drawing").body();
+    }
+
+    /** The stage in hand beside the head, so that a test reads {@code /step/id}. */
+    private JsonNode lifted(JsonNode answer) {
+      if (answer.path("inHand").isObject()) {
+        ObjectNode flat = answer.deepCopy();
+        answer.path("inHand").fields().forEachRemaining(f -> flat.set(f.getKey(), f.getValue()));
+        return flat;
+      }
+      return answer;
     }
 
     public String stage() {
@@ -149,7 +176,8 @@ public class ApiClient {
       act.setAll((ObjectNode) JSON.valueToTree(fields));
       Reply reply = post("/api/v1/rebuilds/" + id + "/acts", act.toString());
       if (reply.status() == 200) {
-        view = reply.body();
+        view = lifted(reply.body());
+        lastBytes = reply.bytes().length;
       }
       return reply;
     }

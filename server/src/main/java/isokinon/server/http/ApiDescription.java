@@ -1,118 +1,140 @@
 package isokinon.server.http;
 
+import io.swagger.v3.oas.models.Operation;
+import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.info.Info;
-import io.swagger.v3.oas.models.media.ComposedSchema;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.MediaType;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
-import isokinon.server.work.bench.BenchView;
-import isokinon.server.work.diary.DiaryView;
-import isokinon.server.work.floor.Floor;
-import isokinon.server.work.floor.OpenWaits;
-import isokinon.server.work.floor.Pumps;
-import isokinon.server.work.history.BackUp;
-import isokinon.server.work.history.Counters;
-import isokinon.server.work.history.History;
-import isokinon.server.work.insights.Insights;
-import isokinon.server.work.inspection.FindingView;
-import isokinon.server.work.inspection.Trends;
-import isokinon.server.work.instruments.Gauges;
-import isokinon.server.work.instruments.Wrenches;
-import isokinon.server.work.life.Comparison;
-import isokinon.server.work.life.LifeView;
-import isokinon.server.work.lives.PolicyService;
-import isokinon.server.work.materials.Materials;
-import isokinon.server.work.pumps.DutyForm;
-import isokinon.server.work.stores.StoresView;
-import isokinon.server.work.symptoms.Symptoms;
-import isokinon.server.work.wetends.ChooserView;
-import isokinon.server.work.wetends.WetEnds;
-import java.lang.reflect.RecordComponent;
-import java.util.ArrayList;
+import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.parameters.Parameter;
+import io.swagger.v3.oas.models.responses.ApiResponse;
+import isokinon.server.work.stages.StageView;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /**
- * The OpenAPI description: every field of an answer is there, and only an {@link Optional} one, or
- * one that somebody left out of a form, may be null. The screens' types are generated from it.
+ * The OpenAPI description. The screens' types are generated from it. Every operation tells which
+ * refusals it may answer with, and all of them have one shape.
  */
 @Configuration
 class ApiDescription {
 
-  /** Classes whose nested records are answers. */
-  private static final List<Class<?>> ANSWERS =
-      List.of(
-          BenchView.class,
-          FindingView.class,
-          Symptoms.class,
-          Gauges.class,
-          Trends.class,
-          OpenWaits.class,
-          Wrenches.class,
-          Floor.class,
-          Pumps.class,
-          WetEnds.class,
-          ChooserView.class,
-          Counters.class,
-          Insights.class,
-          History.class,
-          LifeView.class,
-          PolicyService.class,
-          Comparison.class,
-          StoresView.class,
-          DiaryView.class,
-          BackUp.class,
-          DutyForm.class,
-          Materials.class,
-          ComputeController.class,
-          LifeController.class);
-
-  /** Records that people fill in: what they leave out is null. */
-  private static final Set<Class<?>> FORMS = Set.of(DutyForm.class, DutyForm.FluidForm.class);
+  private static final String PROBLEM = "Problem";
 
   @Bean
-  OpenApiCustomizer requiredAndNullable() {
-    Map<String, Class<?>> records =
-        ANSWERS.stream()
-            .flatMap(c -> Stream.concat(Stream.of(c), Stream.of(c.getDeclaredClasses())))
-            .filter(Class::isRecord)
-            .collect(Collectors.toMap(Class::getSimpleName, c -> c));
+  OpenApiCustomizer description() {
     return api -> {
       api.setInfo(
           new Info().title("Isokinon").version("v1").description("Pump rebuilds, computed"));
       api.setServers(List.of());
-      api.getComponents().getSchemas().forEach((name, schema) -> describe(name, schema, records));
+      api.getComponents().addSchemas("ProblemFault", fault());
+      api.getComponents().addSchemas(PROBLEM, problem());
+      api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
+      stages(api.getComponents().getSchemas());
+      api.getPaths().forEach((path, item) -> refusals(path, item));
     };
   }
 
-  private static void describe(String name, Schema<?> schema, Map<String, Class<?>> records) {
-    if (schema.getProperties() == null || name.endsWith("Question") || name.endsWith("Request")) {
-      return;
-    }
-    schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
-    if (records.containsKey(name)) {
-      for (RecordComponent field : records.get(name).getRecordComponents()) {
-        boolean left = FORMS.contains(records.get(name)) && !List.class.equals(field.getType());
-        if (left || field.getType() == Optional.class) {
-          schema.getProperties().computeIfPresent(field.getName(), (n, p) -> nullable(p));
-        }
-      }
+  /** What the bench shows is told apart by its stage: each kind of it has one. */
+  @SuppressWarnings("rawtypes")
+  private static void stages(Map<String, Schema> schemas) {
+    Schema<?> all = schemas.get("StageView");
+    for (Class<?> kind : StageView.class.getPermittedSubclasses()) {
+      String name = kind.getAnnotation(io.swagger.v3.oas.annotations.media.Schema.class).name();
+      String stage =
+          kind.getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])", "_").toUpperCase(Locale.ROOT);
+      all.getDiscriminator().mapping(stage, "#/components/schemas/" + name);
+      StringSchema only = new StringSchema();
+      only.addEnumItem(stage);
+      schemas.get(name).addProperty("stage", only);
     }
   }
 
-  private static Schema<?> nullable(Schema<?> property) {
-    if (property.get$ref() == null) {
-      property.setNullable(true);
-      return property;
-    }
-    Schema<?> wrapped =
-        new ComposedSchema().allOf(List.of(new Schema<>().$ref(property.get$ref())));
-    wrapped.setNullable(true);
-    return wrapped;
+  private static Schema<?> fault() {
+    return new ObjectSchema()
+        .description("What is wrong at one field")
+        .addProperty(
+            "path",
+            new StringSchema()
+                .description("The field, as a path into the request; empty for all of it"))
+        .addProperty("message", new StringSchema().description("One sentence for whoever asked"))
+        .addProperty(
+            "line", new IntegerSchema().description("Line of a file; left out where none is known"))
+        .required(List.of("path", "message"));
+  }
+
+  private static Schema<?> problem() {
+    return new ObjectSchema()
+        .description("Why a request is not done (RFC 9457)")
+        .addProperty("status", new IntegerSchema().description("The HTTP status"))
+        .addProperty("title", new StringSchema().description("The kind of problem"))
+        .addProperty("detail", new StringSchema().description("The first fault in one sentence"))
+        .addProperty(
+            "errors",
+            new ArraySchema()
+                .items(new Schema<>().$ref("#/components/schemas/ProblemFault"))
+                .description("Every fault, at least one"))
+        .addProperty(
+            "now",
+            new Schema<>()
+                .description("The state now, where somebody else acted first; else left out"))
+        .required(List.of("status", "title", "detail", "errors"));
+  }
+
+  private static void refusals(String path, PathItem item) {
+    item.readOperationsMap()
+        .forEach(
+            (method, operation) -> {
+              boolean names =
+                  path.contains("{")
+                      || operation.getRequestBody() != null
+                      || !parameters(operation).isEmpty();
+              if (operation.getRequestBody() != null || !parameters(operation).isEmpty()) {
+                refuse(operation, "400", "A field is missing or is of another kind");
+              }
+              if (names) {
+                refuse(operation, "404", "Nothing is called so");
+              }
+              if (method != PathItem.HttpMethod.GET) {
+                refuse(operation, "422", "It does not fit the state of things");
+              }
+              if (operation.getRequestBody() != null) {
+                refuse(operation, "413", "The body is longer than this address takes");
+                refuse(operation, "415", "The body is of another kind");
+              }
+              if (path.endsWith("/acts") && path.contains("/rebuilds/")) {
+                refuse(operation, "409", "Somebody else acted first; the state now is in it");
+              }
+            });
+  }
+
+  private static List<Parameter> parameters(Operation operation) {
+    return operation.getParameters() == null
+        ? List.of()
+        : operation.getParameters().stream().filter(p -> "query".equals(p.getIn())).toList();
+  }
+
+  private static void refuse(Operation operation, String status, String why) {
+    operation
+        .getResponses()
+        .addApiResponse(
+            status,
+            new ApiResponse()
+                .description(why)
+                .content(
+                    new Content()
+                        .addMediaType(
+                            "application/problem+json",
+                            new MediaType()
+                                .schema(new Schema<>().$ref("#/components/schemas/" + PROBLEM)))));
   }
 }

@@ -6,10 +6,13 @@ import isokinon.server.papers.Clipboard;
 import isokinon.server.papers.HandBackRecord;
 import isokinon.server.work.bench.ActRequest;
 import isokinon.server.work.bench.Bench;
-import isokinon.server.work.bench.BenchView;
+import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.inspection.FindingView;
 import isokinon.server.work.instruments.Wrenches;
 import isokinon.server.work.rebuild.Jobs;
+import isokinon.server.work.stages.BenchView;
+import isokinon.server.work.stages.JobRecord;
+import isokinon.server.work.stages.WaysView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -65,6 +68,18 @@ class BenchController {
     return bench.view(id);
   }
 
+  @GetMapping("/rebuilds/{id}/drawing")
+  @Operation(summary = "The drawing of a rebuild; the view tells when it has changed")
+  List<Rail> drawing(@PathVariable long id) {
+    return bench.drawing(id);
+  }
+
+  @GetMapping("/rebuilds/{id}/log")
+  @Operation(summary = "Everything that was done at a rebuild, in order")
+  List<JobRecord.LogLine> log(@PathVariable long id) {
+    return bench.log(id);
+  }
+
   @PostMapping("/rebuilds/{id}/acts")
   BenchView act(@PathVariable long id, @Valid @RequestBody ActRequest request) {
     return bench.act(id, request);
@@ -74,7 +89,7 @@ class BenchController {
 
   @PostMapping("/rebuilds/{id}/ways")
   @Operation(summary = "What taking in would lead to: ways in and schools with their minutes")
-  BenchView.WaysView ways(@PathVariable long id, @Valid @RequestBody WaysRequest request) {
+  WaysView ways(@PathVariable long id, @Valid @RequestBody WaysRequest request) {
     return bench.ways(id, request.items());
   }
 
@@ -102,8 +117,8 @@ class BenchController {
 
   @GetMapping(value = "/rebuilds/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> record(@PathVariable long id) {
-    BenchView view = bench.view(id);
-    return pdf(view.pump().tag() + "-rebuild-" + id, record.pdf(view));
+    JobRecord all = bench.record(id);
+    return pdf(all.pump().tag() + "-rebuild-" + id, record.pdf(all));
   }
 
   private static ResponseEntity<byte[]> pdf(String name, byte[] bytes) {

@@ -5,9 +5,9 @@ import static isokinon.server.papers.Paper.section;
 import static isokinon.server.papers.Paper.table;
 import static isokinon.server.papers.Paper.text;
 
-import isokinon.core.rebuild.Stage;
-import isokinon.server.work.bench.BenchView;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.stages.JobRecord;
+import isokinon.server.work.stages.StageView;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -24,12 +24,11 @@ public class HandBackRecord {
   }
 
   /** The record of {@code view} as a PDF. */
-  public byte[] pdf(BenchView view) {
+  public byte[] pdf(JobRecord view) {
     return paper.pdf(view.pump().tag() + " rebuild " + view.id(), body(view));
   }
 
-  private static String body(BenchView v) {
-    boolean open = v.stage() != Stage.CLOSED;
+  private static String body(JobRecord v) {
     return "<h1>"
         + text(v.pump().tag())
         + "</h1><p>"
@@ -45,7 +44,7 @@ public class HandBackRecord {
         + ". "
         + text(v.sheet().note())
         + "</p>"
-        + (open ? "<p><b>Not handed back yet: this is the record so far.</b></p>" : "")
+        + (v.open() ? "<p><b>Not handed back yet: this is the record so far.</b></p>" : "")
         + "<p class='first'>The maker's manual and the site's own procedure come before this record"
         + " and its sheet. Electrical and pressure-retaining work belongs to people licensed for"
         + " it.</p>"
@@ -69,7 +68,7 @@ public class HandBackRecord {
         + "</div>";
   }
 
-  private static List<List<String>> gates(BenchView v) {
+  private static List<List<String>> gates(JobRecord v) {
     return v.gates().stream()
         .map(
             g ->
@@ -83,8 +82,8 @@ public class HandBackRecord {
         .toList();
   }
 
-  private static List<List<String>> found(BenchView v) {
-    return v.inspect().stream()
+  private static List<List<String>> found(JobRecord v) {
+    return v.found().stream()
         .map(
             i ->
                 List.of(
@@ -106,8 +105,8 @@ public class HandBackRecord {
         .toList();
   }
 
-  private static List<List<String>> renewed(BenchView v) {
-    return v.decide().parts().stream()
+  private static List<List<String>> renewed(JobRecord v) {
+    return v.renewed().stream()
         .map(
             p ->
                 List.of(
@@ -115,17 +114,17 @@ public class HandBackRecord {
         .toList();
   }
 
-  private static List<List<String>> joints(BenchView v) {
+  private static List<List<String>> joints(JobRecord v) {
     return v.handBack().joints().stream()
         .map(j -> List.of(j.step(), j.asked(), j.readings()))
         .toList();
   }
 
-  private static List<List<String>> done(BenchView v) {
+  private static List<List<String>> done(JobRecord v) {
     return v.log().stream().map(l -> List.of(l.at(), l.who(), l.say())).toList();
   }
 
-  private static List<List<String>> proved(BenchView v) {
+  private static List<List<String>> proved(JobRecord v) {
     return v.proof().stream()
         .map(
             t ->
@@ -141,7 +140,7 @@ public class HandBackRecord {
         .toList();
   }
 
-  private static String limit(BenchView.ProofView t) {
+  private static String limit(StageView.ProofView t) {
     String least = t.min().map(m -> "at least " + Text.plain(m)).orElse("");
     String most = t.max().map(m -> "at most " + Text.plain(m)).orElse("");
     return (least + " " + most).strip() + (t.unit().isEmpty() ? "" : " " + t.unit());

@@ -77,7 +77,7 @@ class FindingApiTest {
     job.does("MEASURED", measured("stator", "bore-wear", "0.0118 in"));
     JsonNode read = finding(job, "stator").path("measures").get(0);
     assertThat(read.path("value").asDouble()).isBetween(0.2996, 0.2999);
-    assertThat(job.view().path("log").toString()).contains("0.25 mm", "bore wear");
+    assertThat(job.log().toString()).contains("0.25 mm", "bore wear");
   }
 
   @Test

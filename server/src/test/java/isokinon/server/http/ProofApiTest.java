@@ -56,7 +56,7 @@ class ProofApiTest {
         .isEqualTo("Its clock still runs 10:00; wait, or say how it was timed.");
     job.does("PROVED", proved("leak", "", "by the gate clock"));
     assertThat(test(job, "leak").path("passed").asBoolean()).isTrue();
-    assertThat(job.view().path("log").toString()).contains("by the gate clock");
+    assertThat(job.log().toString()).contains("by the gate clock");
     assertThat(job.tries("CLOCK_STARTED", Map.of("subject", "flow")).fault("subject"))
         .isEqualTo("That test has no clock.");
   }
@@ -121,7 +121,7 @@ class ProofApiTest {
     assertThat(job.view().path("inspect").toString()).contains("\"part\":\"impeller\"");
     job.inspects().decides("single", "SiC").builds().proves().does("HANDED_BACK", Map.of());
     assertThat(job.view().at("/handBack/renewed").toString()).contains("Front bushing");
-    assertThat(job.view().path("log").toString()).contains("sent back, because this failed");
+    assertThat(job.log().toString()).contains("sent back, because this failed");
   }
 
   @Test

@@ -15,7 +15,8 @@ import isokinon.server.db.EventRow;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.RebuildRow;
 import isokinon.server.db.StoresMapper;
-import isokinon.server.work.bench.BenchView.WaysView;
+import isokinon.server.work.drawing.Rail;
+import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.inspection.FindingView;
 import isokinon.server.work.inspection.InspectionLog;
 import isokinon.server.work.inspection.PartAssessment;
@@ -29,6 +30,12 @@ import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.rebuild.StateTag;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.stages.ActDescriptions;
+import isokinon.server.work.stages.BenchView;
+import isokinon.server.work.stages.BenchViewer;
+import isokinon.server.work.stages.HandBackViewer;
+import isokinon.server.work.stages.JobRecord;
+import isokinon.server.work.stages.WaysView;
 import isokinon.server.work.stores.Shelf;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -48,11 +55,15 @@ public class Bench {
   /** Parts the two readings of a pair. */
   private static final String PAIR = "|";
 
+  /** Lot id under which parts are booked that come in no kit; their lot number is the text. */
+  public static final String SINGLE_PARTS = "single";
+
   private final BenchMapper store;
   private final StoresMapper stores;
   private final Sheets sheets;
   private final People people;
   private final BenchViewer viewer;
+  private final HandBackViewer handBackViewer;
   private final ShelfLifeService shelf;
   private final InspectionLog findingLog;
   private final PartAssessment findings;
@@ -68,6 +79,7 @@ public class Bench {
       Sheets sheets,
       People people,
       BenchViewer viewer,
+      HandBackViewer handBackViewer,
       ShelfLifeService shelf,
       InspectionLog findingLog,
       PartAssessment findings,
@@ -81,6 +93,7 @@ public class Bench {
     this.sheets = sheets;
     this.people = people;
     this.viewer = viewer;
+    this.handBackViewer = handBackViewer;
     this.shelf = shelf;
     this.findingLog = findingLog;
     this.findings = findings;
@@ -151,8 +164,22 @@ public class Bench {
 
   /** Where a rebuild stands. */
   public BenchView view(long id) {
-    Job job = jobs.job(id);
-    return viewer.view(job.row(), job.pump(), job.rebuild());
+    return viewer.view(jobs.job(id));
+  }
+
+  /** The drawing of a rebuild; it changes with the ways and materials that are chosen. */
+  public List<Rail> drawing(long id) {
+    return RailViewer.rails(jobs.job(id).rebuild());
+  }
+
+  /** Everything that was done at a rebuild, in order. */
+  public List<JobRecord.LogLine> log(long id) {
+    return viewer.log(jobs.job(id));
+  }
+
+  /** All stages of a rebuild, for its record on paper. */
+  public JobRecord record(long id) {
+    return viewer.record(jobs.job(id));
   }
 
   /** What is known of a part in hand, and what it makes of the signatures pressed so far. */
@@ -201,8 +228,7 @@ public class Bench {
     Job job = jobs.replay(row);
     Rebuild rebuild = job.rebuild();
     if (request.seen() != rebuild.seq()) {
-      throw new StaleState(
-          staleSentence(rebuild, request.seen()), viewer.view(row, job.pump(), rebuild));
+      throw new StaleState(staleSentence(rebuild, request.seen()), viewer.view(job));
     }
     Act asked = read(request, rebuild);
     Optional<ActRefusal> refusal =
@@ -215,7 +241,7 @@ public class Bench {
     }
     Act act =
         asked.kind() == Act.Kind.HANDED_BACK
-            ? asked.saying(BenchViewer.DUE + viewer.nextDue(row, job.pump(), rebuild))
+            ? asked.saying(HandBackViewer.DUE + handBackViewer.nextDue(job))
             : asked;
     OffsetDateTime now = OffsetDateTime.now(clock);
     BenchEvent event = new BenchEvent(rebuild.seq() + 1, now.toInstant(), request.who(), lead, act);
@@ -230,7 +256,7 @@ public class Bench {
     if (act.kind() == Act.Kind.LOT_FITTED) {
       shelves.handOut(act.subject(), new Job(row, job.pump(), after), request.who());
     }
-    return viewer.view(row, job.pump(), after);
+    return viewer.view(new Job(row, job.pump(), after));
   }
 
   private static String staleSentence(Rebuild rebuild, long seen) {
@@ -353,7 +379,7 @@ public class Bench {
     if (act.kind() != Act.Kind.LOT_FITTED) {
       return Optional.empty();
     }
-    if (act.subject().equals(BenchViewer.SINGLE_PARTS)) {
+    if (act.subject().equals(SINGLE_PARTS)) {
       return act.text().isBlank()
           ? Optional.of(
               new ActRefusal("text", "Write the lot number from the bag of the single parts."))

@@ -1,5 +1,7 @@
 package isokinon.server.work.bench;
 
+import isokinon.server.work.stages.BenchView;
+
 /** Someone else acted first: the caller saw an older state of the rebuild. */
 public final class StaleState extends RuntimeException {
 

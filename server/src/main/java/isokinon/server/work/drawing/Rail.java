@@ -44,4 +44,8 @@ public record Rail(String id, String title, boolean inPlan, List<RailLine> lines
       String word,
       String subWord,
       boolean reached) {}
+
+  /** How a part of the drawing stands: what changes of a {@link RailPart} while it is worked on. */
+  public record PartState(
+      String id, Where where, StateMark state, String word, String subWord, boolean reached) {}
 }

@@ -1,6 +1,7 @@
 package isokinon.server.work.drawing;
 
 import isokinon.core.plan.Plan;
+import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Stage;
@@ -8,6 +9,7 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
 import isokinon.server.db.PumpRow;
+import isokinon.server.work.drawing.Rail.PartState;
 import isokinon.server.work.drawing.Rail.RailLine;
 import isokinon.server.work.drawing.Rail.RailPart;
 import isokinon.server.work.drawing.Rail.Where;
@@ -66,6 +68,29 @@ public final class RailViewer {
                   .toList()));
     }
     return rails;
+  }
+
+  /** Number of the event that the drawing was last made at; 0 where none has changed it. */
+  public static long madeAt(Rebuild rebuild) {
+    return rebuild.events().stream()
+        .filter(
+            e ->
+                switch (e.act().kind()) {
+                  case TAKEN_IN, WAY_CHOSEN, MATERIAL_CHOSEN, SENT_BACK -> true;
+                  default -> false;
+                })
+        .mapToLong(BenchEvent::seq)
+        .max()
+        .orElse(0);
+  }
+
+  /** How every part of the drawing stands now. */
+  public static List<PartState> states(Rebuild rebuild) {
+    return rails(rebuild).stream()
+        .flatMap(r -> r.lines().stream())
+        .flatMap(l -> l.parts().stream())
+        .map(p -> new PartState(p.id(), p.where(), p.state(), p.word(), p.subWord(), p.reached()))
+        .toList();
   }
 
   private static List<RailPart> parts(

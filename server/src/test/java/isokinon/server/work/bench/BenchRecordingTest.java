@@ -32,6 +32,8 @@ import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.stages.BenchViewer;
+import isokinon.server.work.stages.HandBackViewer;
 import isokinon.server.work.stores.Shelf;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -76,6 +78,7 @@ class BenchRecordingTest {
           sheets,
           people,
           viewer,
+          mock(HandBackViewer.class),
           mock(ShelfLifeService.class),
           mock(InspectionLog.class),
           mock(PartAssessment.class),

@@ -1,0 +1,237 @@
+package isokinon.server.work.stages;
+
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rebuild.Stage;
+import isokinon.core.sheet.Sheet;
+import isokinon.server.db.PumpRow;
+import isokinon.server.work.drawing.RailViewer;
+import isokinon.server.work.lives.Forecasts;
+import isokinon.server.work.rebuild.Job;
+import isokinon.server.work.rebuild.StateTag;
+import isokinon.server.work.stages.BenchView.PauseView;
+import isokinon.server.work.stages.BenchView.PumpHead;
+import isokinon.server.work.stages.BenchView.SheetHead;
+import isokinon.server.work.stages.BenchView.StageMark;
+import isokinon.server.work.stages.BenchView.StageState;
+import isokinon.server.work.stages.BenchView.WaitView;
+import isokinon.server.work.stages.JobRecord.LogLine;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Puts a rebuild into the shape the bench shows: the head, and the stage in hand by its viewer. */
+@Component
+public class BenchViewer {
+
+  private static final DateTimeFormatter RECORD_TIME =
+      DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.UK);
+  private static final DateTimeFormatter CLOCK_TIME = DateTimeFormatter.ofPattern("HH:mm");
+
+  private final MakeSafeViewer makeSafe;
+  private final StepViewer steps;
+  private final InspectViewer inspect;
+  private final DecideViewer decide;
+  private final ProofViewer proof;
+  private final HandBackViewer handBack;
+  private final Forecasts forecasts;
+  private final Clock clock;
+
+  BenchViewer(
+      MakeSafeViewer makeSafe,
+      StepViewer steps,
+      InspectViewer inspect,
+      DecideViewer decide,
+      ProofViewer proof,
+      HandBackViewer handBack,
+      Forecasts forecasts,
+      Clock clock) {
+    this.makeSafe = makeSafe;
+    this.steps = steps;
+    this.inspect = inspect;
+    this.decide = decide;
+    this.proof = proof;
+    this.handBack = handBack;
+    this.forecasts = forecasts;
+    this.clock = clock;
+  }
+
+  /** A job as the bench shows it. */
+  public BenchView view(Job job) {
+    Rebuild rebuild = job.rebuild();
+    Map<Stage, Duration> times = rebuild.times(Instant.now(clock));
+    return new BenchView(
+        job.row().id(),
+        head(job),
+        rebuild.seq(),
+        rebuild.stage(),
+        stages(rebuild, times),
+        times.values().stream().mapToDouble(BenchViewer::minutes).sum(),
+        rebuild.plan().map(p -> p.minutes() + p.buildOnlyMinutes()).orElse(0.0),
+        sheet(rebuild),
+        RailViewer.madeAt(rebuild),
+        RailViewer.states(rebuild),
+        lastStep(rebuild),
+        StateTag.of(rebuild),
+        rebuild
+            .pause()
+            .map(
+                e ->
+                    new PauseView(
+                        e.who(),
+                        RECORD_TIME.format(e.at().atZone(clock.getZone())),
+                        e.act().subject(),
+                        e.act().text())),
+        waits(rebuild),
+        now(job));
+  }
+
+  private StageView now(Job job) {
+    Rebuild rebuild = job.rebuild();
+    Stage stage = rebuild.stage();
+    long id = job.row().id();
+    return switch (stage) {
+      case TAKE_IN -> new StageView.TakeIn(stage);
+      case MAKE_SAFE ->
+          new StageView.MakeSafe(
+              stage,
+              makeSafe.gates(rebuild),
+              makeSafe.fluids(job.pump()),
+              WaysViewer.plan(rebuild));
+      case STRIP ->
+          new StageView.Strip(
+              stage,
+              steps.current(rebuild),
+              StepViewer.next(rebuild),
+              StepViewer.tray(rebuild),
+              WaysViewer.plan(rebuild));
+      case INSPECT ->
+          new StageView.Inspect(
+              stage,
+              inspect.of(rebuild),
+              DecideViewer.renewed(rebuild.sheet(), rebuild, rebuild.renewals()),
+              WaysViewer.plan(rebuild));
+      case DECIDE -> new StageView.Decide(stage, decide.of(id, job.pump(), rebuild));
+      case BUILD ->
+          new StageView.Build(
+              stage,
+              steps.current(rebuild),
+              StepViewer.next(rebuild),
+              StepViewer.tray(rebuild),
+              WaysViewer.plan(rebuild));
+      case PROVE -> new StageView.Prove(stage, proof.of(id, job.pump(), rebuild));
+      case HAND_BACK ->
+          new StageView.HandBack(
+              stage, handBack.of(job), handBack.fault(rebuild), decide.out(id, rebuild));
+      case CLOSED -> new StageView.Closed(stage, handBack.of(job));
+    };
+  }
+
+  /** All stages of a job, for its record on paper. */
+  public JobRecord record(Job job) {
+    Rebuild rebuild = job.rebuild();
+    return new JobRecord(
+        job.row().id(),
+        rebuild.stage() != Stage.CLOSED,
+        head(job),
+        sheet(rebuild),
+        makeSafe.gates(rebuild),
+        handBack.fault(rebuild),
+        inspect.of(rebuild),
+        DecideViewer.renewed(rebuild.sheet(), rebuild, rebuild.renewalsInAll()),
+        proof.of(job.row().id(), job.pump(), rebuild),
+        handBack.of(job),
+        log(job));
+  }
+
+  /** Everything that was done, in order. */
+  public List<LogLine> log(Job job) {
+    return job.rebuild().events().stream().map(e -> logLine(job.rebuild().sheet(), e)).toList();
+  }
+
+  /** What the ways in and the schools of a rebuild cost. */
+  public WaysView ways(PumpRow pump, Rebuild rebuild) {
+    return WaysViewer.of(rebuild, forecasts.of(pump));
+  }
+
+  private List<WaitView> waits(Rebuild rebuild) {
+    Instant now = clock.instant();
+    return rebuild.waits().stream()
+        .map(
+            w ->
+                new WaitView(
+                    w.kind(),
+                    w.subject(),
+                    rebuild.sheet().testOrStep(w.subject()),
+                    w.until().toString(),
+                    w.open(now)))
+        .toList();
+  }
+
+  private static PumpHead head(Job job) {
+    PumpRow pump = job.pump();
+    Rebuild rebuild = job.rebuild();
+    String chosen =
+        rebuild
+            .material(pump.role())
+            .map(m -> " " + rebuild.fitted().material() + " out, " + m + " in.")
+            .orElse("");
+    return new PumpHead(
+        pump.tag(),
+        pump.dutyTitle() + (pump.dutyNote().isEmpty() ? "" : "; " + pump.dutyNote()),
+        rebuild.sheet().title()
+            + (chosen.isEmpty() ? ". " + rebuild.fitted().material() + " in it." : "." + chosen),
+        pump.series(),
+        pump.family());
+  }
+
+  private static SheetHead sheet(Rebuild rebuild) {
+    Sheet sheet = rebuild.sheet();
+    return new SheetHead(sheet.id(), sheet.title(), sheet.revision(), sheet.note());
+  }
+
+  private static List<StageMark> stages(Rebuild rebuild, Map<Stage, Duration> times) {
+    return Arrays.stream(Stage.values())
+        .filter(s -> s != Stage.CLOSED)
+        .map(
+            s ->
+                new StageMark(
+                    s,
+                    s.title(),
+                    s == rebuild.stage()
+                        ? StageState.CURRENT
+                        : s.compareTo(rebuild.stage()) < 0 ? StageState.DONE : StageState.AHEAD,
+                    minutes(times.getOrDefault(s, Duration.ZERO))))
+        .toList();
+  }
+
+  private static double minutes(Duration d) {
+    return d.toSeconds() / 60.0;
+  }
+
+  private LogLine logLine(Sheet sheet, BenchEvent e) {
+    return new LogLine(
+        e.seq(),
+        RECORD_TIME.format(e.at().atZone(clock.getZone())),
+        CLOCK_TIME.format(e.at().atZone(clock.getZone())),
+        e.who(),
+        ActDescriptions.say(sheet, e.act()));
+  }
+
+  private static Optional<String> lastStep(Rebuild rebuild) {
+    List<String> done =
+        switch (rebuild.stage()) {
+          case STRIP, INSPECT, DECIDE -> rebuild.stripped();
+          case BUILD, PROVE -> rebuild.built();
+          default -> List.of();
+        };
+    return done.isEmpty() ? Optional.empty() : Optional.of(done.get(done.size() - 1));
+  }
+}

@@ -1,0 +1,107 @@
+package isokinon.server.work.stages;
+
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Sheet;
+import isokinon.server.db.ExposureRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.shared.Text;
+import isokinon.server.work.stages.StageView.FluidView;
+import isokinon.server.work.stages.StageView.Gate;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** The gate: every energy of the sheet, and the confirmations every gate has. */
+@Component
+class MakeSafeViewer {
+
+  private final PumpMapper pumps;
+  private final ShopLibrary library;
+  private final Clock clock;
+
+  MakeSafeViewer(PumpMapper pumps, ShopLibrary library, Clock clock) {
+    this.pumps = pumps;
+    this.library = library;
+    this.clock = clock;
+  }
+
+  private static final DateTimeFormatter CLOCK_TIME = DateTimeFormatter.ofPattern("HH:mm");
+
+  /** The fluids a pump saw, and how to dress for them. */
+  List<FluidView> fluids(PumpRow pump) {
+    return pumps.exposures(pump.tag()).stream().flatMap(e -> fluid(e).stream()).toList();
+  }
+
+  List<Gate> gates(Rebuild rebuild) {
+    List<Gate> gates = new ArrayList<>();
+    for (Sheet.Hazard h : rebuild.sheet().hazards()) {
+      Optional<BenchEvent> answer = rebuild.gate(h.id());
+      gates.add(
+          new Gate(
+              h.id(),
+              Optional.of(h.energy()),
+              h.title(),
+              h.where(),
+              h.act(),
+              h.ask(),
+              h.kind(),
+              h.unit(),
+              h.max(),
+              h.licensed(),
+              false,
+              answer.isPresent(),
+              answer.flatMap(e -> e.act().value()),
+              answer.map(BenchEvent::who).orElse(""),
+              answer.map(e -> time(e.at())).orElse("")));
+    }
+    Rebuild.CONFIRMATIONS.forEach(
+        (id, ask) -> {
+          Optional<BenchEvent> answer = rebuild.gate(id);
+          gates.add(
+              new Gate(
+                  id,
+                  Optional.empty(),
+                  Text.sentence(id),
+                  "",
+                  "",
+                  ask,
+                  Handling.Answer.CONFIRM,
+                  "",
+                  Optional.empty(),
+                  false,
+                  true,
+                  answer.isPresent(),
+                  Optional.empty(),
+                  answer.map(BenchEvent::who).orElse(""),
+                  answer.map(e -> time(e.at())).orElse("")));
+        });
+    return gates;
+  }
+
+  private Optional<FluidView> fluid(ExposureRow e) {
+    return library
+        .materials()
+        .fluid(e.fluid())
+        .map(
+            f ->
+                new FluidView(
+                    f.name(),
+                    e.concentrationPct(),
+                    e.temperatureC(),
+                    f.hurts(),
+                    f.wear(),
+                    f.spilt()));
+  }
+
+  private String time(Instant at) {
+    return CLOCK_TIME.format(at.atZone(clock.getZone()));
+  }
+}

@@ -1,0 +1,363 @@
+package isokinon.server.work.stages;
+
+import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.MatchedParts;
+import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rebuild.Stage;
+import isokinon.core.rebuild.TorqueRound;
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Step;
+import isokinon.core.torque.ClampForce;
+import isokinon.core.torque.TorqueReading;
+import isokinon.core.value.Code;
+import isokinon.server.work.drawing.Rail.RailPart;
+import isokinon.server.work.drawing.Rail.Where;
+import isokinon.server.work.drawing.RailViewer;
+import isokinon.server.work.instruments.Wrenches;
+import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.shared.Text;
+import isokinon.server.work.stages.StageView.NextStep;
+import isokinon.server.work.stages.StageView.TrayItem;
+import isokinon.server.work.stages.StepView.CheckView;
+import isokinon.server.work.stages.StepView.FastenerView;
+import isokinon.server.work.stages.StepView.PassView;
+import isokinon.server.work.stages.StepView.Piece;
+import isokinon.server.work.stages.StepView.PlaceView;
+import isokinon.server.work.stages.StepView.Read;
+import isokinon.server.work.stages.StepView.TorqueView;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** The step in hand: its sentence, what goes with it, what is still missing. */
+@Component
+class StepViewer {
+
+  /** Where parts are put together. */
+  private static final double ROOM_C = 20;
+
+  private final Wrenches crib;
+  private final ShopLibrary library;
+
+  StepViewer(Wrenches crib, ShopLibrary library) {
+    this.crib = crib;
+    this.library = library;
+  }
+
+  Optional<StepView> current(Rebuild rebuild) {
+    return rebuild.currentStep().map(id -> view(rebuild, id));
+  }
+
+  private StepView view(Rebuild rebuild, String id) {
+    boolean stripping = rebuild.stage() == Stage.STRIP;
+    List<String> done = stripping ? rebuild.stripped() : rebuild.built();
+    int left = stripping ? rebuild.stripLeft().size() : rebuild.buildLeft().size();
+    Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN);
+    Optional<Step> step = rebuild.sheet().step(id);
+    List<Part> parts =
+        step.stream()
+            .flatMap(s -> s.frees().stream())
+            .flatMap(p -> rebuild.sheet().part(p).stream())
+            .toList();
+    List<PlaceView> places = places(rebuild, id, stripping);
+    List<CheckView> checks = rebuild.checks(id).stream().map(c -> check(rebuild, id, c)).toList();
+    Optional<TorqueView> torque =
+        stripping
+            ? Optional.empty()
+            : how.fastening().map(f -> torque(f, rebuild.torque(id).orElseThrow()));
+    return new StepView(
+        id,
+        done.size() + 1,
+        done.size() + left,
+        stripping,
+        stripping ? step.map(Step::strip).orElse(id) : rebuild.sheet().stepSentence(id),
+        turn(rebuild, how.pose(), stripping),
+        Text.words(how.pose()),
+        how.tools().stream().map(Text::tool).toList(),
+        how.toolInHand().isPresent() && !how.toolInHand().equals(toolBefore(rebuild, done)),
+        step.map(s -> stripping ? s.stripMinutes() : s.buildMinutes())
+            .or(() -> rebuild.sheet().buildOnlyStep(id).map(BuildOnlyStep::buildMinutes))
+            .orElse(0.0),
+        stripping
+            ? List.of()
+            : how.apply().stream()
+                .map(
+                    a ->
+                        Text.sentence(a.what())
+                            + ", "
+                            + rebuild.sheet().partName(a.to()).toLowerCase(Locale.ROOT))
+                .toList(),
+        cautions(rebuild, how, stripping),
+        stripping
+            ? List.of()
+            : parts.stream().map(Part::facing).filter(f -> !f.isEmpty()).distinct().toList(),
+        parts.stream().map(Part::id).toList(),
+        checks,
+        torque,
+        missing(checks, torque, places),
+        PinnedCautions.of(rebuild, how, parts),
+        beside(rebuild, id, stripping),
+        places,
+        how.power(),
+        step.map(Step::learnedJobs).orElse(0));
+  }
+
+  private List<String> cautions(Rebuild rebuild, Handling how, boolean stripping) {
+    List<String> said = new ArrayList<>();
+    if (!stripping) {
+      how.apply().forEach(a -> lubricantRefused(rebuild, a).ifPresent(said::add));
+    }
+    how.cautions().stream()
+        .filter(c -> c.when().shown(stripping))
+        .filter(c -> c.holdsFor(stripping ? rebuild.fitted().material() : rebuild.goesIn()))
+        .map(Handling.Caution::say)
+        .forEach(said::add);
+    return said;
+  }
+
+  /** A lubricant is a fluid too: one that attacks the part it is put on is refused. */
+  private Optional<String> lubricantRefused(Rebuild rebuild, Handling.Apply apply) {
+    Optional<Part> part = rebuild.sheet().part(apply.to());
+    Optional<String> material =
+        part.flatMap(Part::role)
+            .flatMap(
+                role ->
+                    role.equals(rebuild.fitted().role())
+                        ? Optional.of(rebuild.goesIn())
+                        : rebuild.material(role));
+    return library
+        .materials()
+        .fluid(apply.what())
+        .flatMap(
+            f ->
+                material
+                    .flatMap(m -> library.materials().resistance(f.code(), 100, m, ROOM_C))
+                    .filter(r -> r.factorAt(ROOM_C) == 0)
+                    .map(
+                        r ->
+                            f.name()
+                                + " "
+                                + r.effect().map(Code::code).orElse("attacks")
+                                + " "
+                                + r.material()
+                                + ": keep it off this part, take another lubricant."));
+  }
+
+  /** Parts of a press-up, in their order along the axis. */
+  private static List<RailPart> beside(Rebuild rebuild, String id, boolean stripping) {
+    return stripping
+        ? List.of()
+        : rebuild.sheet().buildOnlyStep(id).stream()
+            .flatMap(b -> b.beside().stream())
+            .flatMap(p -> rebuild.sheet().part(p).stream())
+            .filter(rebuild::present)
+            .map(p -> RailViewer.part(p, rebuild, Where.IN_PLACE))
+            .toList();
+  }
+
+  private static List<PlaceView> places(Rebuild rebuild, String id, boolean stripping) {
+    return stripping
+        ? List.of()
+        : MatchedParts.toPlace(rebuild, id).stream()
+            .map(
+                place ->
+                    new PlaceView(
+                        place,
+                        MatchedParts.name(rebuild.sheet(), place),
+                        Optional.ofNullable(rebuild.placed().get(place))
+                            .map(p -> MatchedParts.name(rebuild.sheet(), p)),
+                        MatchedParts.candidates(rebuild, place).stream()
+                            .map(p -> new Piece(p, MatchedParts.name(rebuild.sheet(), p)))
+                            .toList()))
+            .toList();
+  }
+
+  private static String missing(
+      List<CheckView> checks, Optional<TorqueView> torque, List<PlaceView> places) {
+    List<String> missing = new ArrayList<>();
+    places.stream()
+        .filter(p -> p.placed().isEmpty())
+        .findFirst()
+        .ifPresent(p -> missing.add(p.name() + " to its place"));
+    long open = checks.stream().filter(c -> !c.answered() || !c.passed()).count();
+    torque.map(TorqueView::missing).filter(m -> !m.isEmpty()).ifPresent(missing::add);
+    if (open > 0) {
+      missing.add(Text.count(open, "check") + " to answer");
+    }
+    return String.join(", ", missing);
+  }
+
+  private static Optional<String> turn(Rebuild rebuild, String pose, boolean stripping) {
+    if (pose.isEmpty()) {
+      return Optional.empty();
+    }
+    String now = rebuild.sheet().startPose();
+    List<String> done = new ArrayList<>(rebuild.stripped());
+    if (!stripping) {
+      done.addAll(rebuild.built());
+    }
+    for (String id : done) {
+      String was = rebuild.sheet().handling(id).map(Handling::pose).orElse("");
+      now = was.isEmpty() ? now : was;
+    }
+    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Text.words(pose));
+  }
+
+  private static Optional<String> toolBefore(Rebuild rebuild, List<String> done) {
+    Optional<String> tool = Optional.empty();
+    for (String id : done) {
+      tool = rebuild.sheet().handling(id).flatMap(Handling::toolInHand).or(lastOf(tool));
+    }
+    return tool;
+  }
+
+  private static java.util.function.Supplier<Optional<String>> lastOf(Optional<String> tool) {
+    return () -> tool;
+  }
+
+  private static CheckView check(Rebuild rebuild, String step, Handling.Check c) {
+    Optional<BenchEvent> answer = rebuild.answer(step, c.id());
+    Optional<Double> value = answer.flatMap(e -> e.act().value());
+    boolean passed =
+        answer.isPresent()
+            && (c.kind() == Handling.Answer.CONFIRM
+                || (value.isPresent()
+                    && c.min().map(m -> value.get() >= m).orElse(true)
+                    && c.max().map(m -> value.get() <= m).orElse(true)));
+    return new CheckView(
+        c.id(),
+        c.ask(),
+        c.kind(),
+        c.unit(),
+        c.min(),
+        c.max(),
+        c.hold(),
+        c.about(),
+        answer.isPresent(),
+        passed,
+        value,
+        answer.map(BenchEvent::who).orElse(""),
+        c.pair(),
+        answer.map(e -> e.act().text()).orElse(""));
+  }
+
+  private TorqueView torque(Handling.Fastening f, TorqueRound round) {
+    List<PassView> passes = new ArrayList<>();
+    for (int pass = 1; pass <= round.fullPass(); pass++) {
+      int percent = round.percent(pass);
+      TorqueReading.Band band = TorqueReading.band(f, percent);
+      List<Read> readings = new ArrayList<>();
+      round.early(pass).forEach((n, nm) -> readings.add(new Read(n, nm)));
+      passes.add(
+          new PassView(
+              pass,
+              percent,
+              band.minNm(),
+              band.maxNm(),
+              round.pass() > pass,
+              List.copyOf(readings)));
+    }
+    List<FastenerView> fasteners =
+        round.fasteners().entrySet().stream()
+            .sorted(java.util.Map.Entry.comparingByKey())
+            .map(
+                e ->
+                    new FastenerView(
+                        e.getKey(),
+                        e.getValue().readings(),
+                        e.getValue().clicked(),
+                        e.getValue().judgement().lie(),
+                        e.getValue().judgement().say(),
+                        e.getValue().acceptedBecause()))
+            .toList();
+    Wrenches.WrenchChoice wrench = crib.choose(f.targetNm());
+    return new TorqueView(
+        f.count(),
+        f.layout(),
+        f.thread(),
+        f.minNm(),
+        f.maxNm(),
+        f.targetNm(),
+        f.threads(),
+        f.locker(),
+        f.across(),
+        f.retorqueHours(),
+        round.order().order(),
+        round.pass(),
+        round.fullPass(),
+        round.lastRound(),
+        passes,
+        fasteners,
+        round.nextFastener(),
+        round.finished(),
+        round.missing(),
+        wrench.wrench(),
+        wrench.because(),
+        clampKn(f));
+  }
+
+  /** Clamp force of one fastener at the target, kN, from the thread's nominal size. */
+  private static double clampKn(Handling.Fastening f) {
+    if (!f.thread().matches("M\\d+")) {
+      return 0;
+    }
+    double diameterMm = Double.parseDouble(f.thread().substring(1));
+    return ClampForce.newtons(f.targetNm(), diameterMm, ClampForce.Threads.DRY) / 1000;
+  }
+
+  private static final int STEPS_AHEAD = 4;
+
+  static List<NextStep> next(Rebuild rebuild) {
+    boolean stripping = rebuild.stage().compareTo(Stage.BUILD) < 0;
+    List<String> left = stripping ? rebuild.stripLeft() : rebuild.buildLeft();
+    int done = stripping ? rebuild.stripped().size() : rebuild.built().size();
+    List<NextStep> next = new ArrayList<>();
+    for (int i = 1; i < left.size() && next.size() < STEPS_AHEAD; i++) {
+      String id = left.get(i);
+      String before = left.get(i - 1);
+      Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN);
+      Handling was = rebuild.sheet().handling(before).orElse(Handling.PLAIN);
+      next.add(
+          new NextStep(
+              done + i + 1,
+              id,
+              stripping
+                  ? rebuild.sheet().step(id).orElseThrow().strip()
+                  : rebuild.sheet().stepSentence(id),
+              how.fastening()
+                  .filter(f -> !stripping)
+                  .map(f -> Text.plain(f.minNm()) + " to " + Text.plain(f.maxNm()) + " N·m")
+                  .orElse(""),
+              !how.pose().isEmpty() && !how.pose().equals(was.pose()),
+              how.toolInHand()
+                  .filter(t -> !Optional.of(t).equals(was.toolInHand()))
+                  .map(Text::tool)));
+    }
+    return next;
+  }
+
+  static List<TrayItem> tray(Rebuild rebuild) {
+    return rebuild.off().stream()
+        .flatMap(id -> rebuild.sheet().part(id).stream())
+        .filter(rebuild::present)
+        .map(
+            p -> {
+              RailViewer.Known known = RailViewer.known(p, rebuild);
+              return new TrayItem(
+                  p.id(),
+                  p.name(),
+                  p.glyph(),
+                  p.count(),
+                  p.place().map(Part.Place::side).orElse(""),
+                  p.matched(),
+                  p.care().stream().sorted().toList(),
+                  known.state(),
+                  known.word());
+            })
+        .toList();
+  }
+}

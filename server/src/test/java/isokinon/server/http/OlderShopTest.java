@@ -1,0 +1,161 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import isokinon.server.ApiClient;
+import isokinon.server.MillTest;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.context.annotation.Import;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/**
+ * A data folder that an older version wrote opens and shows what it showed then: the mill with jobs
+ * in every stage, own rows, pins, kept parts. What that version showed lies beside it.
+ */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+@Import({MillTest.FixedClock.class, ApiClient.class})
+class OlderShopTest {
+
+  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final Map<String, byte[]> FILES = files();
+
+  @Autowired private ApiClient client;
+
+  private static Map<String, byte[]> files() {
+    Map<String, byte[]> files = new HashMap<>();
+    try (ZipInputStream zip =
+        new ZipInputStream(OlderShopTest.class.getResourceAsStream("/older-shops/schema-8.zip"))) {
+      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+        files.put(e.getName(), zip.readAllBytes());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return files;
+  }
+
+  @DynamicPropertySource
+  static void theOlderFolder(DynamicPropertyRegistry registry) throws IOException {
+    Path folder = Files.createTempDirectory("isokinon-older");
+    Files.write(folder.resolve("isokinon.mv.db"), FILES.get("isokinon.mv.db"));
+    registry.add("isokinon.data", folder::toString);
+  }
+
+  private static JsonNode then(String name) throws IOException {
+    return JSON.readTree(FILES.get("seen/" + name + ".json"));
+  }
+
+  private JsonNode now(String path) {
+    return client.get("/api/v1" + path).body();
+  }
+
+  private static List<JsonNode> list(JsonNode array) {
+    return StreamSupport.stream(array.spliterator(), false).toList();
+  }
+
+  @Test
+  void theFloorIsTheSame() throws IOException {
+    JsonNode then = then("floor");
+    JsonNode now = now("/floor");
+    assertThat(now.path("site")).isEqualTo(then.path("site"));
+    assertThat(now.path("clocks")).isEqualTo(then.path("clocks"));
+    assertThat(now.path("areas")).hasSameSizeAs(then.path("areas"));
+    for (int a = 0; a < then.path("areas").size(); a++) {
+      JsonNode before = then.path("areas").get(a);
+      assertThat(now.path("areas").get(a).path("say")).isEqualTo(before.path("say"));
+      assertThat(list(now.path("areas").get(a).path("pumps")))
+          .containsExactlyElementsOf(list(before.path("pumps")));
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9})
+  void eachRebuildStandsAtTheSameStep(int id) throws IOException {
+    JsonNode then = then("rebuild-" + id);
+    JsonNode now = now("/rebuilds/" + id);
+    for (String same :
+        List.of("seq", "stage", "stages", "state", "lastStep", "pump", "sheet", "waits", "pause")) {
+      assertThat(now.path(same)).as(same).isEqualTo(then.path(same));
+    }
+    for (String same : List.of("elapsedMinutes", "plannedMinutes")) {
+      assertThat(now.path(same).asDouble()).as(same).isEqualTo(then.path(same).asDouble());
+    }
+    now.path("inHand")
+        .fields()
+        .forEachRemaining(
+            f -> {
+              if (then.has(f.getKey()) && !List.of("parts", "decide").contains(f.getKey())) {
+                assertThat(f.getValue()).as(f.getKey()).isEqualTo(then.path(f.getKey()));
+              }
+            });
+    assertThat(now("/rebuilds/" + id + "/log").findValuesAsText("say"))
+        .isEqualTo(then.path("log").findValuesAsText("say"));
+    assertThat(now("/rebuilds/" + id + "/drawing").findValuesAsText("word"))
+        .isEqualTo(then.path("rails").findValuesAsText("word"));
+  }
+
+  @Test
+  void theStoresAreTheSame() throws IOException {
+    JsonNode then = then("stores");
+    JsonNode now = now("/stores");
+    assertThat(now.path("kept")).isEqualTo(then.path("kept"));
+    assertThat(now.path("out")).isEqualTo(then.path("out"));
+    for (JsonNode lot : then.findParents("extendedBy")) {
+      assertThat(now.findParents("extendedBy"))
+          .filteredOn(l -> l.path("id").equals(lot.path("id")))
+          .singleElement()
+          .satisfies(
+              l -> {
+                assertThat(l.path("quantity")).isEqualTo(lot.path("quantity"));
+                assertThat(l.path("useBy")).isEqualTo(lot.path("useBy"));
+                assertThat(l.path("held")).isEqualTo(lot.path("held"));
+              });
+    }
+  }
+
+  @Test
+  void whatPeoplePinnedAndWroteThemselvesIsThere() throws IOException {
+    List<String> pinned =
+        list(then("diary").path("entries")).stream()
+            .filter(e -> e.path("pinned").asBoolean())
+            .map(e -> e.path("pump").asText())
+            .toList();
+    assertThat(pinned).isNotEmpty();
+    assertThat(list(now("/diary").path("entries")))
+        .filteredOn(e -> e.path("pinned").asBoolean())
+        .extracting(e -> e.path("pump").asText())
+        .containsExactlyElementsOf(pinned);
+    JsonNode pair = now("/materials/pairs?fluid=sodium-hypochlorite&material=EPDM%20tube");
+    assertThat(pair.path("rows")).hasSameSizeAs(then("pair").path("rows"));
+    JsonNode own =
+        list(pair.path("rows")).stream()
+            .filter(r -> r.path("ownRow").isNumber())
+            .findFirst()
+            .orElseThrow();
+    assertThat(
+            client
+                .post(
+                    "/api/v1/materials/tables/resistance/ended",
+                    "{\"who\": \"MA\", \"id\": " + own.path("ownRow") + "}")
+                .status())
+        .as("a row once written as 2.50,7.50 can be ended")
+        .isEqualTo(200);
+  }
+}

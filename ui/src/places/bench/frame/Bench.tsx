@@ -1,0 +1,79 @@
+import { lazy, Suspense } from "react";
+import { useParams } from "react-router";
+import type { Rail } from "../../../api/types";
+import { useBench } from "../../../api/useBench";
+import { useDrawing } from "../../../api/useDrawing";
+import { useSettings } from "../../../parts/settings";
+import { Failed, Loading } from "../../../parts/States";
+import { Banners } from "./Banners";
+import { Closed, HandBack } from "../handback/HandBack";
+import { Decide } from "../decide/Decide";
+import { JobHead } from "./JobHead";
+import { MakeSafe } from "../makesafe/MakeSafe";
+import { Rails } from "../../../drawing/Rails";
+import { Resting } from "./Rest";
+import type { StageProps } from "./stage";
+import { StepInHand } from "../step/StepInHand";
+import { TakeIn } from "../takein/TakeIn";
+
+// Drawn signatures and gauges are fetched when the pump is off, not on the floor.
+const Inspect = lazy(() => import("../inspect/Inspect"));
+const Prove = lazy(() => import("../prove/Prove"));
+
+/** The rebuild in hand. */
+export function Bench() {
+  const { id = "" } = useParams();
+  const { who } = useSettings();
+  const link = useBench(id, who);
+  const rails = useDrawing(link.view);
+  if (!link.view) {
+    return link.failure ? <Failed error={link.failure} what="this rebuild" /> : <Loading what="the rebuild" />;
+  }
+  return (
+    <main className="flex min-h-[calc(100vh-49.5px)] flex-col">
+      <JobHead view={link.view} />
+      <Banners link={link} />
+      {link.view.pause ? (
+        <Resting view={link.view} link={link} rails={rails} />
+      ) : (
+        <StageInHand view={link.view} link={link} rails={rails} />
+      )}
+    </main>
+  );
+}
+
+function StageInHand({ rails, ...props }: StageProps & { rails: Rail[] }) {
+  const now = props.view.inHand;
+  switch (now.stage) {
+    case "TAKE_IN":
+      return <TakeIn {...props} now={now} rails={rails} />;
+    case "MAKE_SAFE":
+      return <MakeSafe {...props} now={now} rails={rails} />;
+    case "STRIP":
+    case "BUILD":
+      return (
+        <>
+          <Rails rails={rails.filter((r) => r.inPlan)} />
+          <StepInHand {...props} now={now} rails={rails} />
+        </>
+      );
+    case "INSPECT":
+      return (
+        <Suspense fallback={<Loading what="the tray" />}>
+          <Inspect {...props} now={now} rails={rails} />
+        </Suspense>
+      );
+    case "DECIDE":
+      return <Decide {...props} now={now} rails={rails} />;
+    case "PROVE":
+      return (
+        <Suspense fallback={<Loading what="the tests" />}>
+          <Prove {...props} now={now} rails={rails} />
+        </Suspense>
+      );
+    case "HAND_BACK":
+      return <HandBack {...props} now={now} rails={rails} />;
+    case "CLOSED":
+      return <Closed {...props} now={now} rails={rails} />;
+  }
+}

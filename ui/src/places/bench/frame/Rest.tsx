@@ -1,0 +1,94 @@
+import { useState } from "react";
+import type { BenchView, Rail } from "../../../api/types";
+import type { BenchLink } from "../../../api/useBench";
+import { Rails } from "../../../drawing/Rails";
+import { Sentence } from "../../../parts/States";
+import { useDraft } from "../../../parts/useDraft";
+import { faultAt } from "./faultAt";
+
+const WAITS = ["kit", "part", "machining", "permit", "the next shift"];
+
+/** Lays a job aside: what it waits for, and a note for whoever takes it up. */
+export function RestForm({ link, id, close }: { link: BenchLink; id: number; close: () => void }) {
+  const [waits, setWaits] = useState("kit");
+  const [text, setText, clear] = useDraft(`${id}.rest`);
+  const fault = faultAt(link.faults, "subject", "text");
+  const rest = async () => {
+    if (await link.act({ kind: "PAUSED", subject: waits, text })) {
+      clear();
+      close();
+    }
+  };
+  return (
+    <form
+      className="border-t border-ink pt-2 pb-2.5"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void rest();
+      }}
+    >
+      <div className="flex flex-wrap items-center gap-2 pb-2" role="group" aria-label="What the job waits for">
+        <span className="pr-1 text-[15px] font-[640]">It waits for</span>
+        {WAITS.map((w) => (
+          <button
+            key={w}
+            type="button"
+            aria-pressed={waits === w}
+            className={`press ${waits === w ? "call" : ""}`}
+            onClick={() => setWaits(w)}
+          >
+            {w}
+          </button>
+        ))}
+      </div>
+      <div className="flex gap-2.5">
+        <input
+          className="field flex-1"
+          aria-label="Note for whoever takes it up"
+          placeholder="Note for whoever takes it up"
+          value={text}
+          maxLength={2000}
+          onChange={(e) => setText(e.target.value)}
+        />
+        <button type="submit" className="press call" disabled={link.busy}>
+          Lay it aside
+        </button>
+      </div>
+      {fault && <Sentence>{fault}</Sentence>}
+    </form>
+  );
+}
+
+/** A job that rests: how it stands, what it waits for, and the one thing to press. */
+export function Resting({ view, link, rails }: { view: BenchView; link: BenchLink; rails: Rail[] }) {
+  if (!view.pause) return null;
+  return (
+    <>
+      <Rails rails={rails.filter((r) => r.inPlan)} />
+      <section className="flex flex-1 flex-col items-start gap-4 px-5 py-6" aria-label="This job rests">
+        <div className="relative w-[min(620px,100%)] border-[1.5px] border-ink bg-card py-4 pr-6 pl-16">
+          <svg width="40" height="64" viewBox="0 0 40 64" className="absolute -top-6 left-3" aria-hidden>
+            <circle cx="20" cy="46" r="6.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" />
+            <path d="M20,46C18,30 30,24 24,1" fill="none" stroke="var(--ink)" strokeWidth="1.3" />
+          </svg>
+          <p className="text-[14px] text-muted">
+            Laid aside by {view.pause.who}, {view.pause.at}
+          </p>
+          <h2 className="text-[31px] leading-9 font-[680] text-balance">
+            {view.state.charAt(0).toUpperCase() + view.state.slice(1)}
+          </h2>
+          {view.pause.note && <p className="pt-2 text-[17px]">{view.pause.note}</p>}
+        </div>
+        <button
+          type="button"
+          className="press go h-[60px] min-w-[280px]"
+          disabled={link.busy}
+          onClick={() => void link.act({ kind: "RESUMED" })}
+        >
+          <span className="text-[23px]">Take it up again</span>
+        </button>
+        <p className="text-[15px] text-soft">It opens on any device here, at the step where it was left.</p>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,183 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { api } from "../../../api/client";
+import type { BenchView, HandBackView, WaitView } from "../../../api/types";
+import type { InStage, Now, StageProps } from "../frame/stage";
+import { Choice } from "../../../parts/Choice";
+import { countdown, useLeft } from "../../../parts/Clock";
+import { faultAt } from "../frame/faultAt";
+import { Foot } from "../frame/Foot";
+import { OutHere } from "../decide/OutHere";
+import { Sandglass, Waits } from "../frame/Waits";
+
+/** What goes back with the pump. */
+export function HandBack({ view, now, link }: InStage<"HAND_BACK">) {
+  return (
+    <div className="flex flex-1 flex-col">
+      <section className="flex-1 px-5 pt-2.5" aria-label="Hand back">
+        <h2 className="text-[31px] leading-9 font-[680]">Proved. Hand it back with its record</h2>
+        <WhatItWas fault={now.fault} link={link} />
+        <OutHere view={view} out={now.out} />
+        <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
+        <Summary handBack={now.handBack} />
+      </section>
+      <Foot
+        link={link}
+        view={view}
+        main="Hand it back"
+        missing="stock is booked out, the next due date set"
+        onMain={() => void link.act({ kind: "HANDED_BACK" })}
+      >
+        <RecordLink view={view} />
+      </Foot>
+    </div>
+  );
+}
+
+/** Joints to tighten again and glands to follow up, pressed when done. */
+function Again({ view, link }: StageProps) {
+  const open = view.waits.filter((w) => w.open && (w.kind === "retorque" || w.kind === "follow-up"));
+  if (open.length === 0) return null;
+  return (
+    <ul className="pt-2" aria-label="To do again">
+      {open.map((w) => (
+        <One key={w.kind + w.subject} wait={w} link={link} />
+      ))}
+    </ul>
+  );
+}
+
+function One({ wait: w, link }: { wait: WaitView; link: StageProps["link"] }) {
+  const [why, setWhy] = useState("");
+  const left = useLeft(w.until);
+  const fault = faultAt(link.faults, "wait", "subject");
+  return (
+    <li className="flex flex-wrap items-center gap-3 border-b border-line2 py-1 text-[15px]">
+      <Sandglass />
+      <b className="m w-24 text-[15px]">{left > 0 ? countdown(left) : "due now"}</b>
+      <span className="min-w-0 flex-1">
+        {w.kind === "retorque" ? "Tighten again, cold and unpressurised: " : "Look at it again: "}
+        {w.title}
+      </span>
+      {left > 0 && (
+        <input
+          className="field w-64 text-[14px]"
+          aria-label="Why it is done before its time"
+          placeholder="Why before its time"
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+        />
+      )}
+      <button
+        type="button"
+        className="press call"
+        disabled={link.busy || (left > 0 && !why.trim())}
+        onClick={() => void link.act({ kind: "SETTLED", subject: w.subject, text: why })}
+      >
+        Done
+      </button>
+      {fault && <span className="basis-full text-[14px] text-renew">{fault}</span>}
+    </li>
+  );
+}
+
+/** What was wrong with it after all: it teaches the next diagnosis. */
+function WhatItWas({ fault: f, link }: { fault: Now<"HAND_BACK">["fault"]; link: StageProps["link"] }) {
+  if (f.told.length === 0 && !f.said) return null;
+  const names = new Map(f.choices.map((c) => [c.title, c.id]));
+  return (
+    <p className="flex flex-wrap items-center gap-x-2 py-1 text-[15.5px]">
+      <span className="text-soft">
+        It came with: {f.told.join(", ").toLowerCase()}. Likeliest then: {f.likeliest.toLowerCase()}. It was
+      </span>
+      <Choice
+        label="What it was"
+        value={f.said}
+        all="not said yet"
+        of={[...names.keys(), "Something else"]}
+        onChange={(title) => title && void link.act({ kind: "FAULT_FOUND", subject: names.get(title) ?? "other" })}
+      />
+    </p>
+  );
+}
+
+/** A rebuild that is over. */
+export function Closed({ view, now, link }: InStage<"CLOSED">) {
+  const log = useQuery({ queryKey: ["log", view.id, view.seq], queryFn: () => api.log(view.id) });
+  const lines = log.data ?? [];
+  return (
+    <div className="flex flex-1 flex-col">
+      <section className="flex-1 px-5 pt-2.5" aria-label="Handed back">
+        <h2 className="text-[31px] leading-9 font-[680]">Handed back</h2>
+        <Again view={view} link={link} />
+        <Summary handBack={now.handBack} />
+        <h3 className="head border-b-[1.5px] border-ink pt-5 pb-1">What was done, {lines.length} entries</h3>
+        <ol className="columns-2 gap-8 pt-1 max-[900px]:columns-1">
+          {lines.map((l) => (
+            <li
+              key={l.seq}
+              className="flex break-inside-avoid gap-3 border-b border-line2 py-1 text-[13.5px] leading-[17px]"
+            >
+              <span className="m text-[12.5px] whitespace-nowrap text-muted" title={l.at}>
+                {l.time}
+              </span>
+              <b className="m text-[12.5px]">{l.who}</b>
+              <span className="min-w-0 break-words">{l.say}</span>
+            </li>
+          ))}
+        </ol>
+      </section>
+      <Foot link={link} view={view}>
+        <RecordLink view={view} />
+        <Link to="/" className="press go inline-flex h-[60px] flex-1 items-center justify-center text-[23px]">
+          Back to the floor
+        </Link>
+      </Foot>
+    </div>
+  );
+}
+
+function RecordLink({ view }: { view: BenchView }) {
+  return (
+    <a
+      className="press call inline-flex h-[60px] items-center"
+      href={api.recordUrl(view.id)}
+      target="_blank"
+      rel="noreferrer"
+    >
+      Record as PDF
+    </a>
+  );
+}
+
+function Summary({ handBack: h }: { handBack: HandBackView }) {
+  return (
+    <div className="grid grid-cols-3 gap-8 pt-3 max-[900px]:grid-cols-1">
+      <Block title="Next due" lines={[`${h.nextDue.charAt(0).toUpperCase()}${h.nextDue.slice(1)}`]} none="" />
+      <Block title="Renewed" lines={h.renewed} none="Nothing was renewed." />
+      <div>
+        <Block title="On watch" lines={h.watched} none="No part went back on watch." />
+        <div className="pt-4">
+          <Block title="Retorque after settling" lines={h.retorques} none="Nothing to retorque." />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Block({ title, lines, none }: { title: string; lines: string[]; none: string }) {
+  return (
+    <div>
+      <h3 className="head border-b-[1.5px] border-ink pb-1">{title}</h3>
+      <ul>
+        {lines.map((l) => (
+          <li key={l} className="border-b border-line2 py-1.5 text-[15px] leading-[19px]">
+            {l}
+          </li>
+        ))}
+      </ul>
+      {lines.length === 0 && <p className="py-2 text-[15px] text-soft">{none}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+import type { MeasureView } from "../../../api/types";
+import { MeasureScale } from "../../../drawing/MeasureScale";
+import { GaugeReader } from "../../../parts/GaugeField";
+import { rounded, unitWord } from "../../../parts/numbers";
+import { Sentence } from "../../../parts/States";
+import { typedNumber } from "../../../parts/typedNumber";
+import { useDraft } from "../../../parts/useDraft";
+import type { StageProps } from "../frame/stage";
+import { faultAt } from "../frame/faultAt";
+
+/** What is measured on a part, each with its gauge, its limit and what it read before. */
+export function Measures({ part, measures, view, link }: { part: string; measures: MeasureView[] } & StageProps) {
+  return (
+    <ul>
+      {measures.map((m) => (
+        <Measure key={m.measure} part={part} measure={m} view={view} link={link} />
+      ))}
+    </ul>
+  );
+}
+
+function Measure({ part, measure: m, view, link }: { part: string; measure: MeasureView } & StageProps) {
+  const [typed, setTyped, clear] = useDraft(`${view.id}.inspect.${part}.${m.measure}`);
+  const [gauge, setGauge] = useDraft(`${view.id}.inspect.${part}.${m.measure}.gauge`);
+  const fault = typed ? faultAt(link.faults, "value", "typed", "unit", "gauge", "measure") : undefined;
+  const record = async () => {
+    const done = await link.act({
+      kind: "MEASURED",
+      subject: part,
+      measure: m.measure,
+      typed,
+      items: gauge ? [`gauge:${gauge}`] : [],
+    });
+    if (done) {
+      clear();
+      setGauge("");
+    }
+  };
+  return (
+    <li className="border-b border-line2 pt-1.5 pb-1">
+      <div className="flex items-baseline justify-between gap-3">
+        <label className="text-[15px] font-[640]" htmlFor={`measure-${m.measure}`}>
+          {m.name}
+        </label>
+        <span className={`text-[12.5px] ${m.overdue ? "text-watch-words" : "text-muted"}`}>
+          {gauge
+            ? `read with ${gauge}; press the unit to keep it`
+            : m.value !== null
+              ? `${rounded(m.value, 3)} ${unitWord(m.unit)}, ${m.by}`
+              : m.before && `before: ${m.before}`}
+        </span>
+      </div>
+      <div className="flex flex-wrap items-center gap-2">
+        <form
+          className="flex"
+          onSubmit={(e) => {
+            e.preventDefault();
+            void record();
+          }}
+        >
+          <input
+            id={`measure-${m.measure}`}
+            className="m field w-[94px] text-right text-[17px] font-semibold"
+            inputMode="decimal"
+            autoComplete="off"
+            value={typed}
+            aria-invalid={fault !== undefined}
+            onChange={(e) => {
+              setTyped(e.target.value);
+              setGauge("");
+              link.clear();
+            }}
+          />
+          <button
+            type="submit"
+            className="press call -ml-px h-[50px] min-w-12 px-1.5 text-[13.5px]"
+            aria-label={`Keep the reading of ${m.name.toLowerCase()}`}
+            disabled={!typed.trim() || link.busy}
+          >
+            {unitWord(m.unit)}
+          </button>
+        </form>
+        <GaugeReader
+          rebuild={view.id}
+          subject={part}
+          measure={m.measure}
+          unit={m.unit}
+          onRead={(text, from) => {
+            setTyped(text);
+            setGauge(from);
+          }}
+        />
+        <MeasureScale measure={m} typed={typedNumber(typed) ?? null} width={196} />
+      </div>
+      {fault && <Sentence>{fault}</Sentence>}
+    </li>
+  );
+}

@@ -1,0 +1,235 @@
+import type { Gate } from "../../../api/types";
+import { EnergyLines, GATE_ROW } from "../../../drawing/EnergyLines";
+import { rounded, unitWord } from "../../../parts/numbers";
+import { Sentence } from "../../../parts/States";
+import { useFocus } from "../../../parts/useFocus";
+import { useDraft } from "../../../parts/useDraft";
+import type { InStage, Now, StageProps } from "../frame/stage";
+import { faultAt } from "../frame/faultAt";
+import { Foot } from "../frame/Foot";
+
+const COUNTS = ["No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"];
+
+/** Every energy cut at its source and proved gone before a joint is opened. */
+export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
+  const energies = now.gates.filter((g) => !g.confirmation);
+  const confirmations = now.gates.filter((g) => g.confirmation);
+  const open = now.gates.filter((g) => !g.answered);
+  const next = energies.find((g) => !g.answered)?.id;
+  return (
+    <div className="grid flex-1 grid-cols-[minmax(0,1fr)_388px] max-[1000px]:grid-cols-1">
+      <section className="flex flex-col" aria-label="Energies">
+        <div className="flex items-baseline justify-between px-5 pt-2 pb-1.5">
+          <h2 className="text-[31px] leading-9 font-[680]">
+            {COUNTS[energies.length] ?? energies.length} energies reach this pump
+          </h2>
+          <span className="text-[14px] text-muted">cut each at its source, prove it, put your initials to it</span>
+        </div>
+        <div className="flex flex-1 border-t-[1.5px] border-ink">
+          <ul className="min-w-0 flex-1">
+            {energies.map((g) => (
+              <Energy key={g.id} gate={g} view={view} link={link} current={g.id === next} />
+            ))}
+          </ul>
+          <div className="max-[1180px]:hidden">
+            <EnergyLines gates={energies} rails={rails} />
+          </div>
+        </div>
+        <p className="border-t border-ink px-5 pt-2 text-[14.5px] leading-5">
+          <b className="font-[740] text-accent">First</b>
+          <span className="pl-2 font-[600]">
+            The maker's manual and the site's own procedure come before this sheet; where they differ, follow them.
+          </span>
+          <span className="block text-[13.5px] text-soft">
+            Electrical work and pressure-retaining work belong to people licensed for it where the law says so.
+          </span>
+        </p>
+        <Foot
+          link={link}
+          view={view}
+          main={open.length === 0 ? "Open the strip" : `Strip is locked, ${open.length} to go`}
+          disabled={open.length > 0}
+          onMain={() => void link.act({ kind: "STAGE_DONE", subject: "MAKE_SAFE" })}
+        />
+      </section>
+      <aside className="border-l-[1.5px] border-ink bg-card px-6 pt-3 pb-5 max-[1000px]:border-t max-[1000px]:border-l-0">
+        <Fluids fluids={now.fluids} />
+        <div className="flex flex-col gap-2.5 pt-4">
+          {confirmations.map((g) => (
+            <Confirmation key={g.id} gate={g} link={link} view={view} />
+          ))}
+        </div>
+        <LayOut plan={now.plan} />
+      </aside>
+    </div>
+  );
+}
+
+function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean } & StageProps) {
+  return (
+    <li
+      className={`grid grid-cols-[minmax(150px,1fr)_236px] items-center gap-3 overflow-hidden border-b border-line py-1 pr-3 pl-5 ${current ? "bg-wash" : ""}`}
+      style={{ height: GATE_ROW }}
+    >
+      <div className="min-w-0">
+        <h3 className={`text-[18px] leading-[21px] font-[680] ${current ? "text-accent" : ""}`}>
+          {g.title}
+          {g.licensed && <span className="ml-2 text-[12.5px] font-[560] text-muted">licensed</span>}
+        </h3>
+        <p className="truncate text-[12.5px] text-muted" title={g.where}>
+          {g.where}
+        </p>
+        <p className="text-[13.5px] leading-[16px] font-[600] line-clamp-2" title={g.act}>
+          {g.act}
+        </p>
+      </div>
+      {g.answered ? (
+        <p className="flex min-h-[60px] items-center justify-between border border-ink bg-card px-3">
+          <span className="m text-[24px] font-bold tracking-[-.03em]">
+            {g.value === null ? <span className="text-[17px]">seen</span> : rounded(g.value, 2)}
+            <span className="pl-1.5 text-[13px] font-medium tracking-normal text-muted">{unitWord(g.unit)}</span>
+          </span>
+          <span className="m text-[15px] font-bold">
+            {g.by} <span className="text-[12.5px] font-medium text-muted">{g.at}</span>
+          </span>
+        </p>
+      ) : g.kind === "number" ? (
+        <Proof key={g.id} gate={g} view={view} link={link} current={current} />
+      ) : (
+        <button
+          type="button"
+          className="press call min-h-[60px] w-full text-[15.5px] leading-[18px]"
+          disabled={link.busy}
+          onClick={() => void link.act({ kind: "PROVED_SAFE", subject: g.id })}
+        >
+          {g.ask}
+        </button>
+      )}
+    </li>
+  );
+}
+
+function Proof({ gate: g, view, link, current }: { gate: Gate; current: boolean } & StageProps) {
+  const field = useFocus<HTMLInputElement>(current);
+  const [typed, setTyped, clear] = useDraft(`${view.id}.gate.${g.id}`);
+  const fault = current || typed ? faultAt(link.faults, "value", "typed") : undefined;
+  return (
+    <form
+      onSubmit={async (e) => {
+        e.preventDefault();
+        if (await link.act({ kind: "PROVED_SAFE", subject: g.id, typed })) clear();
+      }}
+    >
+      <label htmlFor={`gate-${g.id}`} className="flex justify-between text-[13px] leading-4 text-soft">
+        {g.ask}
+        {g.max !== null && <span className="m whitespace-nowrap text-muted">≤ {rounded(g.max, 1)}</span>}
+      </label>
+      <div className="flex">
+        <input
+          id={`gate-${g.id}`}
+          className="field m w-full min-w-0 text-right text-[20px] font-semibold"
+          inputMode="decimal"
+          autoComplete="off"
+          ref={field}
+          aria-invalid={fault !== undefined}
+          value={typed}
+          onChange={(e) => setTyped(e.target.value)}
+        />
+        <button
+          type="submit"
+          className="press call -ml-px px-3 whitespace-nowrap"
+          disabled={!typed.trim() || link.busy}
+          aria-label={`Read: ${g.ask}, ${unitWord(g.unit)}`}
+        >
+          {unitWord(g.unit)}
+        </button>
+      </div>
+      {fault && <Sentence>{fault}</Sentence>}
+    </form>
+  );
+}
+
+function Fluids({ fluids }: { fluids: Now<"MAKE_SAFE">["fluids"] }) {
+  const wear = [...new Set(fluids.flatMap((f) => f.wear))];
+  return (
+    <>
+      <div className="flex items-end justify-between border-b-[1.5px] border-ink pb-1">
+        <h2 className="head">What it pumped</h2>
+        <span className="text-[13px] text-muted">read the safety data sheet first</span>
+      </div>
+      {fluids.length === 0 && (
+        <p className="py-3 text-[15px] text-soft">No fluid is on record for this pump: ask before opening.</p>
+      )}
+      {fluids.map((f) => (
+        <div key={f.name} className="border-b border-line py-2">
+          <p className="flex justify-between text-[16px] font-[660]">
+            {f.name}
+            <span className="m text-[14px]">
+              {rounded(f.concentrationPct, 1)} % <span className="pl-2">{rounded(f.temperatureC)} °C</span>
+            </span>
+          </p>
+          <p className="text-[14px] leading-[18px] text-soft">{f.hurts.join(", ")}</p>
+          {f.spilt && <p className="text-[13.5px] leading-[17px]">Spilt: {f.spilt}</p>}
+        </div>
+      ))}
+      <div className="flex items-end justify-between border-b-[1.5px] border-ink pt-3.5 pb-1">
+        <h2 className="head">Wear</h2>
+      </div>
+      <ul className="flex flex-wrap gap-x-4 pt-2 text-[15px] font-[600]">
+        {wear.map((w) => (
+          <li key={w} className="flex items-center gap-2">
+            <svg width="7" height="7" aria-hidden>
+              <rect width="7" height="7" fill="var(--ink)" />
+            </svg>
+            {w}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** What the plan asks for on the bench, in the order of its first use. */
+function LayOut({ plan }: { plan: Now<"MAKE_SAFE">["plan"] }) {
+  const lists = [
+    ["Tools", plan.tools],
+    ["On threads and seals", plan.lubricants],
+  ] as const;
+  return (
+    <div className="pt-4">
+      <h2 className="head border-b-[1.5px] border-ink pb-1">Lay out meanwhile</h2>
+      {lists.map(
+        ([name, things]) =>
+          things.length > 0 && (
+            <p key={name} className="border-b border-line2 py-1.5 text-[14.5px] leading-[19px]">
+              <span className="block text-[12.5px] text-muted">{name}</span>
+              <span className="font-[600]">{things.join(", ")}</span>
+            </p>
+          ),
+      )}
+    </div>
+  );
+}
+
+function Confirmation({ gate: g, link }: { gate: Gate } & StageProps) {
+  if (g.answered) {
+    return (
+      <p className="flex min-h-12 items-center justify-between gap-3 border border-ink px-3.5 py-1.5 text-[15px] leading-[18px] font-[640]">
+        {g.ask}
+        <span className="m text-[15px] font-bold whitespace-nowrap">
+          {g.by} <span className="text-[12.5px] font-medium text-muted">{g.at}</span>
+        </span>
+      </p>
+    );
+  }
+  return (
+    <button
+      type="button"
+      className="press call py-2 text-[16px] leading-5"
+      disabled={link.busy}
+      onClick={() => void link.act({ kind: "CONFIRMED", subject: g.id })}
+    >
+      {g.ask}
+    </button>
+  );
+}

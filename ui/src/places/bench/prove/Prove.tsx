@@ -1,0 +1,258 @@
+import { useState } from "react";
+import type { ProofView } from "../../../api/types";
+import { Rails } from "../../../drawing/Rails";
+import { TestPlot } from "../../../drawing/TestPlot";
+import { countdown, Dial, useLeft } from "../../../parts/Clock";
+import { GaugeReader } from "../../../parts/GaugeField";
+import { Mark } from "../../../parts/Mark";
+import { rounded, unitWord } from "../../../parts/numbers";
+import { Sentence } from "../../../parts/States";
+import { typedNumber } from "../../../parts/typedNumber";
+import { useFocus } from "../../../parts/useFocus";
+import { useDraft } from "../../../parts/useDraft";
+import type { InStage, StageProps } from "../frame/stage";
+import { faultAt } from "../frame/faultAt";
+import { Foot } from "../frame/Foot";
+import { Waits } from "../frame/Waits";
+
+/** So many tests leave room for the pump beneath them. */
+const ROOM_FOR_DRAWING = 6;
+
+/** The sheet's tests one after the other, each against its limit, its clock and the test before. */
+export default function Prove({ view, now, rails, link }: InStage<"PROVE">) {
+  const [chosen, setChosen] = useState("");
+  const open = now.proof.filter((t) => !t.passed);
+  const current = now.proof.find((t) => t.id === chosen && !t.passed) ?? open[0];
+  return (
+    <div className="flex flex-1 flex-col">
+      <section className="flex-1 px-5 pt-2" aria-label="Proof">
+        <div className="flex items-baseline justify-between">
+          <h2 className="text-[31px] leading-9 font-[680]">Prove it</h2>
+          <p className="text-[14px] text-muted">Stand clear while it runs. Isolate again before hands go back in.</p>
+        </div>
+        <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
+        <ol className="mt-1.5 border-t-[1.5px] border-ink">
+          {now.proof.map((t, i) =>
+            t.id === current?.id ? (
+              <InHand key={t.id} test={t} number={i + 1} view={view} link={link} passed={() => setChosen("")} />
+            ) : (
+              <Line key={t.id} test={t} number={i + 1} choose={() => setChosen(t.id)} />
+            ),
+          )}
+        </ol>
+        {now.proof.length <= ROOM_FOR_DRAWING && (
+          <div className="pt-4">
+            <Rails rails={rails.filter((r) => r.inPlan)} bare />
+          </div>
+        )}
+      </section>
+      <Foot
+        link={link}
+        view={view}
+        main="Proved, hand it back"
+        missing={open.length > 0 ? `${open.length} of ${now.proof.length} still to prove` : ""}
+        disabled={open.length > 0}
+        onMain={() => void link.act({ kind: "STAGE_DONE", subject: "PROVE" })}
+      />
+    </div>
+  );
+}
+
+/** A test that is done or still to come, in one line. */
+function Line({ test: t, number, choose }: { test: ProofView; number: number; choose: () => void }) {
+  const missed = t.answered && !t.passed;
+  return (
+    <li className="grid min-h-12 grid-cols-[34px_26px_minmax(0,1fr)_auto] items-center gap-3 border-b border-line2 py-1">
+      <span className="m pl-2 text-[14px] text-muted">{number}</span>
+      <Mark state={t.passed ? "sound" : missed ? "renew" : "unknown"} size={20} />
+      {t.passed ? (
+        <p className="min-w-0 text-[16px] leading-5 font-[600]">
+          {t.ask} {t.says && <span className="text-[13px] font-[500] text-muted">{t.says}</span>}
+        </p>
+      ) : (
+        <button
+          type="button"
+          className="min-h-11 min-w-0 text-left text-[16px] leading-5 font-[600] text-soft"
+          onClick={choose}
+        >
+          {t.ask}
+        </button>
+      )}
+      <p className="pr-3 text-right text-[14.5px]">
+        {t.answered && (
+          <b className={`m text-[17px] ${missed ? "text-renew" : ""}`}>
+            {t.value === null ? "confirmed" : `${rounded(t.value, 3)} ${unitWord(t.unit)}`}
+          </b>
+        )}
+        {!t.answered && t.clockSeconds > 0 && <span className="m text-muted">{countdown(t.clockSeconds)}</span>}
+        <span className="pl-2 text-muted">{t.by}</span>
+      </p>
+    </li>
+  );
+}
+
+interface InHandProps extends StageProps {
+  test: ProofView;
+  number: number;
+  passed: () => void;
+}
+
+/** The test in hand: what to do, its clock, its reading, and what the numbers come to. */
+function InHand({ test: t, number, view, link, passed }: InHandProps) {
+  const field = useFocus<HTMLInputElement>(true);
+  const [typed, setTyped, clear] = useDraft(`${view.id}.proof.${t.id}`);
+  const [gauge, setGauge] = useState("");
+  const [why, setWhy] = useState("");
+  const fault = faultAt(link.faults, "value", "typed", "unit", "gauge", t.id);
+  const held = faultAt(link.faults, "clock", "wait");
+  const missed = t.answered && !t.passed && !t.calibration;
+  const record = async () => {
+    const done = await link.act({
+      kind: "PROVED",
+      subject: t.id,
+      typed,
+      text: why,
+      items: gauge ? [`gauge:${gauge}`] : [],
+    });
+    if (done) {
+      clear();
+      setGauge("");
+      setWhy("");
+      passed();
+    }
+  };
+  return (
+    <li className="border-b border-ink bg-wash px-2 py-2.5">
+      <div className="flex flex-wrap items-start gap-x-5 gap-y-2">
+        <span className="m pt-1 text-[14px] text-muted">{number}</span>
+        <div className="min-w-[260px] flex-1">
+          <p className="ask text-[21px] leading-[25px] font-[660]">{t.ask}</p>
+          {t.kind === "number" && <p className="m text-[14px] text-muted">{limit(t)}</p>}
+          {t.says && <p className="text-[15px] leading-[19px]">{t.says}</p>}
+          {missed && (
+            <p className="text-[15.5px] font-[640] text-renew">
+              {rounded(t.value ?? 0, 3)} {unitWord(t.unit)} misses the limit.
+              {t.backTo && ` Most likely behind it: ${t.backTo}.`}
+            </p>
+          )}
+        </div>
+        {t.clockSeconds > 0 && <TestClock test={t} link={link} view={view} />}
+        {t.kind === "number" && <TestPlot test={t} typed={typedNumber(typed) ?? null} />}
+      </div>
+      <div className="flex flex-wrap items-start gap-2.5 pt-2 pl-8">
+        {t.kind === "number" ? (
+          <>
+            <form
+              className="flex"
+              onSubmit={(e) => {
+                e.preventDefault();
+                void record();
+              }}
+            >
+              <input
+                className="m field w-[150px] text-right text-[22px] font-semibold"
+                inputMode="decimal"
+                autoComplete="off"
+                ref={field}
+                aria-label={`${t.ask}, ${unitWord(t.unit)}`}
+                aria-invalid={fault !== undefined}
+                value={typed}
+                onChange={(e) => {
+                  setTyped(e.target.value);
+                  setGauge("");
+                  link.clear();
+                }}
+              />
+              <button
+                type="submit"
+                className="press call -ml-px h-[50px] min-w-16"
+                disabled={!typed.trim() || link.busy}
+              >
+                {unitWord(t.unit)}
+              </button>
+            </form>
+            <GaugeReader
+              rebuild={view.id}
+              subject="proof"
+              measure={t.id}
+              unit={t.unit}
+              onRead={(text, from) => {
+                setTyped(text);
+                setGauge(from);
+              }}
+            />
+          </>
+        ) : (
+          <button
+            type="button"
+            className="press call min-w-[150px]"
+            disabled={link.busy}
+            onClick={() => void record()}
+            aria-label={`Confirm: ${t.ask}`}
+          >
+            Confirm
+          </button>
+        )}
+        {held && (
+          <label className="flex min-w-[280px] flex-1 items-center gap-2 text-[14px]">
+            <span className="whitespace-nowrap text-soft">
+              {t.afterWaits ? "Why it may start" : "How it was timed"}
+            </span>
+            <input
+              className="field min-w-0 flex-1"
+              value={why}
+              maxLength={2000}
+              onChange={(e) => setWhy(e.target.value)}
+            />
+          </label>
+        )}
+        {missed && t.backTo && (
+          <button
+            type="button"
+            className="press ml-auto border-renew text-renew"
+            disabled={link.busy}
+            onClick={() => void link.act({ kind: "SENT_BACK", subject: t.id })}
+            title="The make-safe gate comes first again"
+          >
+            Back to that step
+          </button>
+        )}
+      </div>
+      {t.calibration && t.runs.length > 0 && (
+        <p className="m pt-1.5 pl-8 text-[14px] text-soft">
+          {t.runs.map((r) => rounded(r, 2)).join("  ")} {unitWord(t.unit)}
+        </p>
+      )}
+      {fault && <Sentence>{fault}</Sentence>}
+      {held && <Sentence>{held}</Sentence>}
+    </li>
+  );
+}
+
+function limit(t: ProofView): string {
+  const parts = [
+    t.min !== null && `at least ${rounded(t.min, 3)}`,
+    t.max !== null && `at most ${rounded(t.max, 3)}`,
+  ].filter(Boolean);
+  return `${parts.join(", ")} ${unitWord(t.unit)}`;
+}
+
+/** The clock of a test: started here, kept on the server, so that it runs on whatever happens. */
+function TestClock({ test: t, link }: { test: ProofView } & StageProps) {
+  const left = useLeft(t.clockUntil);
+  const runs = t.clockUntil !== null;
+  return (
+    <button
+      type="button"
+      className="press flex h-[56px] min-w-[150px] items-center gap-2.5 px-3"
+      disabled={link.busy}
+      aria-label={runs ? `Clock, ${left > 0 ? `${countdown(left)} to go` : "held"}; start it again` : "Start the clock"}
+      onClick={() => void link.act({ kind: "CLOCK_STARTED", subject: t.id })}
+    >
+      <Dial share={runs ? 1 - left / t.clockSeconds : 0} />
+      <span className="m text-[19px] font-semibold">
+        {!runs ? `start ${countdown(t.clockSeconds)}` : left > 0 ? countdown(left) : "held"}
+      </span>
+    </button>
+  );
+}

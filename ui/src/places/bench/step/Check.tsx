@@ -1,0 +1,123 @@
+import type { CheckView } from "../../../api/types";
+import { Mark } from "../../../parts/Mark";
+import { Sentence } from "../../../parts/States";
+import { rounded, unitWord } from "../../../parts/numbers";
+import { useDraft } from "../../../parts/useDraft";
+import type { StageProps } from "../frame/stage";
+import { faultAt } from "../frame/faultAt";
+
+/** One question of the step: a confirmation to press, or a number to read. */
+export function Check({
+  check: c,
+  number,
+  step,
+  link,
+  view,
+}: { check: CheckView; number: number; step: string } & StageProps) {
+  const said = c.answered
+    ? `${c.value === null ? "confirmed" : `${rounded(c.value, 2)} ${unitWord(c.unit)}`}, ${c.by}`
+    : "";
+  return (
+    <li className="flex min-h-[56px] items-center gap-4 border-b border-line2 py-1.5">
+      {c.about === "step" || c.answered ? (
+        <Mark state={c.answered ? (c.passed ? "sound" : "renew") : "unknown"} size={20} />
+      ) : (
+        <AboutMark about={c.about} />
+      )}
+      <span className="min-w-0 flex-1 text-[17px] leading-[21px] font-[600]">
+        {c.ask}
+        {c.hold && <span className="ml-2 text-[13px] font-[640] whitespace-nowrap text-accent">hold point</span>}
+        {c.note && <span className="block text-[13.5px] font-[560] text-soft">{c.note}</span>}
+        {limits(c) && <span className="m block text-[13px] text-muted">{limits(c)}</span>}
+      </span>
+      {c.kind === "number" && (!c.answered || !c.passed) ? (
+        <NumberCheck check={c} step={step} link={link} view={view} />
+      ) : c.answered ? (
+        <span className="text-[14px] text-muted">{said}</span>
+      ) : (
+        <button
+          type="button"
+          className="press call min-w-[132px]"
+          disabled={link.busy}
+          onClick={() => void link.act({ kind: "CHECKED", step, subject: c.id })}
+          aria-label={`Confirm: ${c.ask}`}
+        >
+          Confirm <span className="m pl-1 text-[12px] font-medium text-muted">alt {number}</span>
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** A mark across a joint, or the drive under power: drawn, so that it is seen before it is read. */
+function AboutMark({ about }: { about: string }) {
+  return (
+    <svg width="22" height="22" viewBox="0 0 22 22" fill="none" stroke="var(--ink)" strokeWidth="1.6" aria-hidden>
+      {about === "mark" ? (
+        <>
+          <path d="M2,11H20" />
+          <path d="M11,3V19" stroke="var(--accent)" strokeWidth="3.4" />
+        </>
+      ) : (
+        <>
+          <circle cx="11" cy="11" r="9" />
+          <path d="M12.5,4L7,12.5H11L9.5,18L15,9.5H11Z" fill="var(--ink)" stroke="none" />
+        </>
+      )}
+    </svg>
+  );
+}
+
+function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: string } & StageProps) {
+  const [typed, setTyped, clear] = useDraft(`${view.id}.${step}.${c.id}`);
+  const [right, setRight, clearRight] = useDraft(`${view.id}.${step}.${c.id}.right`);
+  const fault = faultAt(link.faults, "value", "typed", c.id);
+  return (
+    <form
+      className="flex items-start gap-2"
+      onSubmit={async (e) => {
+        e.preventDefault();
+        if (await link.act({ kind: "CHECKED", step, subject: c.id, typed: c.pair ? `${typed}|${right}` : typed })) {
+          clear();
+          clearRight();
+        }
+      }}
+    >
+      <div className={c.pair ? "w-[240px]" : "w-[170px]"}>
+        <div className="flex">
+          <input
+            className="field m w-full min-w-0 text-right"
+            inputMode="decimal"
+            placeholder={c.pair ? "left" : ""}
+            aria-label={`${c.ask}, ${c.pair ? "left, " : ""}${unitWord(c.unit)}`}
+            aria-invalid={fault !== undefined}
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          {c.pair && (
+            <input
+              className="field m -ml-px w-full min-w-0 text-right"
+              inputMode="decimal"
+              placeholder="right"
+              aria-label={`${c.ask}, right, ${unitWord(c.unit)}`}
+              aria-invalid={fault !== undefined}
+              value={right}
+              onChange={(e) => setRight(e.target.value)}
+            />
+          )}
+        </div>
+        {fault && <Sentence>{fault}</Sentence>}
+      </div>
+      <button type="submit" className="press call" disabled={!typed || (c.pair && !right) || link.busy}>
+        {unitWord(c.unit)}
+      </button>
+    </form>
+  );
+}
+
+function limits(c: CheckView): string {
+  const parts = [];
+  if (c.min !== null) parts.push(`at least ${rounded(c.min, 2)}`);
+  if (c.max !== null) parts.push(`at most ${rounded(c.max, 2)}`);
+  return parts.length > 0 ? `${parts.join(", ")} ${unitWord(c.unit)}` : "";
+}

@@ -1,0 +1,274 @@
+import { useState } from "react";
+import type { Rail, RailPart, StepView } from "../../../api/types";
+import { PinMark } from "../../../drawing/PinMark";
+import { PressUp } from "../../../drawing/PressUp";
+import { Check } from "./Check";
+import type { InStage, StageProps } from "../frame/stage";
+import { faultAt } from "../frame/faultAt";
+import { Foot } from "../frame/Foot";
+import { useKey } from "../frame/useKey";
+import { NextAndTray } from "./NextAndTray";
+import { SmallPart } from "../../../drawing/SmallPart";
+import { Places } from "./Places";
+import { Torque } from "./Torque";
+import { Sentence } from "../../../parts/States";
+
+/** The step of Strip or Build that is in hand: its sentence, what goes with it, what is missing. */
+export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD">) {
+  const step = now.step;
+  const [why, setWhy] = useState("");
+  if (!step) return null;
+  const open = step.checks.filter((c) => !c.answered || !c.passed);
+  const fault = faultAt(link.faults, "torque");
+  const held = faultAt(link.faults, "wait");
+  const done = async () => {
+    if (await link.act({ kind: "STEP_DONE", step: step.id, text: why })) setWhy("");
+  };
+  return (
+    <div className="grid flex-1 grid-cols-[minmax(0,1fr)_424px] max-[1000px]:grid-cols-1">
+      <section className="flex flex-col" aria-label="The step in hand">
+        <div className="px-5">
+          <Pinned step={step} />
+          <StepHead step={step} />
+          <Beside step={step} />
+        </div>
+        <div className="flex-1 px-5 pt-2">
+          {(open.length > 0 || step.checks.length === 0) && <Cautions step={step} />}
+          {fault && <Sentence>{fault}</Sentence>}
+          {step.beside.length > 0 && <PressUp parts={step.beside} />}
+          {step.places.length > 0 && <Places step={step} link={link} />}
+          {open.length > 0 || !step.torque ? (
+            <>
+              <Checks step={step} link={link} view={view} />
+              <PartsInHand parts={inHand(rails)} />
+            </>
+          ) : (
+            <Torque step={step} torque={step.torque} link={link} view={view} />
+          )}
+        </div>
+        {held && (
+          <div className="px-5 pb-1">
+            <Sentence>{held}</Sentence>
+            <label className="flex items-center gap-2 text-[14px] text-soft">
+              Why it need not wait
+              <input className="field flex-1" value={why} maxLength={2000} onChange={(e) => setWhy(e.target.value)} />
+            </label>
+          </div>
+        )}
+        <Foot
+          link={link}
+          view={view}
+          main={step.stripping ? "Off, next step" : "Done, next step"}
+          missing={step.missing}
+          disabled={step.missing !== ""}
+          onMain={() => void done()}
+        />
+      </section>
+      <NextAndTray id={view.id} now={now} />
+    </div>
+  );
+}
+
+/** What can kill, crush or break at this step stays at the top until it is done. */
+function Pinned({ step }: { step: StepView }) {
+  if (step.pinned.length === 0) return null;
+  return (
+    <ul className="-mx-5 flex flex-wrap border-b border-ink bg-card" aria-label="Cautions in force">
+      {step.pinned.map((p) => (
+        <li key={p.say} className="flex min-h-11 flex-1 basis-[240px] items-center gap-2.5 px-5 py-1.5">
+          <PinMark mark={p.mark} />
+          <span className="text-[14.5px] leading-[17px] font-[640] text-balance">{p.say}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function StepHead({ step }: { step: StepView }) {
+  return (
+    <div className="flex items-baseline gap-4 pt-2.5 pb-2">
+      <span className="m text-[15px] font-semibold whitespace-nowrap text-accent">
+        {step.number}
+        <span className="font-medium text-muted">/{step.of}</span>
+      </span>
+      <h2 className="text-[31px] leading-9 font-[680] tracking-[-.005em] text-balance">{step.sentence}</h2>
+    </div>
+  );
+}
+
+/** What goes with the step: turn the pump, the tool, what goes on, which way round. */
+function Beside({ step }: { step: StepView }) {
+  const torque = step.torque;
+  const items: [keyof typeof ICONS, string, string][] = [];
+  if (step.turn) items.push(["turn", step.turn, `it stands ${step.pose} for this step`]);
+  const [tool, ...more] = step.tools;
+  if (tool)
+    items.push([
+      "tool",
+      tool,
+      more.length > 0 ? `and ${more.join(", ")}` : step.toolChange ? "change of tool" : "in the hand already",
+    ]);
+  if (torque)
+    items.push([
+      "torque",
+      torque.wrench ? `Torque wrench ${torque.wrench}` : "No wrench in the crib fits",
+      torque.wrenchBecause,
+    ]);
+  const [apply, ...other] = step.apply;
+  if (apply) items.push(["apply", apply, other.join("; ") || "nothing else"]);
+  const [facing, ...faces] = step.facings;
+  if (facing) items.push(["way", facing, faces.join("; ")]);
+  if (items.length === 0) items.push(["hand", "By hand", "no tool for this step"]);
+  return (
+    <ul className="flex flex-wrap border-y border-line">
+      {items.slice(0, 4).map(([icon, first, second]) => (
+        <li
+          key={icon}
+          className="flex min-h-[50px] min-w-[180px] flex-1 items-center gap-2.5 border-line py-1 pr-3 not-first:border-l not-first:pl-3.5"
+        >
+          <svg width="34" height="34" viewBox="0 0 34 34" className="shrink-0" aria-hidden>
+            {ICONS[icon]}
+          </svg>
+          <span className="min-w-0 leading-[17px]">
+            <b className="line-clamp-2 text-[15px] font-[660]" title={first}>
+              {first}
+            </b>
+            {second && (
+              <span className="block truncate text-[13.5px] text-muted" title={second}>
+                {second}
+              </span>
+            )}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function inHand(rails: Rail[]): RailPart[] {
+  return rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => p.where === "in-hand");
+}
+
+/** The parts of the step, large, with what to mind about each. */
+function PartsInHand({ parts }: { parts: RailPart[] }) {
+  return (
+    <ul className="grid grid-cols-3 gap-x-5 gap-y-2 pt-3 max-[760px]:grid-cols-2" aria-label="Parts in hand">
+      {parts.map((p) => (
+        <li key={p.id} className="flex items-center gap-3">
+          <SmallPart glyphName={p.glyph} size={76} />
+          <span className="min-w-0 leading-[18px]">
+            <b className="block text-[16px] font-[660]">
+              {p.count > 1 && `${p.count} × `}
+              {p.name}
+            </b>
+            {p.care.length > 0 && (
+              <span className="block text-[14px] font-[620] text-watch-words">
+                {p.care.map((c) => CARE[c] ?? c).join(", ")}
+              </span>
+            )}
+            {p.facing && <span className="block text-[14px] text-soft">{p.facing}</span>}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const CARE: Record<string, string> = {
+  fragile: "brittle",
+  matched: "matched, back to its own place",
+  interchangeable: "a swap does no harm",
+};
+
+const line = { fill: "none", stroke: "var(--ink)", strokeWidth: 1.7 } as const;
+const ICONS = {
+  tool: (
+    <g {...line}>
+      <path d="M5,29L17,17M9,32L20,21M5,29C4,31 7,33.5 9,32" />
+      <path d="M27,4.5A8,8 0 1 0 30.5,12L25,13.5L21.5,10L23,5.5Z" />
+    </g>
+  ),
+  torque: (
+    <g {...line}>
+      <path d="M3,23.5L21,13.5M5,27L23,17M3,23.5C1.5,24.5 3.5,28 5,27" />
+      <circle cx="25" cy="13.5" r="6" />
+      <path d="M25,10.2l2.9,1.65v3.3L25,16.8l-2.9,-1.65v-3.3z" />
+    </g>
+  ),
+  apply: (
+    <g {...line}>
+      <path d="M12,4H22V9H12ZM14,9V30L17,33L20,30V9M14,14l6,2.2M14,18l6,2.2M14,22l6,2.2" />
+      <path d="M6,17C3.2,21 3.2,24 6,24C8.8,24 8.8,21 6,17Z" fill="var(--ink)" stroke="none" />
+    </g>
+  ),
+  way: (
+    <g>
+      <rect width="34" height="34" fill="var(--ink)" />
+      <path d="M17,5L25,15H19.5V29H14.5V15H9Z" fill="var(--card)" />
+    </g>
+  ),
+  turn: (
+    <g {...line}>
+      <rect x="8" y="14" width="18" height="11" />
+      <path d="M4,19.5H8M26,19.5H30M7,9C11,3.5 23,3.5 27,9" />
+      <path d="M29,11.5L28.4,5.4L23.6,9.2Z" fill="var(--ink)" stroke="none" />
+    </g>
+  ),
+  hand: (
+    <g {...line}>
+      <path d="M9,32V18L6,14V9Q6,7.5 8,7.5T10,9V15V5Q10,3.5 12,3.5T14,5V14V4Q14,2.5 16,2.5T18,4V14V5Q18,3.5 20,3.5T22,5V16Q26,13 28,16L22,24V32Z" />
+    </g>
+  ),
+};
+
+function Cautions({ step }: { step: StepView }) {
+  return step.cautions.map((c) => (
+    <p
+      key={c}
+      className="mb-2 flex items-center gap-3 border-l-[5px] border-watch bg-card py-2 pr-3 pl-3.5 text-[16px] leading-5 font-[620]"
+    >
+      <svg width="22" height="20" viewBox="0 0 22 20" className="shrink-0" aria-hidden>
+        <path d="M11,1.5L21,18.5H1Z" fill="none" stroke="var(--watch-words)" strokeWidth="2" strokeLinejoin="round" />
+        <path d="M11,7V13M11,15V17" stroke="var(--watch-words)" strokeWidth="2.2" />
+      </svg>
+      {c}
+    </p>
+  ));
+}
+
+function Checks({ step, link, view }: { step: StepView } & StageProps) {
+  const confirm = (i: number) => {
+    const check = step.checks[i];
+    if (check?.kind === "confirm" && !check.answered) {
+      void link.act({ kind: "CHECKED", step: step.id, subject: check.id });
+    }
+  };
+  useKey("1", "altKey", () => confirm(0));
+  useKey("2", "altKey", () => confirm(1));
+  useKey("3", "altKey", () => confirm(2));
+  return (
+    <div>
+      {step.checks.length > 0 && (
+        <ul aria-label="Checks">
+          {step.checks.map((c, i) => (
+            <Check key={c.id} check={c} number={i + 1} step={step.id} link={link} view={view} />
+          ))}
+        </ul>
+      )}
+      {step.torque && (
+        <p className="pt-3 text-[15px] text-soft">
+          Then the torque: {step.torque.count} × {step.torque.thread}, threads {step.torque.threads}
+          {step.torque.locker !== "none" && `, threadlocker ${step.torque.locker}`}
+          {step.torque.across && `, ${step.torque.across}`}.
+        </p>
+      )}
+      {step.checks.length === 0 && !step.torque && (
+        <p className="pt-2 text-[17px] text-soft">
+          {step.stripping ? "Lay it on the tray by its side." : "Nothing to read at this step."} About{" "}
+          <span className="m">{step.minutes}</span> min
+          {step.learnedJobs > 0 ? `, from ${step.learnedJobs} jobs here` : ", from the sheet"}.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,278 @@
+import { useState, type ReactNode } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { api } from "../../../api/client";
+import type { StepView, TorqueView } from "../../../api/types";
+import { BoltPattern } from "../../../drawing/BoltPattern";
+import { DrawDown } from "../../../drawing/DrawDown";
+import { useFocus } from "../../../parts/useFocus";
+import { GaugeReader } from "../../../parts/GaugeField";
+import { Mark } from "../../../parts/Mark";
+import { torque as shown } from "../../../parts/numbers";
+import { useSettings } from "../../../parts/settings";
+import { Sentence } from "../../../parts/States";
+import { useDraft } from "../../../parts/useDraft";
+import { Adapter } from "./Adapter";
+import type { StageProps } from "../frame/stage";
+import { faultAt } from "../frame/faultAt";
+
+type Props = { step: StepView; torque: TorqueView } & StageProps;
+
+/** Tightening a joint: where the bolts lie, how far each has come, the reading in hand. */
+export function Torque({ step, torque, link, view }: Props) {
+  const [asked, setAsked] = useState<number | null>(null);
+  const full = torque.pass === torque.fullPass;
+  const bolt = full ? (asked ?? torque.nextFastener ?? torque.order.at(-1) ?? 1) : null;
+  return (
+    <div>
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
+        <BoltPattern torque={torque} current={bolt} onChoose={full ? setAsked : undefined} />
+        <DrawDown torque={torque} current={bolt} />
+        <div className="w-[236px] max-[1000px]:w-full">
+          {torque.finished ? (
+            <Finished torque={torque} />
+          ) : torque.pass < torque.fullPass ? (
+            <EarlyPass step={step} torque={torque} link={link} view={view} />
+          ) : torque.pass === torque.lastRound ? (
+            <LastRound step={step} torque={torque} link={link} view={view} />
+          ) : (
+            <Reading
+              key={`${step.id}.${bolt}`}
+              bolt={bolt ?? 1}
+              step={step}
+              torque={torque}
+              link={link}
+              view={view}
+              onTaken={() => setAsked(null)}
+            />
+          )}
+        </div>
+      </div>
+      <div className="flex flex-wrap items-center gap-x-5">
+        <p className="text-[13.5px] text-muted">
+          {torque.thread}, threads {torque.threads}
+          {torque.locker !== "none" && `, threadlocker ${torque.locker}`}
+          {torque.across && `, ${torque.across}`}
+          {torque.clampKn > 0 && `, about ${torque.clampKn.toFixed(1)} kN clamp by the dry nut factor`}
+          {step.checks.length > 0 &&
+            `. ${step.checks.length} ${step.checks.length === 1 ? "check" : "checks"} confirmed`}
+        </p>
+        <Adapter torque={torque} />
+      </div>
+    </div>
+  );
+}
+
+function Finished({ torque }: { torque: TorqueView }) {
+  return (
+    <div className="border-t-2 border-sound pt-3">
+      <p className="flex items-center gap-2.5 text-[20px] font-[680]">
+        <Mark state="sound" size={22} />
+        {torque.count === 1 ? "In range" : `All ${torque.count} in range or answered`}
+      </p>
+      {torque.retorqueHours > 0 && torque.locker === "none" && (
+        <p className="pt-2 text-[15px] text-soft">
+          Retorque cold and unpressurised after {torque.retorqueHours} h. The record asks for it.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Passes that only bring the parts together: set the wrench, go round, say so. */
+function EarlyPass({ step, torque, link }: Props) {
+  const { unit } = useSettings();
+  const pass = torque.passes.find((p) => p.number === torque.pass);
+  const set = (torque.targetNm * (pass?.percent ?? 100)) / 100;
+  return (
+    <div>
+      <p className="flex justify-between text-[17px] font-[720] text-accent">
+        Pass {torque.pass} of {torque.fullPass}
+        <span className="m text-[15px] font-semibold">{pass?.percent} %</span>
+      </p>
+      <p className="m border-2 border-ink bg-card px-3.5 text-right text-[66px] leading-[72px] font-semibold tracking-[-.04em]">
+        {shown(set, unit)}
+        <span className="pl-2 text-[15px] font-medium tracking-normal text-muted">{unit}</span>
+      </p>
+      <p className="py-1.5 text-[14.5px] leading-[18px]">
+        {torque.pass === 1 ? "Start every bolt by hand, then set" : "Set"} the wrench to this and go round in the order
+        drawn.
+      </p>
+      <PassDone step={step} torque={torque} link={link}>
+        Pass {torque.pass} is round
+      </PassDone>
+    </div>
+  );
+}
+
+function LastRound({ step, torque, link }: Props) {
+  return (
+    <div>
+      <p className="flex justify-between text-[17px] font-[720] text-accent">
+        Last round <span className="m text-[15px] font-semibold">100 %</span>
+      </p>
+      <p className="py-2 text-[17px] leading-[21px]">
+        Once more round the circle, 1 to {torque.count}, until none moves.
+      </p>
+      <PassDone step={step} torque={torque} link={link}>
+        None moved
+      </PassDone>
+    </div>
+  );
+}
+
+function PassDone({ step, torque, link, children }: Omit<Props, "view"> & { children: ReactNode }) {
+  const button = useFocus<HTMLButtonElement>();
+  return (
+    <button
+      type="button"
+      className="press call h-[52px] w-full text-[19px]"
+      ref={button}
+      disabled={link.busy}
+      onClick={() => void link.act({ kind: "PASS_DONE", step: step.id, pass: torque.pass })}
+    >
+      {children}
+    </button>
+  );
+}
+
+function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: number; onTaken: () => void }) {
+  const { unit } = useSettings();
+  const [typed, setTyped, clear] = useDraft(`${view.id}.${step.id}.bolt.${bolt}`);
+  const [gauge, setGauge] = useState("");
+  const fault = faultAt(link.faults, "value", "typed", "fastener", "unit", "gauge");
+  const field = useFocus<HTMLInputElement>();
+  const kept = torque.fasteners.find((f) => f.number === bolt);
+  const open = torque.fasteners.find((f) => f.lie !== "in-range" && f.acceptedBecause === null);
+  const take = async (clicked: boolean) => {
+    const done = await link.act({
+      kind: "TORQUE_READ",
+      step: step.id,
+      pass: torque.pass,
+      fastener: bolt,
+      ...(clicked ? { text: "clicked" } : { typed, unit, items: gauge ? [`gauge:${gauge}`] : [] }),
+    });
+    if (done) {
+      clear();
+      onTaken();
+    }
+  };
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        void take(false);
+      }}
+    >
+      <p className="flex items-baseline justify-between">
+        <label htmlFor="reading" className="text-[17px] font-[720] text-accent">
+          {torque.count === 1 ? "The joint" : `Bolt ${bolt}`}
+          {torque.fullPass > 1 && `, pass ${torque.pass}`}
+        </label>
+        <span className="m text-[15px] font-semibold tracking-[-.04em]">
+          {shown(torque.minNm, unit)}–{shown(torque.maxNm, unit)}
+          <span className="pl-1 text-[12.5px] font-medium text-muted">{unit}</span>
+        </span>
+      </p>
+      <input
+        id="reading"
+        className="m field h-[76px] w-full px-3.5 text-right text-[66px] leading-[70px] font-semibold tracking-[-.04em]"
+        inputMode="decimal"
+        autoComplete="off"
+        ref={field}
+        placeholder="–"
+        value={typed}
+        aria-invalid={fault !== undefined}
+        aria-describedby="reading-fault"
+        onChange={(e) => {
+          setTyped(e.target.value);
+          setGauge("");
+        }}
+      />
+      <div id="reading-fault">{fault && <Sentence>{fault}</Sentence>}</div>
+      <div className="grid grid-cols-[1fr_auto] gap-2 pt-2">
+        <button type="submit" className="press call h-[52px] text-[19px]" disabled={!typed.trim() || link.busy}>
+          Take reading
+        </button>
+        <button
+          type="button"
+          className="press h-[52px]"
+          disabled={link.busy}
+          onClick={() => void take(true)}
+          title="A click wrench gives no reading"
+        >
+          Clicked
+        </button>
+      </div>
+      {torque.wrench && (
+        <div className="pt-2">
+          <GaugeReader
+            rebuild={view.id}
+            subject={step.id}
+            measure="torque"
+            unit="N·m"
+            only={torque.wrench}
+            onRead={(text, from) => {
+              setTyped(text);
+              setGauge(from);
+            }}
+          />
+        </div>
+      )}
+      {kept && kept.readings.length > 0 && kept.number !== open?.number && (
+        <p className="pt-1 text-[13px] text-muted">
+          Read so far: {kept.readings.map((r) => shown(r, unit)).join(", ")}
+        </p>
+      )}
+      {open && <Answer bolt={open.number} say={open.say} step={step.id} link={link} view={view} />}
+    </form>
+  );
+}
+
+/** A reading out of range is kept and must be answered: taken again, or accepted by the lead. */
+function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; step: string } & StageProps) {
+  const [open, setOpen] = useState(false);
+  const [reason, setReason, clear] = useDraft(`${view.id}.${step}.accept.${bolt}`);
+  const people = useQuery({ queryKey: ["people"], queryFn: api.people });
+  const lead = people.data?.find((p) => p.role === "lead")?.initials;
+  const fault = faultAt(link.faults, "text");
+  const accept = async () => {
+    if (await link.act({ kind: "TORQUE_ACCEPTED", step, fastener: bolt, text: reason }, lead)) clear();
+  };
+  return (
+    <div className="pt-1.5">
+      <p className="flex items-start gap-2 text-[14px] leading-[17px]" role="status">
+        <Mark state="renew" size={20} />
+        <span>
+          <b className="font-[680]">{say}</b>{" "}
+          {!open && (
+            <button type="button" className="font-[620] underline underline-offset-3" onClick={() => setOpen(true)}>
+              Lead accepts it
+            </button>
+          )}
+        </span>
+      </p>
+      {open && (
+        <div className="pt-2">
+          <input
+            className="field w-full"
+            aria-label={`Why bolt ${bolt} is accepted`}
+            placeholder="Why it is accepted"
+            value={reason}
+            maxLength={2000}
+            autoFocus
+            onChange={(e) => setReason(e.target.value)}
+          />
+          {fault && <Sentence>{fault}</Sentence>}
+          <button
+            type="button"
+            className="press mt-2 w-full"
+            disabled={!lead || link.busy}
+            onClick={() => void accept()}
+          >
+            Accepted by {lead ?? "a lead"}
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}

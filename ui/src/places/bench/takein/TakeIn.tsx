@@ -1,0 +1,317 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { api } from "../../../api/client";
+import type { PumpView, Rail, RailPart, WaysView } from "../../../api/types";
+import { Rails } from "../../../drawing/Rails";
+import { clock, day, millions, rounded } from "../../../parts/numbers";
+import { Failed, Loading, Sentence } from "../../../parts/States";
+import { useDraft } from "../../../parts/useDraft";
+import type { InStage, StageProps } from "../frame/stage";
+import { faultAt } from "../frame/faultAt";
+import { Foot } from "../frame/Foot";
+import { Schools, WaysIn } from "./WaysIn";
+
+const SECTIONS: Record<string, string> = {
+  wet: "Wet end",
+  air: "Air side",
+  drive: "Drive",
+  frame: "Frame",
+};
+
+type Wish = "leave" | "inspect" | "renew";
+
+/** Why the pump is here, and what the rebuild must reach. The plan answers at once. */
+export function TakeIn({ view, rails, link }: InStage<"TAKE_IN">) {
+  const pump = useQuery({
+    queryKey: ["pump", view.pump.tag],
+    queryFn: () => api.pump(view.pump.tag),
+  });
+  if (pump.data?.sheet)
+    return <Wishes view={view} rails={rails} link={link} pump={pump.data} sheet={pump.data.sheet} />;
+  if (pump.error) return <Failed error={pump.error} what="the pump" />;
+  return <Loading what="the sheet" />;
+}
+
+type Sheet = NonNullable<PumpView["sheet"]>;
+
+function Wishes({
+  view,
+  rails: drawn,
+  link,
+  pump,
+  sheet,
+}: StageProps & { rails: Rail[]; pump: PumpView; sheet: Sheet }) {
+  const [reason, setReason, clearReason] = useDraft(`${view.id}.reason`);
+  const [stored, setStored, clearWishes] = useDraft(`${view.id}.wishes`);
+  const wishes = stored ? (JSON.parse(stored) as Record<string, Wish>) : {};
+  const set = (parts: string[], wish: Wish) =>
+    setStored(JSON.stringify({ ...wishes, ...Object.fromEntries(parts.map((p) => [p, wish])) }));
+  const of = (wish: Wish) => Object.keys(wishes).filter((p) => wishes[p] === wish);
+  const [renew, inspect] = [of("renew"), of("inspect")];
+  const [chosenWays, setChosenWays, clearWays] = useDraft(`${view.id}.ways`);
+  const [avoided, setAvoided, clearAvoided] = useDraft(`${view.id}.avoid`);
+  const schoolWays = chosenWays ? (JSON.parse(chosenWays) as Record<string, string>) : {};
+  const chosen = renew.length + inspect.length > 0;
+  const items = [
+    ...renew.map((p) => `renew:${p}`),
+    ...inspect.map((p) => `inspect:${p}`),
+    ...Object.values(schoolWays).map((w) => `way:${w}`),
+    ...avoided
+      .split(",")
+      .filter(Boolean)
+      .map((s) => `avoid:${s}`),
+  ];
+  const ways = useQuery({
+    queryKey: ["ways", view.id, items],
+    queryFn: () => api.ways(view.id, items),
+    enabled: chosen,
+    placeholderData: keepPreviousData,
+  });
+  const takeIn = async () => {
+    if (await link.act({ kind: "TAKEN_IN", text: reason, items })) {
+      clearReason();
+      clearWishes();
+      clearWays();
+      clearAvoided();
+    }
+  };
+  const fault = faultAt(link.faults, "items", "text");
+  const spoilt = new Set(ways.data?.renew.map((r) => r.part));
+  const rails = drawn.map((r) => ({
+    ...r,
+    lines: r.lines.map((l) => ({
+      ...l,
+      parts: l.parts.map((p) => asWished(p, wishes, chosen ? spoilt : new Set())),
+    })),
+  }));
+  const cycle = (parts: RailPart[]) => {
+    const mine = parts.map((p) => p.id).filter((p) => sheet.parts.some((q) => q.id === p));
+    const now = wishes[mine[0] ?? ""] ?? "leave";
+    if (mine.length > 0) set(mine, now === "leave" ? "inspect" : now === "inspect" ? "renew" : "leave");
+  };
+  return (
+    <>
+      <Rails rails={rails} onPress={cycle} />
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)_388px] max-[1000px]:grid-cols-1">
+        <section className="flex flex-col" aria-label="What the rebuild must reach">
+          <div className="px-5 pt-2.5">
+            <h2 className="pb-2 text-[31px] leading-9 font-[680]">Why is it here, and what must be reached</h2>
+            <label className="block text-[14px] text-soft">
+              Why now: due, failed, or what was seen
+              <input
+                className="field mt-1 block w-full text-[17px] text-ink"
+                value={reason}
+                maxLength={2000}
+                placeholder={dueWords(pump)}
+                onChange={(e) => setReason(e.target.value)}
+              />
+            </label>
+            <div className="flex flex-wrap gap-2.5 py-3">
+              {sheet.kits.map((k) => {
+                const parts = Object.keys(k.parts).filter((p) => sheet.parts.some((q) => q.id === p));
+                const on = parts.every((p) => wishes[p] === "renew");
+                return (
+                  <button
+                    key={k.id}
+                    type="button"
+                    aria-pressed={on}
+                    className={`press h-[56px] ${on ? "call" : ""}`}
+                    onClick={() => set(parts, on ? "leave" : "renew")}
+                  >
+                    {k.title}: renew {parts.length} kinds of part
+                  </button>
+                );
+              })}
+            </div>
+          </div>
+          <Parts sheet={sheet} wishes={wishes} set={set} />
+          {fault && (
+            <div className="px-5">
+              <Sentence>{fault}</Sentence>
+            </div>
+          )}
+          <Foot
+            link={link}
+            view={view}
+            main="Take it in"
+            missing={chosen ? `${renew.length} to renew, ${inspect.length} to look at` : "choose a kit or a part"}
+            disabled={!chosen}
+            onMain={() => void takeIn()}
+          />
+        </section>
+        <aside className="border-l-[1.5px] border-ink bg-card px-6 pt-3 pb-5 max-[1000px]:border-t max-[1000px]:border-l-0">
+          <PlanPreview ways={chosen ? ways.data : undefined} sheet={sheet} />
+          {chosen && ways.data && (
+            <>
+              <WaysIn routes={ways.data.routes} onChoose={(avoid) => setAvoided(avoid.join(","))} />
+              <Schools
+                ways={ways.data}
+                onChoose={(school, way) => setChosenWays(JSON.stringify({ ...schoolWays, [school]: way }))}
+              />
+            </>
+          )}
+          <p className="pt-3 text-[15px] font-[620]">
+            <Link className="under" to={`/symptoms/${view.pump.tag}`}>
+              It does something it should not: symptoms first
+            </Link>
+          </p>
+          <Duty pump={pump} />
+        </aside>
+      </div>
+    </>
+  );
+}
+
+/** A part as the drawing shows it before the plan is made: asked for, spoilt by the way in, or left. */
+function asWished(part: RailPart, wishes: Record<string, Wish>, spoilt: Set<string>): RailPart {
+  const wish = wishes[part.id] ?? "leave";
+  if (wish === "renew" || spoilt.has(part.id)) return { ...part, state: "renew", word: "renew", subWord: "" };
+  return { ...part, word: wish === "inspect" ? "look" : "leave", subWord: "" };
+}
+
+const times = (n: number) => (n === 0 ? "never" : n === 1 ? "once" : n === 2 ? "twice" : `${n} times`);
+
+function dueWords(pump: PumpView): string {
+  const days = Math.round(pump.strip.dueDays);
+  return days < 0 ? `${-days} days past its interval` : `due in ${days} days`;
+}
+
+interface PartsProps {
+  sheet: Sheet;
+  wishes: Record<string, Wish>;
+  set: (parts: string[], wish: Wish) => void;
+}
+
+function Parts({ sheet, wishes, set }: PartsProps) {
+  const [open, setOpen] = useState("");
+  const sections = [...new Set(sheet.parts.map((p) => p.section))];
+  return (
+    <div className="flex-1 px-5">
+      {sections.map((s) => {
+        const parts = sheet.parts.filter((p) => p.section === s);
+        const asked = parts.filter((p) => (wishes[p.id] ?? "leave") !== "leave").length;
+        return (
+          <div key={s} className="border-t border-ink">
+            <button
+              type="button"
+              className="flex h-12 w-full items-center justify-between text-left"
+              aria-expanded={open === s}
+              onClick={() => setOpen(open === s ? "" : s)}
+            >
+              <span className="head">{SECTIONS[s] ?? s}, part by part</span>
+              <span className="text-[14px] text-muted">
+                {asked > 0 ? `${asked} of ${parts.length} asked for` : `${parts.length} parts`} {open === s ? "▴" : "▾"}
+              </span>
+            </button>
+            {open === s && (
+              <ul className="grid grid-cols-2 gap-x-6 pb-3 max-[760px]:grid-cols-1">
+                {parts.map((p) => (
+                  <li key={p.id} className="flex min-h-12 items-center justify-between gap-2 border-t border-line2">
+                    <span className="min-w-0 truncate text-[15px] font-[600]" title={p.name}>
+                      {p.name}
+                    </span>
+                    <span className="flex" role="group" aria-label={p.name}>
+                      {(["leave", "inspect", "renew"] as const).map((w) => (
+                        <button
+                          key={w}
+                          type="button"
+                          aria-pressed={(wishes[p.id] ?? "leave") === w}
+                          className={`-ml-px h-12 border px-2.5 text-[14px] ${
+                            (wishes[p.id] ?? "leave") === w
+                              ? "relative border-ink bg-ink font-[680] text-card"
+                              : "border-line bg-card text-soft"
+                          }`}
+                          onClick={() => set([p.id], w)}
+                        >
+                          {w === "inspect" ? "look" : w}
+                        </button>
+                      ))}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+
+interface PreviewProps {
+  ways: WaysView | undefined;
+  sheet: Sheet;
+}
+
+function PlanPreview({ ways, sheet }: PreviewProps) {
+  const plan = ways?.plan;
+  return (
+    <>
+      <div className="flex items-end justify-between border-b-[1.5px] border-ink pb-1">
+        <h2 className="head">The plan for that</h2>
+        <span className="text-[13px] text-muted">sheet revision {sheet.revision}</span>
+      </div>
+      {plan ? (
+        <div className="py-2">
+          <p className="flex items-baseline gap-3">
+            <span className="m text-[44px] leading-[48px] font-semibold tracking-[-.04em]">
+              {clock(plan.minutes + plan.buildOnlyMinutes)}
+            </span>
+            <span className="text-[14px] text-muted">hands on, strip and build</span>
+          </p>
+          <p className="text-[15px] leading-5">
+            {plan.strip.length} steps to strip, the pump turned {times(plan.poseChanges)}, {plan.toolChanges} changes of
+            tool
+            {plan.optimal ? ", none better" : ", not proved the best"}.{" "}
+            {plan.learnedSteps > 0
+              ? `Minutes of ${plan.learnedSteps} steps from jobs recorded here, the rest from the sheet.`
+              : "Minutes from the sheet."}
+          </p>
+          {ways.renew.length > 0 && (
+            <ul className="pt-2">
+              {ways.renew
+                .filter((r) => r.because !== "asked for")
+                .map((r) => (
+                  <li key={r.part} className="border-t border-line2 py-1 text-[14px] leading-[17px]">
+                    <b className="font-[640]">
+                      {r.count} × {r.name}
+                    </b>
+                    <span className="block text-[13px] text-muted">{r.because}</span>
+                  </li>
+                ))}
+            </ul>
+          )}
+        </div>
+      ) : (
+        <p className="py-3 text-[15px] leading-5 text-soft">
+          Choose a kit, or parts to renew or look at: the shortest way in, its minutes and what else it spoils stand
+          here.
+        </p>
+      )}
+    </>
+  );
+}
+
+function Duty({ pump }: { pump: PumpView }) {
+  return (
+    <>
+      <div className="border-b-[1.5px] border-ink pt-4 pb-1">
+        <h2 className="head">What it has done</h2>
+      </div>
+      <p className="py-2 text-[15px] leading-5">
+        {pump.strip.material} fitted {day(pump.strip.fittedOn)}: {rounded(pump.strip.hours)} h
+        {pump.strip.counts > 0 && `, ${millions(pump.strip.counts)} million ${pump.strip.counted}`}.{" "}
+        {pump.strip.because}
+      </p>
+      {pump.duty.map((d) => (
+        <p key={d.fluid} className="flex justify-between border-t border-line2 py-1.5 text-[14.5px]">
+          <span className="min-w-0 truncate font-[600]">{d.name}</span>
+          <span className="m text-[13.5px] whitespace-nowrap">
+            {rounded(d.concentrationPct, 1)} % {rounded(d.temperatureC)} °C {rounded(d.share * 100)} %
+          </span>
+        </p>
+      ))}
+    </>
+  );
+}
