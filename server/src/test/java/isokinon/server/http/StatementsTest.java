@@ -93,7 +93,6 @@ class StatementsTest {
   void aPlanOfTheDiaryAsksAsOftenWithTwiceThePumps() {
     int before = statements(this::plan);
     moreLike("x1");
-    System.out.println("PLAN " + before);
     assertThat(statements(this::plan)).isEqualTo(before).isLessThan(40);
   }
 
@@ -124,7 +123,6 @@ class StatementsTest {
       longest = Math.max(longest, job.lastBytes());
       job.does("STEP_DONE", Map.of("step", job.view().at("/step/id").asText()));
     }
-    System.out.println("LONGEST " + tag + " " + longest);
     assertThat(longest).as(tag).isPositive().isLessThan(15_000);
   }
 
@@ -154,7 +152,6 @@ class StatementsTest {
       }
       job.does("STEP_DONE", Map.of("step", job.view().at("/step/id").asText()));
     }
-    System.out.println("TORQUE " + last);
     assertThat(last).isEqualTo(first).isPositive();
   }
 }
