@@ -1,10 +1,12 @@
 package isokinon.server.planning;
 
+import ai.timefold.solver.core.api.solver.SolutionManager;
 import ai.timefold.solver.core.api.solver.SolverFactory;
 import ai.timefold.solver.core.config.solver.EnvironmentMode;
 import ai.timefold.solver.core.config.solver.SolverConfig;
 import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,17 +19,26 @@ public class JobPlacer {
   private static final Duration MOST = Duration.ofMillis(3500);
   private static final Duration UNIMPROVED = Duration.ofMillis(1200);
 
-  private final SolverFactory<WorkPlan> factory =
-      SolverFactory.create(
-          new SolverConfig()
-              .withSolutionClass(WorkPlan.class)
-              .withEntityClasses(PlannedJob.class)
-              .withConstraintProviderClass(PlanRules.class)
-              .withEnvironmentMode(EnvironmentMode.REPRODUCIBLE)
-              .withTerminationConfig(
-                  new TerminationConfig()
-                      .withSpentLimit(MOST)
-                      .withUnimprovedSpentLimit(UNIMPROVED)));
+  private final SolverFactory<WorkPlan> factory;
+
+  /** Searches as long as a person at the diary likes to wait. */
+  public JobPlacer() {
+    this(MOST, UNIMPROVED);
+  }
+
+  JobPlacer(Duration most, Duration unimproved) {
+    factory =
+        SolverFactory.create(
+            new SolverConfig()
+                .withSolutionClass(WorkPlan.class)
+                .withEntityClasses(PlannedJob.class)
+                .withConstraintProviderClass(PlanRules.class)
+                .withEnvironmentMode(EnvironmentMode.REPRODUCIBLE)
+                .withTerminationConfig(
+                    new TerminationConfig()
+                        .withSpentLimit(most)
+                        .withUnimprovedSpentLimit(unimproved)));
+  }
 
   /** What came out: the jobs with their openings, and whether every rule is kept. */
   public record Planned(List<PlannedJob> jobs, boolean kept) {}
@@ -39,6 +50,7 @@ public class JobPlacer {
     }
     WorkPlan best = factory.buildSolver().solve(new WorkPlan(jobs, fixtures));
     Free free = new Free(best.jobs(), fixtures);
+    free.takeOutWhatBreaksARule();
     boolean better = true;
     while (better) {
       better = false;
@@ -46,14 +58,23 @@ public class JobPlacer {
         better |= !j.isPinned() && free.improve(j);
       }
     }
-    return new Planned(best.jobs(), best.score().hardScore() == 0);
+    return new Planned(best.jobs(), SolutionManager.create(factory).update(best).isFeasible());
   }
 
   /**
-   * The last step, which a search that is cut off by the clock may not have come to: no job stands
-   * where it could be moved to a cheaper free time of its own.
+   * The last steps, which a search that is cut off by the clock may not have come to: no job that
+   * could stand elsewhere breaks a rule, and none could be moved to a cheaper free time of its own.
    */
   private record Free(List<PlannedJob> jobs, List<WorkPlan.Fixture> fixtures) {
+
+    /** The jobs that cost least to leave out are taken out first; the others then stand clear. */
+    private void takeOutWhatBreaksARule() {
+      jobs.stream()
+          .filter(j -> !j.isPinned() && j.opening() != null)
+          .sorted(Comparator.comparingLong(PlannedJob::unplacedCost))
+          .filter(j -> !j.allowed() || !at(j, j.opening()))
+          .forEach(j -> j.put(null));
+    }
 
     private boolean improve(PlannedJob j) {
       Optional<Opening> cheaper =
