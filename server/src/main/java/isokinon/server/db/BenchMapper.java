@@ -54,8 +54,9 @@ public interface BenchMapper {
   Optional<EventRow> byKey(String key);
 
   @Insert(
-      "insert into step_time values (#{rebuild}, #{sheetId}, #{step}, #{building}, #{minutes},"
-          + " #{recordedAt})")
+      "insert into step_time (rebuild, sheet_id, step, building, minutes, recorded_at) "
+          + "values "
+          + "(#{rebuild}, #{sheetId}, #{step}, #{building}, #{minutes}, #{recordedAt})")
   @Changes(Topic.EVENTS)
   void addStepTime(StepTimeRow time);
 
@@ -68,9 +69,10 @@ public interface BenchMapper {
       @Param("sheetId") String sheetId, @Param("before") OffsetDateTime before);
 
   @Insert(
-      "insert into bench_event values (#{rebuild}, #{seq}, #{actKey}, #{at}, #{who}, #{lead},"
-          + " #{kind}, #{step}, #{subject}, #{pass}, #{fastener}, #{reading}, #{unit}, #{text},"
-          + " #{items})")
+      "insert into bench_event (rebuild, seq, act_key, at, who, lead, kind, step, "
+          + "subject, pass, fastener, reading, unit, text, items) values "
+          + "(#{rebuild}, #{seq}, #{actKey}, #{at}, #{who}, #{lead}, #{kind}, #{step}, "
+          + "#{subject}, #{pass}, #{fastener}, #{reading}, #{unit}, #{text}, #{items})")
   @Changes(Topic.EVENTS)
   void append(EventRow event);
 }

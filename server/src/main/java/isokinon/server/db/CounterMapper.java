@@ -16,8 +16,9 @@ public interface CounterMapper {
   List<CounterRow> readings(@Param("pump") String pump, @Param("kind") CounterLog.Kind kind);
 
   @Insert(
-      "insert into counter_reading values (#{pump}, #{kind}, #{at}, #{reading}, #{broughtBy},"
-          + " #{broughtAt})")
+      "insert into counter_reading (pump, kind, at, reading, brought_by, brought_at) "
+          + "values "
+          + "(#{pump}, #{kind}, #{at}, #{reading}, #{broughtBy}, #{broughtAt})")
   @Changes(Topic.COUNTERS)
   void add(CounterRow row);
 

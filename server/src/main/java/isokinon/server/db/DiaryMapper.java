@@ -25,7 +25,7 @@ public interface DiaryMapper {
   record PumpRuleRow(String pump, String line, String pair) {}
 
   /** A job in the diary. */
-  record EntryRow(
+  record DiaryEntryRow(
       String pump,
       String who,
       OffsetDateTime startsAt,
@@ -47,7 +47,9 @@ public interface DiaryMapper {
   @Select("select * from fixture order by id")
   List<FixtureRow> fixtures();
 
-  @Insert("insert into fixture values (#{id}, #{title}, #{pieces}, #{families})")
+  @Insert(
+      "insert into fixture (id, title, pieces, families) values "
+          + "(#{id}, #{title}, #{pieces}, #{families})")
   @Changes(Topic.DIARY)
   void addFixture(FixtureRow row);
 
@@ -63,12 +65,12 @@ public interface DiaryMapper {
   @Select("select * from pump_rule")
   List<PumpRuleRow> rules();
 
-  @Insert("insert into pump_rule values (#{pump}, #{line}, #{pair})")
+  @Insert("insert into pump_rule (pump, line, pair) values " + "(#{pump}, #{line}, #{pair})")
   @Changes(Topic.DIARY)
   void addRule(PumpRuleRow row);
 
   @Select("select * from diary_entry order by starts_at, pump")
-  List<EntryRow> entries();
+  List<DiaryEntryRow> entries();
 
   /** The day a pump was planned for goes with its entry. */
   @Update("update pump set plan_on = null where tag in (select pump from diary_entry)")
@@ -87,10 +89,10 @@ public interface DiaryMapper {
         + " #{r.plannedAt})</foreach></script>"
   })
   @Changes(Topic.DIARY)
-  void add(@Param("rows") List<EntryRow> rows);
+  void add(@Param("rows") List<DiaryEntryRow> rows);
 
   /** A pump and the day it is planned for. */
-  record PlanRow(String pump, LocalDate on) {}
+  record PlannedDay(String pump, LocalDate on) {}
 
   /** Writes the days that pumps are planned for, at least one. */
   @Update({
@@ -98,5 +100,5 @@ public interface DiaryMapper {
         + " separator=','>(#{r.pump}, #{r.on})</foreach></script>"
   })
   @Changes(Topic.PLANS)
-  void plan(@Param("rows") List<PlanRow> rows);
+  void plan(@Param("rows") List<PlannedDay> rows);
 }

@@ -14,8 +14,10 @@ import org.apache.ibatis.annotations.Update;
 public interface FindingMapper {
 
   @Insert(
-      "insert into gauge values (#{id}, #{kind}, #{title}, #{unit}, #{resolution}, #{uncertainty},"
-          + " #{measures}, #{calibratedUntil})")
+      "insert into gauge (id, kind, title, unit, resolution, uncertainty, measures, "
+          + "calibrated_until) values "
+          + "(#{id}, #{kind}, #{title}, #{unit}, #{resolution}, #{uncertainty}, #{measures}, "
+          + "#{calibratedUntil})")
   @Changes(Topic.SHOP)
   void addGauge(GaugeRow gauge);
 
@@ -99,7 +101,9 @@ public interface FindingMapper {
   @Changes(Topic.FINDINGS)
   void clearNextLook(String pump);
 
-  @Insert("insert into next_look values (#{pump}, #{atHours}, #{because})")
+  @Insert(
+      "insert into next_look (pump, at_hours, because) values "
+          + "(#{pump}, #{atHours}, #{because})")
   @Changes(Topic.FINDINGS)
   void addNextLook(NextLookRow row);
 }

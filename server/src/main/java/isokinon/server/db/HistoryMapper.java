@@ -18,8 +18,10 @@ public interface HistoryMapper {
   List<FittedPartRow> allFitted();
 
   @Insert(
-      "insert into fitted_part values (#{pump}, #{role}, #{place}, #{partSerial}, #{material},"
-          + " #{fittedOn}, #{fittedAtHours}, #{cameHours}, #{fittedAtCount}, #{cameCount})")
+      "insert into fitted_part (pump, role, place, part_serial, material, fitted_on, "
+          + "fitted_at_hours, came_hours, fitted_at_count, came_count) values "
+          + "(#{pump}, #{role}, #{place}, #{partSerial}, #{material}, #{fittedOn}, "
+          + "#{fittedAtHours}, #{cameHours}, #{fittedAtCount}, #{cameCount})")
   @Changes(Topic.FITTED)
   void addFitted(FittedPartRow row);
 

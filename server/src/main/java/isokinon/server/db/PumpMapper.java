@@ -66,18 +66,25 @@ public interface PumpMapper {
   List<RunRow> runsIn(@Param("material") String material, @Param("group") String group);
 
   @Insert(
-      "insert into pump values (#{tag}, #{area}, #{areaPosition}, #{family}, #{series}, #{serial},"
-          + " #{sheetId}, #{dutyTitle}, #{dutyNote}, #{role}, #{material}, #{bodyMaterial},"
-          + " #{runningHours}, #{strokes}, #{hoursPerDay}, #{intervalHours}, #{abrasion},"
-          + " #{suctionLiftM}, #{consequence}, #{fittedOn}, #{fittedAtHours}, #{planOn},"
-          + " #{countsPerHour}, #{hoursOn}, #{partSerial}, #{cameHours}, #{cameCount},"
-          + " #{fittedAtCount})")
+      "insert into pump (tag, area, area_position, family, series, serial, sheet_id, "
+          + "duty_title, duty_note, role, material, body_material, running_hours, strokes, "
+          + "hours_per_day, interval_hours, abrasion, suction_lift_m, consequence, fitted_on, "
+          + "fitted_at_hours, plan_on, counts_per_hour, hours_on, part_serial, came_hours, "
+          + "came_count, fitted_at_count) values "
+          + "(#{tag}, #{area}, #{areaPosition}, #{family}, #{series}, #{serial}, #{sheetId}, "
+          + "#{dutyTitle}, #{dutyNote}, #{role}, #{material}, #{bodyMaterial}, "
+          + "#{runningHours}, #{strokes}, #{hoursPerDay}, #{intervalHours}, #{abrasion}, "
+          + "#{suctionLiftM}, #{consequence}, #{fittedOn}, #{fittedAtHours}, #{planOn}, "
+          + "#{countsPerHour}, #{hoursOn}, #{partSerial}, #{cameHours}, #{cameCount}, "
+          + "#{fittedAtCount})")
   @Changes({Topic.PUMPS, Topic.FITTED, Topic.COUNTERS})
   void add(PumpRow pump);
 
   @Insert(
-      "insert into exposure values (#{pump}, #{position}, #{fluid}, #{concentrationPct},"
-          + " #{temperatureC}, #{share}, #{note}, #{usualC}, #{kind})")
+      "insert into exposure (pump, position, fluid, concentration_pct, temperature_c, "
+          + "share, note, usual_c, kind) values "
+          + "(#{pump}, #{position}, #{fluid}, #{concentrationPct}, #{temperatureC}, #{share}, "
+          + "#{note}, #{usualC}, #{kind})")
   @Changes(Topic.DUTIES)
   void addExposure(ExposureRow exposure);
 

@@ -23,7 +23,9 @@ public interface SheetMapper {
   @Select("select * from sheet where id = #{id} order by revision desc")
   List<SheetRow> revisionsOf(String id);
 
-  @Insert("insert into sheet values (#{id}, #{revision}, #{source}, #{storedAt})")
+  @Insert(
+      "insert into sheet (id, revision, source, stored_at) values "
+          + "(#{id}, #{revision}, #{source}, #{storedAt})")
   @Changes(Topic.SHEETS)
   void add(SheetRow sheet);
 }

@@ -84,9 +84,12 @@ public interface ShelfMapper {
   int keptEver();
 
   @Insert(
-      "insert into kept_part values (#{id}, #{serial}, #{sheetId}, #{role}, #{name}, #{material},"
-          + " #{hours}, #{counts}, #{condition}, #{note}, #{fromPump}, #{place}, #{keptBy},"
-          + " #{keptAt}, null, null)")
+      "insert into kept_part (id, serial, sheet_id, role, name, material, hours, "
+          + "counts, condition, note, from_pump, place, kept_by, kept_at, gone_to, gone_at) "
+          + "values "
+          + "(#{id}, #{serial}, #{sheetId}, #{role}, #{name}, #{material}, #{hours}, "
+          + "#{counts}, #{condition}, #{note}, #{fromPump}, #{place}, #{keptBy}, #{keptAt}, "
+          + "null, null)")
   @Changes(Topic.SHELF)
   void keep(KeptPartRow row);
 

@@ -21,22 +21,28 @@ public interface StoresMapper {
   Optional<LotRow> lot(String id);
 
   @Insert(
-      "insert into lot values (#{id}, #{sheetId}, #{kit}, #{title}, #{material}, #{cured},"
-          + " #{quantity}, #{price}, #{place}, #{hardware})")
+      "insert into lot (id, sheet_id, kit, title, material, cured, quantity, price, "
+          + "place, hardware) values "
+          + "(#{id}, #{sheetId}, #{kit}, #{title}, #{material}, #{cured}, #{quantity}, "
+          + "#{price}, #{place}, #{hardware})")
   @Changes(Topic.SHELF)
   void addLot(LotRow lot);
 
   @Select("select * from offer where sheet_id = #{sheetId} order by id")
   List<OfferRow> offers(String sheetId);
 
-  @Insert("insert into offer values (#{sheetId}, #{id}, #{price}, #{leadDays})")
+  @Insert(
+      "insert into offer (sheet_id, id, price, lead_days) values "
+          + "(#{sheetId}, #{id}, #{price}, #{leadDays})")
   @Changes(Topic.CATALOGUE)
   void addOffer(OfferRow offer);
 
   @Select("select * from wrench order by max_nm")
   List<WrenchRow> wrenches();
 
-  @Insert("insert into wrench values (#{id}, #{minNm}, #{maxNm}, #{calibratedUntil}, #{clicks})")
+  @Insert(
+      "insert into wrench (id, min_nm, max_nm, calibrated_until, clicks) values "
+          + "(#{id}, #{minNm}, #{maxNm}, #{calibratedUntil}, #{clicks})")
   @Changes(Topic.SHOP)
   void addWrench(WrenchRow wrench);
 
@@ -46,7 +52,9 @@ public interface StoresMapper {
   @Select("select * from person where initials = #{initials}")
   Optional<PersonRow> person(String initials);
 
-  @Insert("insert into person values (#{initials}, #{role}, #{licensedElectrical})")
+  @Insert(
+      "insert into person (initials, role, licensed_electrical) values "
+          + "(#{initials}, #{role}, #{licensedElectrical})")
   @Changes(Topic.SHOP)
   void addPerson(PersonRow person);
 }

@@ -24,10 +24,12 @@ public interface WetEndMapper {
   void clear(String pump);
 
   @Insert(
-      "insert into wet_end values (#{pump}, #{hardware}, #{rotorClassMm}, #{parts}, #{stopCost},"
-          + " #{pressureBar}, #{viscosityMpas}, #{densityKgM3}, #{solidsMm}, #{solidsPct},"
-          + " #{solidsMohs}, #{ambientC}, #{food}, #{zone}, #{runsDry}, #{changedBy},"
-          + " #{changedAt})")
+      "insert into wet_end (pump, hardware, rotor_class_mm, parts, stop_cost, "
+          + "pressure_bar, viscosity_mpas, density_kg_m3, solids_mm, solids_pct, solids_mohs, "
+          + "ambient_c, food, zone, runs_dry, changed_by, changed_at) values "
+          + "(#{pump}, #{hardware}, #{rotorClassMm}, #{parts}, #{stopCost}, #{pressureBar}, "
+          + "#{viscosityMpas}, #{densityKgM3}, #{solidsMm}, #{solidsPct}, #{solidsMohs}, "
+          + "#{ambientC}, #{food}, #{zone}, #{runsDry}, #{changedBy}, #{changedAt})")
   @Changes(Topic.DUTIES)
   void add(WetEndRow row);
 
@@ -59,8 +61,9 @@ public interface WetEndMapper {
   List<WetKitRow> allKits();
 
   @Insert(
-      "insert into wet_kit values (#{sheetId}, #{kit}, #{material}, #{hardware}, #{parts},"
-          + " #{price}, #{leadDays})")
+      "insert into wet_kit (sheet_id, kit, material, hardware, parts, price, lead_days) "
+          + "values "
+          + "(#{sheetId}, #{kit}, #{material}, #{hardware}, #{parts}, #{price}, #{leadDays})")
   @Changes(Topic.CATALOGUE)
   void addKit(WetKitRow row);
 

@@ -6,10 +6,10 @@ import static isokinon.server.work.diary.DiaryDays.SLOT;
 
 import isokinon.server.access.People;
 import isokinon.server.db.DiaryMapper;
-import isokinon.server.db.DiaryMapper.EntryRow;
+import isokinon.server.db.DiaryMapper.DiaryEntryRow;
 import isokinon.server.db.DiaryMapper.FixtureRow;
 import isokinon.server.db.DiaryMapper.LineStopRow;
-import isokinon.server.db.DiaryMapper.PlanRow;
+import isokinon.server.db.DiaryMapper.PlannedDay;
 import isokinon.server.db.DiaryMapper.ShiftRow;
 import isokinon.server.planning.JobPlacer;
 import isokinon.server.planning.Opening;
@@ -85,16 +85,16 @@ public class Diary {
   @Transactional(readOnly = true)
   public DiaryView view() {
     DiaryDays days = DiaryDays.from(clock);
-    List<EntryRow> entries = ahead(days).toList();
+    List<DiaryEntryRow> entries = ahead(days).toList();
     return view(entries, workList.within(DAYS, pumps(entries)), openings(days), days);
   }
 
-  private static Set<String> pumps(List<EntryRow> entries) {
-    return entries.stream().map(EntryRow::pump).collect(Collectors.toSet());
+  private static Set<String> pumps(List<DiaryEntryRow> entries) {
+    return entries.stream().map(DiaryEntryRow::pump).collect(Collectors.toSet());
   }
 
   private static DiaryView view(
-      List<EntryRow> entries, List<Work> work, TimeSlots openings, DiaryDays days) {
+      List<DiaryEntryRow> entries, List<Work> work, TimeSlots openings, DiaryDays days) {
     Set<String> placed = pumps(entries);
     Map<String, Work> byPump = byPump(work);
     List<Entry> shown =
@@ -119,11 +119,14 @@ public class Diary {
         open.size(),
         shown.stream().mapToDouble(Entry::failing).sum(),
         shown.stream().mapToDouble(Entry::wasted).sum(),
-        entries.stream().map(EntryRow::plannedAt).max(Comparator.naturalOrder()).map(days::say));
+        entries.stream()
+            .map(DiaryEntryRow::plannedAt)
+            .max(Comparator.naturalOrder())
+            .map(days::say));
   }
 
   /** What stands in the diary from today on. */
-  private Stream<EntryRow> ahead(DiaryDays days) {
+  private Stream<DiaryEntryRow> ahead(DiaryDays days) {
     return store.entries().stream().filter(e -> days.day(e.endsAt()) >= 0);
   }
 
@@ -136,7 +139,7 @@ public class Diary {
     return new TimeSlots(days, store.shifts(), store.stops());
   }
 
-  private static Entry entry(EntryRow e, Work w, DiaryDays days) {
+  private static Entry entry(DiaryEntryRow e, Work w, DiaryDays days) {
     int day = days.day(e.startsAt());
     int minute = days.minute(e.startsAt());
     double done = day + minute / 1440.0;
@@ -202,7 +205,7 @@ public class Diary {
     return alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
-          List<EntryRow> pinned = ahead(days).filter(EntryRow::pinned).toList();
+          List<DiaryEntryRow> pinned = ahead(days).filter(DiaryEntryRow::pinned).toList();
           return place(question(pinned, pumps(pinned), days), pinned, who);
         });
   }
@@ -218,10 +221,10 @@ public class Diary {
     return alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
-          List<EntryRow> pinned =
+          List<DiaryEntryRow> pinned =
               new ArrayList<>(
                   ahead(days)
-                      .filter(EntryRow::pinned)
+                      .filter(DiaryEntryRow::pinned)
                       .filter(e -> !e.pump().equals(q.pump()))
                       .toList());
           Set<String> asked = new HashSet<>(pumps(pinned));
@@ -237,7 +240,7 @@ public class Diary {
   /** What is planned, and within what: read once for a plan. */
   private record Question(Map<String, Work> work, TimeSlots openings, DiaryDays days) {}
 
-  private Question question(List<EntryRow> pinned, Set<String> asked, DiaryDays days) {
+  private Question question(List<DiaryEntryRow> pinned, Set<String> asked, DiaryDays days) {
     return new Question(byPump(workList.within(DAYS, asked)), openings(days), days);
   }
 
@@ -261,7 +264,7 @@ public class Diary {
     }
   }
 
-  private EntryRow put(PinRequest q, List<EntryRow> others, Question question) {
+  private DiaryEntryRow put(PinRequest q, List<DiaryEntryRow> others, Question question) {
     Map<String, Work> work = question.work();
     DiaryDays days = question.days();
     TimeSlots openings = question.openings();
@@ -277,8 +280,8 @@ public class Diary {
             .filter(o -> q.person() == null || o.person().equals(q.person()))
             .findFirst()
             .orElseThrow(() -> RequestProblem.of(422, "pump", openings.cannot(w, q.day(), minute)));
-    EntryRow row =
-        new EntryRow(
+    DiaryEntryRow row =
+        new DiaryEntryRow(
             w.pump().tag(),
             opening.person(),
             days.at(start),
@@ -297,13 +300,13 @@ public class Diary {
 
   /** What else people put at the same time that does not go with it. */
   private Optional<String> clash(
-      EntryRow row, Work w, List<EntryRow> others, Map<String, Work> work) {
-    List<EntryRow> meanwhile =
+      DiaryEntryRow row, Work w, List<DiaryEntryRow> others, Map<String, Work> work) {
+    List<DiaryEntryRow> meanwhile =
         others.stream()
             .filter(e -> e.startsAt().isBefore(row.endsAt()))
             .filter(e -> row.startsAt().isBefore(e.endsAt()))
             .toList();
-    for (EntryRow e : meanwhile) {
+    for (DiaryEntryRow e : meanwhile) {
       if (e.who().equals(row.who())) {
         return Optional.of(row.who() + " does " + e.pump() + " then, and that one is pinned.");
       }
@@ -325,11 +328,11 @@ public class Diary {
         .map(f -> "The " + f.title() + " is taken then by what is pinned.");
   }
 
-  private DiaryView place(Question question, List<EntryRow> pinned, String who) {
+  private DiaryView place(Question question, List<DiaryEntryRow> pinned, String who) {
     DiaryDays days = question.days();
     Map<String, Work> works = question.work();
-    Map<String, EntryRow> byHand =
-        pinned.stream().collect(Collectors.toMap(EntryRow::pump, e -> e));
+    Map<String, DiaryEntryRow> byHand =
+        pinned.stream().collect(Collectors.toMap(DiaryEntryRow::pump, e -> e));
     List<PlannedJob> jobs =
         works.values().stream()
             .map(w -> job(w, question.openings().of(w), byHand.get(w.pump().tag()), days))
@@ -338,12 +341,12 @@ public class Diary {
     List<WorkPlan.Fixture> fixtures =
         store.fixtures().stream().map(f -> new WorkPlan.Fixture(f.id(), f.pieces())).toList();
     List<PlannedJob> planned = planner.plan(jobs, fixtures).jobs();
-    List<EntryRow> entries =
+    List<DiaryEntryRow> entries =
         planned.stream()
             .filter(j -> j.opening() != null)
             .map(
                 j ->
-                    new EntryRow(
+                    new DiaryEntryRow(
                         j.pump(),
                         j.person(),
                         days.at(j.opening().start()),
@@ -353,24 +356,25 @@ public class Diary {
                             DiaryText.because(works.get(j.pump()), j, planned, days), MOST_BECAUSE),
                         who,
                         days.now()))
-            .sorted(Comparator.comparing(EntryRow::startsAt).thenComparing(EntryRow::pump))
+            .sorted(
+                Comparator.comparing(DiaryEntryRow::startsAt).thenComparing(DiaryEntryRow::pump))
             .toList();
     transaction.executeWithoutResult(status -> write(entries, days));
     return view(entries, List.copyOf(works.values()), question.openings(), days);
   }
 
-  private void write(List<EntryRow> entries, DiaryDays days) {
+  private void write(List<DiaryEntryRow> entries, DiaryDays days) {
     store.forgetPlans();
     store.clear();
     if (!entries.isEmpty()) {
       store.add(entries);
       store.plan(
-          entries.stream().map(e -> new PlanRow(e.pump(), days.date(e.startsAt()))).toList());
+          entries.stream().map(e -> new PlannedDay(e.pump(), days.date(e.startsAt()))).toList());
     }
   }
 
   private static PlannedJob job(
-      Work w, Map<Opening, Long> openings, EntryRow pinned, DiaryDays days) {
+      Work w, Map<Opening, Long> openings, DiaryEntryRow pinned, DiaryDays days) {
     long dearest = openings.values().stream().mapToLong(c -> c).max().orElse(0);
     Opening put = pinned == null ? null : new Opening(days.slot(pinned.startsAt()), pinned.who());
     return new PlannedJob(

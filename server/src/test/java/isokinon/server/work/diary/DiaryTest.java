@@ -12,10 +12,10 @@ import isokinon.core.life.Weibull;
 import isokinon.core.schedule.WaitingCost;
 import isokinon.server.access.People;
 import isokinon.server.db.DiaryMapper;
-import isokinon.server.db.DiaryMapper.EntryRow;
+import isokinon.server.db.DiaryMapper.DiaryEntryRow;
 import isokinon.server.db.DiaryMapper.FixtureRow;
 import isokinon.server.db.DiaryMapper.LineStopRow;
-import isokinon.server.db.DiaryMapper.PlanRow;
+import isokinon.server.db.DiaryMapper.PlannedDay;
 import isokinon.server.db.DiaryMapper.ShiftRow;
 import isokinon.server.planning.JobPlacer;
 import isokinon.server.work.diary.DiaryView.Unplaced;
@@ -79,8 +79,8 @@ class DiaryTest {
     when(workList.within(anyInt(), any())).thenReturn(List.of(jobs));
   }
 
-  private List<EntryRow> placed() {
-    ArgumentCaptor<List<EntryRow>> entries = ArgumentCaptor.captor();
+  private List<DiaryEntryRow> placed() {
+    ArgumentCaptor<List<DiaryEntryRow>> entries = ArgumentCaptor.captor();
     verify(store).add(entries.capture());
     return entries.getValue();
   }
@@ -90,7 +90,7 @@ class DiaryTest {
     when(store.entries())
         .thenReturn(
             List.of(
-                new EntryRow(
+                new DiaryEntryRow(
                     "OTHER",
                     "RT",
                     OffsetDateTime.now(NOW),
@@ -106,7 +106,7 @@ class DiaryTest {
   void aJobIsPlacedInAShiftAfterItsKitIsHere() {
     jobs(work("P-1", 87, 3, 2, ""));
     diary.plan("MA");
-    EntryRow entry = placed().get(0);
+    DiaryEntryRow entry = placed().get(0);
     assertThat(entry.startsAt().toLocalDate()).isAfterOrEqualTo("2026-03-19");
     assertThat(entry.startsAt().getHour()).isBetween(6, 12);
     assertThat(entry.endsAt()).isEqualTo(entry.startsAt().plusMinutes(90));
@@ -114,7 +114,7 @@ class DiaryTest {
         .startsWith("Due in 3 days.")
         .contains("ordered today it is here in 2 days")
         .endsWith("No free time costs less.");
-    verify(store).plan(List.of(new PlanRow("P-1", entry.startsAt().toLocalDate())));
+    verify(store).plan(List.of(new PlannedDay("P-1", entry.startsAt().toLocalDate())));
   }
 
   @Test
@@ -155,7 +155,7 @@ class DiaryTest {
     assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-9", 3, 480, "RT", "MA")))
         .hasMessageContaining("No job of P-9");
     diary.pin(new Diary.PinRequest("P-1", 3, 493, "RT", "MA"));
-    EntryRow entry = placed().get(0);
+    DiaryEntryRow entry = placed().get(0);
     assertThat(entry.pinned()).isTrue();
     assertThat(entry.startsAt().getHour()).isEqualTo(8);
     assertThat(entry.startsAt().getMinute()).isZero();
@@ -166,7 +166,7 @@ class DiaryTest {
     FixtureRow bench = new FixtureRow("bench", "long bench", 1, "diaphragm");
     Work w = work("P-1", 60, 3, 0, "");
     Work other = work("P-2", 60, 3, 0, "");
-    EntryRow pinned = at("P-2", "KO", 3, 9);
+    DiaryEntryRow pinned = at("P-2", "KO", 3, 9);
     assertThat(putting(w, other, pinned)).isEmpty();
     assertThat(putting(w, other, at("P-2", "RT", 3, 9)))
         .isEqualTo("RT does P-2 then, and that one is pinned.");
@@ -193,15 +193,15 @@ class DiaryTest {
   }
 
   /** A job of an hour that someone put on a day of this diary. */
-  private static EntryRow at(String pump, String who, int day, int hour) {
+  private static DiaryEntryRow at(String pump, String who, int day, int hour) {
     OffsetDateTime from = OffsetDateTime.now(NOW).withHour(hour).plusDays(day);
-    return new EntryRow(pump, who, from, from.plusHours(1), true, "", "MA", from);
+    return new DiaryEntryRow(pump, who, from, from.plusHours(1), true, "", "MA", from);
   }
 
   /**
    * What is said when the first is put on day 3 at nine, with RT; empty where it may stand there.
    */
-  private String putting(Work w, Work other, EntryRow pinned) {
+  private String putting(Work w, Work other, DiaryEntryRow pinned) {
     jobs(w, other);
     when(store.entries()).thenReturn(List.of(pinned));
     try {
@@ -219,7 +219,8 @@ class DiaryTest {
     when(store.entries())
         .thenReturn(
             List.of(
-                new EntryRow("P-1", "RT", before, before.plusHours(1), false, "", "MA", before)));
+                new DiaryEntryRow(
+                    "P-1", "RT", before, before.plusHours(1), false, "", "MA", before)));
     assertThat(diary.view().entries()).isEmpty();
     assertThat(diary.planned()).isEmpty();
     assertThat(diary.view().planned()).isEmpty();

@@ -1,0 +1,51 @@
+package isokinon.server.http;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.People;
+import isokinon.server.work.floor.Floor;
+import isokinon.server.work.history.Counters;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The floor, the people and the counters of every pump. */
+@RestController
+@RequestMapping("/api/v1")
+@Tag(name = "floor", description = "Floor, people, counters")
+class FloorController {
+
+  private final Floor floor;
+  private final People people;
+  private final Counters counters;
+
+  FloorController(Floor floor, People people, Counters counters) {
+    this.floor = floor;
+    this.people = people;
+    this.counters = counters;
+  }
+
+  @GetMapping("/floor")
+  Floor.FloorView floor() {
+    return floor.view();
+  }
+
+  @GetMapping("/people")
+  List<People.Person> people() {
+    return people.all();
+  }
+
+  @PostMapping(value = "/counters", consumes = "text/csv")
+  @MostBytes(16L << 20)
+  @Operation(summary = "Takes hour and stroke counters in by pump, all of the table or nothing")
+  Counters.CounterReport counters(
+      @RequestParam String who,
+      @RequestParam(defaultValue = "false") boolean dryRun,
+      @RequestBody String csv) {
+    return counters.bring(csv, who, dryRun);
+  }
+}
