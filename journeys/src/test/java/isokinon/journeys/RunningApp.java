@@ -17,10 +17,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** The packaged application as a process of its own, which can be killed and started again. */
+/**
+ * The packaged application, unpacked by the build, as a process of its own, which can be killed and
+ * started again.
+ */
 final class RunningApp implements AutoCloseable {
 
-  private static final Path JAR = Path.of("../server/target/isokinon-app.jar");
+  private static final Path JAR = Path.of("target/app/isokinon-app.jar");
+  private static final Path CLASSES = Path.of("target/app/classes.jsa");
   private static final Duration PATIENCE = Duration.ofSeconds(90);
 
   private final HttpClient client = HttpClient.newHttpClient();
@@ -61,7 +65,13 @@ final class RunningApp implements AutoCloseable {
     try {
       List<String> command = new ArrayList<>();
       command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-      command.addAll(List.of("-XX:TieredStopAtLevel=1", "-jar", JAR.toString()));
+      command.addAll(
+          List.of(
+              "-XX:TieredStopAtLevel=1",
+              "-XX:SharedArchiveFile=" + CLASSES,
+              "-Xlog:cds=off",
+              "-jar",
+              JAR.toString()));
       command.add("--isokinon.demo=" + demo);
       command.add("--isokinon.data=" + data);
       command.add("--isokinon.port=" + port);

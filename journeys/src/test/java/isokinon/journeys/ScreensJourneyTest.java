@@ -36,7 +36,7 @@ class ScreensJourneyTest extends AtTheMill {
             "/library/tube-four-arm-16",
             "/nowhere/at/all")) {
       page.navigate(place);
-      page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      Shop.isThere(page);
       Shop.accessible(page);
     }
     page.navigate("/wet-ends/EFF-02");
@@ -63,7 +63,7 @@ class ScreensJourneyTest extends AtTheMill {
             "/bench",
             "/library")) {
       narrow.navigate(place);
-      narrow.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      Shop.isThere(narrow);
       Shop.fitsItsWidth(narrow);
     }
   }

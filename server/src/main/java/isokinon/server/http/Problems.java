@@ -24,6 +24,7 @@ import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
@@ -151,6 +152,12 @@ class Problems {
   @ExceptionHandler
   ResponseEntity<ProblemDetail> noSuchAddress(NoResourceFoundException e, HttpServletRequest r) {
     return one(HttpStatus.NOT_FOUND, "", "Nothing is at " + r.getRequestURI() + ".");
+  }
+
+  /** Whoever asked has left, as when a page with a gauge's stream is closed. */
+  @ExceptionHandler
+  void gone(AsyncRequestNotUsableException e) {
+    LOG.debug("nobody waits for the answer any more", e);
   }
 
   @ExceptionHandler
