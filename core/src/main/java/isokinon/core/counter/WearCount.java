@@ -29,6 +29,7 @@ public enum WearCount implements Code {
   }
 
   /** As it is written in tables. */
+  @Override
   public String code() {
     return name().toLowerCase(Locale.ROOT);
   }

@@ -34,7 +34,6 @@ final class IdealOrder {
   private final Ideal[][] anyBefore;
   private final Ideal[][] anyAfter;
   private final boolean[] mayJumpAhead;
-  private final int poses;
   private final int tools;
   private final PairTable ideals = new PairTable();
   private final PairTable states = new PairTable();
@@ -94,7 +93,6 @@ final class IdealOrder {
       mostPose = Math.max(mostPose, item.pose());
       mostTool = Math.max(mostTool, item.tool());
     }
-    poses = mostPose + 2;
     tools = mostTool + 2;
   }
 

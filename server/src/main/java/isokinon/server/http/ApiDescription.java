@@ -69,7 +69,8 @@ class ApiDescription {
         .addProperty("message", new StringSchema().description("One sentence for whoever asked"))
         .addProperty(
             "line", new IntegerSchema().description("Line of a file; left out where none is known"))
-        .required(List.of("path", "message"));
+        .addRequiredItem("path")
+        .addRequiredItem("message");
   }
 
   private static Schema<?> problem() {
@@ -87,7 +88,10 @@ class ApiDescription {
             "now",
             new Schema<>()
                 .description("The state now, where somebody else acted first; else left out"))
-        .required(List.of("status", "title", "detail", "errors"));
+        .addRequiredItem("status")
+        .addRequiredItem("title")
+        .addRequiredItem("detail")
+        .addRequiredItem("errors");
   }
 
   private static void refusals(String path, PathItem item) {

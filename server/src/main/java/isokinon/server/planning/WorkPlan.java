@@ -18,11 +18,17 @@ public class WorkPlan {
   /** A fixture and how many of it there are. */
   public record Fixture(String id, int pieces) {}
 
+  // The solver reads these by itself.
   @PlanningEntityCollectionProperty private List<PlannedJob> jobs;
-  @ProblemFactCollectionProperty private List<Fixture> fixtures;
+
+  @SuppressWarnings("UnusedVariable")
+  @ProblemFactCollectionProperty
+  private List<Fixture> fixtures;
 
   /** Every place that some job may stand in. One list for all: the solver keeps it once. */
-  @ValueRangeProvider private List<Opening> openings;
+  @SuppressWarnings("UnusedVariable")
+  @ValueRangeProvider
+  private List<Opening> openings;
 
   @PlanningScore private HardSoftLongScore score;
 

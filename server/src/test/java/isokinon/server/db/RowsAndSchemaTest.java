@@ -1,16 +1,30 @@
 package isokinon.server.db;
 
 import static java.util.stream.Collectors.toMap;
+import static java.util.stream.Collectors.toSet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import isokinon.server.MillTest;
 import java.lang.reflect.RecordComponent;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSetMetaData;
+import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.apache.ibatis.mapping.MappedStatement;
+import org.apache.ibatis.mapping.SqlCommandType;
+import org.apache.ibatis.scripting.xmltags.DynamicSqlSource;
+import org.apache.ibatis.session.Configuration;
+import org.apache.ibatis.session.SqlSessionFactory;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -32,6 +46,14 @@ class RowsAndSchemaTest {
           OwnRow.class, "own_row");
 
   @Autowired private JdbcTemplate sql;
+
+  @Autowired private DataSource data;
+  private Configuration mybatis;
+
+  @Autowired
+  void asConfigured(SqlSessionFactory factory) {
+    mybatis = factory.getConfiguration();
+  }
 
   private record Column(String name, boolean nullable) {}
 
@@ -76,5 +98,44 @@ class RowsAndSchemaTest {
 
   private static String snake(String name) {
     return name.replaceAll("(?<=.)([A-Z])", "_$1").toLowerCase(Locale.ROOT);
+  }
+
+  /**
+   * MyBatis fills a record by the order of the columns, which is fast and says nothing when two of
+   * a kind change places. So every query is held to the names of its record.
+   */
+  @Test
+  void everyQueryGivesTheColumnsOfItsRecordInTheirOrder() throws SQLException {
+    Set<MappedStatement> queries =
+        mybatis.getMappedStatementNames().stream()
+            .filter(id -> id.startsWith(PumpMapper.class.getPackageName()))
+            .map(mybatis::getMappedStatement)
+            .filter(q -> q.getSqlCommandType() == SqlCommandType.SELECT)
+            .filter(q -> q.getResultMaps().get(0).getType().isRecord())
+            .filter(q -> !(q.getSqlSource() instanceof DynamicSqlSource))
+            .collect(toSet());
+    assertThat(queries).hasSizeGreaterThan(40);
+    try (Connection connection = data.getConnection()) {
+      for (MappedStatement query : queries) {
+        try (PreparedStatement asked =
+            connection.prepareStatement(query.getBoundSql(null).getSql())) {
+          assertThat(columns(asked.getMetaData()))
+              .as(query.getId())
+              .containsExactlyElementsOf(components(query.getResultMaps().get(0).getType()));
+        }
+      }
+    }
+  }
+
+  private static List<String> columns(ResultSetMetaData answer) throws SQLException {
+    List<String> names = new ArrayList<>();
+    for (int i = 1; i <= answer.getColumnCount(); i++) {
+      names.add(answer.getColumnLabel(i).toLowerCase(Locale.ROOT));
+    }
+    return names;
+  }
+
+  private static List<String> components(Class<?> row) {
+    return Stream.of(row.getRecordComponents()).map(c -> snake(c.getName())).toList();
   }
 }

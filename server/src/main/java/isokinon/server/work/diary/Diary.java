@@ -206,7 +206,7 @@ public class Diary {
         () -> {
           DiaryDays days = DiaryDays.from(clock);
           List<DiaryEntryRow> pinned = ahead(days).filter(DiaryEntryRow::pinned).toList();
-          return place(question(pinned, pumps(pinned), days), pinned, who);
+          return place(question(pumps(pinned), days), pinned, who);
         });
   }
 
@@ -229,7 +229,7 @@ public class Diary {
                       .toList());
           Set<String> asked = new HashSet<>(pumps(pinned));
           asked.add(q.pump() == null ? "" : q.pump());
-          Question question = question(pinned, asked, days);
+          Question question = question(asked, days);
           if (q.minute() != null && q.day() != null) {
             pinned.add(put(q, pinned, question));
           }
@@ -240,7 +240,7 @@ public class Diary {
   /** What is planned, and within what: read once for a plan. */
   private record Question(Map<String, Work> work, TimeSlots openings, DiaryDays days) {}
 
-  private Question question(List<DiaryEntryRow> pinned, Set<String> asked, DiaryDays days) {
+  private Question question(Set<String> asked, DiaryDays days) {
     return new Question(byPump(workList.within(DAYS, asked)), openings(days), days);
   }
 

@@ -56,7 +56,7 @@ record DiaryDays(OffsetDateTime now, ZoneId zone) {
   OffsetDateTime at(int slot) {
     return today()
         .plusDays(Math.floorDiv(slot, DAY_SLOTS))
-        .atTime(LocalTime.ofSecondOfDay(Math.floorMod(slot, DAY_SLOTS) * SLOT * 60L))
+        .atTime(LocalTime.ofSecondOfDay(60L * SLOT * Math.floorMod(slot, DAY_SLOTS)))
         .atZone(zone)
         .toOffsetDateTime();
   }

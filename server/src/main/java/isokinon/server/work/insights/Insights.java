@@ -223,7 +223,6 @@ public class Insights {
   private InsightView sooner(Side worse, Side better, LogRank test) {
     List<String> still =
         worse.group().runs().stream().filter(WearRun::running).map(WearRun::pump).sorted().toList();
-    String material = worse.group().of().material();
     String chance =
         test.probability() < 0.001
             ? "less than once in a thousand times"

@@ -55,7 +55,8 @@ public class PartAssessment {
   /**
    * What is known of a part in hand.
    *
-   * @param signs signatures pressed so far
+   * @param q the signatures pressed so far
+   * @param zone of the shop's clock
    * @throws RequestProblem where the sheet has no such part
    */
   public FindingView view(Job job, FindingView.FindingQuestion q, ZoneId zone) {

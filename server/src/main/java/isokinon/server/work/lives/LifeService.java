@@ -225,7 +225,7 @@ public class LifeService {
               r.dutyGroup(),
               new Run(r.cameHours(), r.age(), r.failed()),
               Optional.ofNullable(r.counts())
-                  .filter(c -> !r.counted().equals(WearCount.HOURS.code()))
+                  .filter(c -> r.counted() != WearCount.HOURS)
                   .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
               Optional.of(r.endedOn())));
     }

@@ -91,7 +91,6 @@ public record ChooserView(
    * @param hardwareNote what it needs besides, or that it fits what is in the pump
    * @param hardwarePrice pounds for other plates, shaft or rotor
    * @param quantity on the shelf and fit to be used
-   * @param standing how the shelf stands
    * @param leadDays days until it would come
    * @param runsFailed whether each of this shop's last few runs in this material and duty had
    *     failed, the latest last

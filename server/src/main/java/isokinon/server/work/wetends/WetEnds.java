@@ -23,7 +23,6 @@ import isokinon.server.access.People;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
-import isokinon.server.db.StoresMapper;
 import isokinon.server.db.WetEndMapper;
 import isokinon.server.db.WetEndRow;
 import isokinon.server.db.WetKitRow;
@@ -85,7 +84,6 @@ public class WetEnds {
   private final PumpRegister pumps;
   private final PumpMapper store;
   private final WetEndMapper wetEnds;
-  private final StoresMapper stores;
   private final FittedWetEnds fitted;
   private final WetEndKits kitsOf;
   private final Sheets sheets;
@@ -98,7 +96,6 @@ public class WetEnds {
       PumpRegister pumps,
       PumpMapper store,
       WetEndMapper wetEnds,
-      StoresMapper stores,
       FittedWetEnds fitted,
       WetEndKits kitsOf,
       Sheets sheets,
@@ -109,7 +106,6 @@ public class WetEnds {
     this.pumps = pumps;
     this.store = store;
     this.wetEnds = wetEnds;
-    this.stores = stores;
     this.fitted = fitted;
     this.kitsOf = kitsOf;
     this.sheets = sheets;
