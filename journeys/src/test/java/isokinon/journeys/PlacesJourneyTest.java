@@ -1,0 +1,73 @@
+package isokinon.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Every place as it is met: by day and by night, and on a narrow tablet. */
+class PlacesJourneyTest extends AtTheMill {
+
+  @Test
+  void thePlacesAreReadableByDayAndNight() {
+    Page page = shop.device("RT");
+    for (String place :
+        List.of(
+            "/",
+            "/pumps/EFF-02",
+            "/pumps/EFF-03",
+            "/wet-ends",
+            "/wet-ends/EFF-02",
+            "/wet-ends/SCR-01",
+            "/wet-ends/typed",
+            "/symptoms",
+            "/symptoms/SCR-07",
+            "/symptoms/EFF-03",
+            "/library/gauges",
+            "/library/materials",
+            "/library/materials/acetic-acid",
+            "/library/materials/acetic-acid/EPDM",
+            "/bench",
+            "/library",
+            "/library/tube-four-arm-16",
+            "/nowhere/at/all")) {
+      page.navigate(place);
+      Shop.isThere(page);
+      Shop.accessible(page);
+    }
+    page.navigate("/wet-ends/EFF-02");
+    assertThat(page.getByText("Ruled out by this duty")).isVisible();
+    Shop.picture(page, "wet-ends");
+    page.navigate("/pumps/SCR-07");
+    assertThat(page.getByText("Three years, and what is ahead")).isVisible();
+    Shop.picture(page, "pump");
+  }
+
+  @Test
+  void thePlacesFitANarrowTablet() {
+    Page narrow = shop.device("RT", 820, 1100);
+    for (String place :
+        List.of(
+            "/",
+            "/pumps/EFF-02",
+            "/wet-ends/EFF-02",
+            "/wet-ends/typed",
+            "/symptoms",
+            "/symptoms/SCR-07",
+            "/library/gauges",
+            "/library/materials",
+            "/library/materials/acetic-acid",
+            "/library/materials/acetic-acid/EPDM",
+            "/wet-ends",
+            "/bench",
+            "/stores",
+            "/life",
+            "/diary",
+            "/library")) {
+      narrow.navigate(place);
+      Shop.isThere(narrow);
+      Shop.fitsItsWidth(narrow);
+    }
+  }
+}
