@@ -8,7 +8,7 @@ export default ts.config(
   ts.configs.strict,
   hooks.configs.flat["recommended-latest"],
   {
-    files: ["src/places/**", "src/parts/**"],
+    files: ["src/places/**", "src/parts/**", "src/kits/**", "src/App.tsx"],
     rules: {
       "no-restricted-syntax": [
         "error",
@@ -16,6 +16,10 @@ export default ts.config(
           selector: "Literal[value=/^#[0-9a-fA-F]{3,8}$/]",
           message: "Use a token, not a raw colour.",
         },
+        ...["Literal[value=/text-\\[[0-9.]/]", "TemplateElement[value.raw=/text-\\[[0-9.]/]"].map((selector) => ({
+          selector,
+          message: "Use one of the seven sizes of theme.css, not a raw one.",
+        })),
       ],
     },
   },

@@ -18,7 +18,7 @@ export function PressUp({ parts }: { parts: RailPart[] }) {
   const axis = LABEL + MOST_RADIUS + 6;
   return (
     <figure className="mb-3 overflow-x-auto border border-line bg-card">
-      <figcaption className="px-3 pt-1.5 text-[13px] font-[640] text-soft">Put together beside the pump</figcaption>
+      <figcaption className="px-3 pt-1.5 text-small font-[640] text-soft">Put together beside the pump</figcaption>
       <svg
         width={Math.max(560, total)}
         height={HEIGHT}

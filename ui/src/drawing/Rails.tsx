@@ -31,7 +31,7 @@ export function Rails({ rails, ...stack }: Props) {
               type="button"
               aria-pressed={r.id === shown.id}
               onClick={() => setChosen(r.id)}
-              className={`h-11 px-3 text-[14px] ${
+              className={`h-11 px-3 text-body ${
                 r.id === shown.id ? "font-[720] underline decoration-2 underline-offset-[6px]" : "font-[560] text-muted"
               }`}
             >

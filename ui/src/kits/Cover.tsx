@@ -8,43 +8,43 @@ export function Cover({ cover: c }: { cover: CoverView }) {
     <section className="pt-4" aria-label="To have it all">
       <h3 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pb-1">
         To have it all
-        <span className="m text-[17px]">
+        <span className="m text-lead">
           £{rounded(c.cost)}
-          <span className="pl-2 text-[13px] font-medium text-muted">
+          <span className="pl-2 text-small font-medium text-muted">
             {c.arrivesInDays > 0 ? `here in ${c.arrivesInDays} days` : "all on the shelf"}
           </span>
         </span>
       </h3>
       <ul>
         {c.buy.map((b) => (
-          <li key={b.id} className="flex min-h-9 items-center gap-3 border-b border-line2 text-[15px]">
+          <li key={b.id} className="flex min-h-9 items-center gap-3 border-b border-line2 text-body">
             <span className="min-w-0 flex-1 font-[620]">
               {b.count > 1 && `${b.count} × `}
               {b.title}
             </span>
-            <span className="m text-[13.5px] text-muted">{b.leadDays} days</span>
-            <span className="m w-20 text-right text-[14px] font-semibold">£{rounded(b.price * b.count, 2)}</span>
+            <span className="m text-small text-muted">{b.leadDays} days</span>
+            <span className="m w-20 text-right text-body font-semibold">£{rounded(b.price * b.count, 2)}</span>
           </li>
         ))}
       </ul>
       {c.onHand.length > 0 && (
-        <p className="pt-1.5 text-[14px] leading-[18px] text-soft">On the shelf in date: {c.onHand.join(", ")}.</p>
+        <p className="pt-1.5 text-body leading-[18px] text-soft">On the shelf in date: {c.onHand.join(", ")}.</p>
       )}
       {c.leftOver.length > 0 && (
-        <p className="pt-1 text-[14px] leading-[18px] text-soft">Left over for the shelf: {c.leftOver.join(", ")}.</p>
+        <p className="pt-1 text-body leading-[18px] text-soft">Left over for the shelf: {c.leftOver.join(", ")}.</p>
       )}
       {c.overAge.map((o) => (
-        <p key={o} className="flex items-center gap-2 pt-1 text-[14px] font-[620]">
+        <p key={o} className="flex items-center gap-2 pt-1 text-body font-[620]">
           <Mark state="renew" size={13} /> Over-age, not counted: {o}
         </p>
       ))}
       {c.missing.length > 0 && (
-        <p className="flex items-center gap-2 pt-1 text-[14px] font-[620]">
+        <p className="flex items-center gap-2 pt-1 text-body font-[620]">
           <Mark state="unknown" size={13} /> Nobody offers: {c.missing.join(", ")}
         </p>
       )}
-      {c.quicker && <p className="pt-1 text-[14px] leading-[18px]">{c.quicker}</p>}
-      {!c.optimal && <p className="pt-1 text-[14px] text-muted">Not proved the cheapest: the search was cut short.</p>}
+      {c.quicker && <p className="pt-1 text-body leading-[18px]">{c.quicker}</p>}
+      {!c.optimal && <p className="pt-1 text-body text-muted">Not proved the cheapest: the search was cut short.</p>}
     </section>
   );
 }

@@ -35,7 +35,7 @@ export function Kits({ chooser, beside, onFit, fitted = [], busy = false, draftK
     <aside aria-label="Kits" className="border-l-[1.5px] border-ink max-[860px]:border-t max-[860px]:border-l-0">
       <div className="flex items-baseline justify-between px-4 pt-2.5">
         <h2 className="head">Kits</h2>
-        <span className="text-[13.5px] text-muted">£ per 1000 h run; the line spans nine in ten</span>
+        <span className="text-small text-muted">£ per 1000 h run; the line spans nine in ten</span>
       </div>
       <svg viewBox="0 0 380 18" className="block w-full max-w-[404px] pl-4" aria-hidden>
         {ticks.map((v) => (
@@ -62,7 +62,7 @@ export function Kits({ chooser, beside, onFit, fitted = [], busy = false, draftK
         ))}
       </ol>
       {chooser.kits.length === 0 && (
-        <p className="p-4 text-[15px] leading-5 text-soft">
+        <p className="p-4 text-body leading-5 text-soft">
           {chooser.sheet
             ? "No wet-end kit for this construction is in the catalogue."
             : "Choose a sheet to see its kits and what an hour with each costs."}
@@ -91,7 +91,7 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
     <li className={`relative border-b border-line px-4 pt-2.5 pb-2.5 ${best ? "bg-card" : ""}`}>
       {best && <span className="absolute inset-y-0 left-0 w-[5px] bg-accent" aria-hidden />}
       <div className="flex items-center">
-        <span className={`m w-8 text-[20px] font-semibold ${best ? "text-accent" : "text-muted"}`}>
+        <span className={`m w-8 text-title font-semibold ${best ? "text-accent" : "text-muted"}`}>
           {unsuited ? "–" : rank}
         </span>
         <span className="flex min-w-0 flex-1 flex-wrap">
@@ -103,17 +103,17 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
               <RoleMaterial key={p.role} role={p.role} material={p.material} />
             ))}
         </span>
-        <span className="ml-auto flex items-center gap-2 text-[13.5px] text-muted">
+        <span className="ml-auto flex items-center gap-2 text-small text-muted">
           <span className="whitespace-nowrap narrow">{k.fittedNow && "in it now"}</span>
           <Mark state={verdictState(k.verdict)} size={20} />
         </span>
       </div>
       {k.costPer1000h !== null && <CostLine kit={k} x={x} best={best} />}
-      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-3 pl-8 text-[14px] leading-[21px] narrow">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-3 pl-8 text-body leading-[21px] narrow">
         {k.lifeHours !== null && (
           <p className="whitespace-nowrap">
             <span className="m font-semibold tracking-[-.04em]">{rounded(Math.round(k.lifeHours / 10) * 10)}</span> h{" "}
-            <span className="text-[13px] text-muted">
+            <span className="text-small text-muted">
               {hundreds(k.lifeLow)} to {hundreds(k.lifeHigh)}
             </span>
           </p>
@@ -131,19 +131,19 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
         </p>
       </div>
       {k.hardwareNote && (
-        <p className={`pl-8 text-[14px] leading-[18px] narrow ${k.hardwarePrice > 0 ? "font-[640]" : "text-soft"}`}>
+        <p className={`pl-8 text-body leading-[18px] narrow ${k.hardwarePrice > 0 ? "font-[640]" : "text-soft"}`}>
           {sentence(k.hardwareNote)}
           {k.hardwarePrice > 0 && `, £${rounded(k.hardwarePrice)} once`}
         </p>
       )}
       {k.because && (
-        <p className="pt-0.5 pl-8 text-[14px] leading-[18px] text-soft narrow">
+        <p className="pt-0.5 pl-8 text-body leading-[18px] text-soft narrow">
           {k.weakest !== lead && `${sentence(roleWord(k.weakest))}: `}
           {k.because}
         </p>
       )}
       {beside && (
-        <label className="mt-0.5 ml-8 flex min-h-9 w-fit items-center gap-2 text-[14px] narrow">
+        <label className="mt-0.5 ml-8 flex min-h-9 w-fit items-center gap-2 text-body narrow">
           <input
             type="checkbox"
             className="size-[18px] accent-[var(--accent)]"
@@ -174,7 +174,7 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
   const [inspected, setInspected, clear] = useDraft(`inspected.${draftKey}`);
   const mustInspect = k.status === "needs-inspection";
   if (k.status === "over-age")
-    return <p className="pt-1 pl-8 text-[14px] font-[640] text-renew">Not fitted: scrap it and write it off.</p>;
+    return <p className="pt-1 pl-8 text-body font-[640] text-renew">Not fitted: scrap it and write it off.</p>;
   return (
     <div className="pt-2 pl-8">
       {mustInspect && (
@@ -189,7 +189,7 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
       )}
       <button
         type="button"
-        className={`press h-12 w-full text-[18px] ${best ? "go" : ""}`}
+        className={`press h-12 w-full text-lead ${best ? "go" : ""}`}
         disabled={busy || fitted || (mustInspect && !inspected.trim())}
         aria-label={`Fit this kit, lot ${k.lot ?? ""}, ${k.material}`}
         onClick={async () => {
@@ -288,7 +288,7 @@ function RoleMaterial({ role, material }: { role: string; material: string }) {
         />
       </svg>
       <span
-        className={`leading-[17px] font-[720] narrow ${material.length > 7 ? "text-[14px]" : material.length > 5 ? "text-[16px]" : "text-[19px]"}`}
+        className={`leading-[17px] font-[720] narrow ${material.length > 7 ? "text-body" : material.length > 5 ? "text-lead" : "text-lead"}`}
       >
         {material}
       </span>

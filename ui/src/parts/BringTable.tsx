@@ -54,7 +54,7 @@ export function BringTable<Report>({ label, send, say, changes }: Props<Report>)
       )}
       {look.data !== undefined && !look.error && (
         <div className="flex w-full items-center gap-3 py-1">
-          <p role="status" className="flex-1 text-[14.5px]">
+          <p role="status" className="flex-1 text-body">
             Would bring {say(look.data)}.
           </p>
           <button
@@ -68,7 +68,7 @@ export function BringTable<Report>({ label, send, say, changes }: Props<Report>)
         </div>
       )}
       {bring.data !== undefined && !bring.error && (
-        <p role="status" className="w-full text-[14.5px]">
+        <p role="status" className="w-full text-body">
           Taken in: {say(bring.data)}.
         </p>
       )}
@@ -86,7 +86,7 @@ export function Faults({ error }: { error: Error }) {
       <Sentence>
         Nothing was taken in: {faults.length} fault{faults.length === 1 ? "" : "s"}.
       </Sentence>
-      <ul className="text-[14px] leading-[18px]">
+      <ul className="text-body leading-[18px]">
         {faults.slice(0, MOST_FAULTS).map((f) => (
           <li key={`${f.line ?? 0} ${f.message}`}>
             {(f.line ?? 0) > 0 && <b className="m font-semibold">line {f.line} </b>}

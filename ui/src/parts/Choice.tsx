@@ -35,7 +35,7 @@ export function Choice<T extends string>({ label, value, onChange, all, of, say 
           <ListboxOption
             key={v}
             value={v}
-            className="flex min-h-11 cursor-pointer items-center border-b border-line2 px-4 text-[15px] data-focus:bg-wash data-selected:font-bold"
+            className="flex min-h-11 cursor-pointer items-center border-b border-line2 px-4 text-body data-focus:bg-wash data-selected:font-bold"
           >
             {v ? say(v) : all}
           </ListboxOption>

@@ -85,8 +85,8 @@ export function GaugeReader({ rebuild = 0, pump = "", subject, measure, unit, on
           >
             <GaugeMark live={running === g.id} />
             <span>
-              <b className="m text-[13px]">{g.id}</b>
-              <span className="block text-[11.5px] font-[500] text-muted">
+              <b className="m text-small">{g.id}</b>
+              <span className="block text-small font-[500] text-muted">
                 {running === g.id && sample ? shown(sample.value) : "simulated"}
               </span>
             </span>
@@ -95,7 +95,7 @@ export function GaugeReader({ rebuild = 0, pump = "", subject, measure, unit, on
       </div>
       {fitting[0]?.overdue && <Overdue gauge={fitting[0]} />}
       {sample && sample.batteryPct < LOW_BATTERY && (
-        <p className="text-[12.5px] text-watch-words">Battery at {sample.batteryPct} %: charge it after this.</p>
+        <p className="text-small text-watch-words">Battery at {sample.batteryPct} %: charge it after this.</p>
       )}
       {silent && <Sentence>{silent}</Sentence>}
     </div>
@@ -105,7 +105,7 @@ export function GaugeReader({ rebuild = 0, pump = "", subject, measure, unit, on
 /** A gauge out of calibration is said before it is read. */
 function Overdue({ gauge }: { gauge: GaugeView }) {
   return (
-    <p className="max-w-[240px] text-[12.5px] leading-4 text-watch-words">
+    <p className="max-w-[240px] text-small leading-4 text-watch-words">
       {gauge.id} is {gauge.calibration}: its readings are marked.
     </p>
   );

@@ -15,10 +15,10 @@ export function PumpsByArea({ areas, to }: { areas: Area[]; to: (tag: string) =>
               <li key={p.tag} className="border-b border-line2">
                 <Link to={to(p.tag)} className="flex min-h-12 items-center gap-3 hover:bg-card">
                   <Mark state={p.state} size={16} />
-                  <span className="w-[70px] text-[18px] font-[700] narrow">{p.tag}</span>
+                  <span className="w-[70px] text-lead font-[700] narrow">{p.tag}</span>
                   <PumpKind family={p.family} />
-                  <span className="min-w-0 flex-1 truncate text-[15px]">{p.dutyTitle}</span>
-                  <span className="text-[14.5px] font-[660]">{p.material}</span>
+                  <span className="min-w-0 flex-1 truncate text-body">{p.dutyTitle}</span>
+                  <span className="text-body font-[660]">{p.material}</span>
                 </Link>
               </li>
             ))}

@@ -21,8 +21,8 @@ function Word({ title, children }: { title: string; children: ReactNode }) {
           strokeDasharray="9 2.5 1.5 2.5"
         />
       </svg>
-      <h1 className="text-[31px] leading-9 font-[680]">{title}</h1>
-      <div className="text-[17px] text-soft">{children}</div>
+      <h1 className="text-head leading-9 font-[680]">{title}</h1>
+      <div className="text-lead text-soft">{children}</div>
     </main>
   );
 }
@@ -46,7 +46,7 @@ export function Lost() {
 
 export function Loading({ what }: { what: string }) {
   return (
-    <p className="waiting px-5 py-10 text-[17px] text-soft" role="status">
+    <p className="waiting px-5 py-10 text-lead text-soft" role="status">
       Fetching {what}
     </p>
   );
@@ -79,7 +79,7 @@ export function AwayNotice() {
   const bench = useLocation().pathname.startsWith("/bench/");
   if (!away || bench) return null;
   return (
-    <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-[16px] font-[640] text-card">
+    <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-lead font-[640] text-card">
       The server does not answer. What stands here may be old; it is asked again by itself.
     </p>
   );
@@ -91,7 +91,7 @@ export function Sentence({ children, id }: { children: ReactNode; id?: string })
     <p
       {...(id ? { id } : {})}
       role="alert"
-      className="flex items-start gap-2 py-1 text-[15px] leading-5 font-[620] text-renew"
+      className="flex items-start gap-2 py-1 text-body leading-5 font-[620] text-renew"
     >
       <span className="pt-0.5">
         <Mark state="renew" size={16} />

@@ -29,14 +29,14 @@ export function TopBar() {
           <path d="M21.5,1V4.5C21.5,7 26.5,6.6 26.5,11C26.5,15.4 21.5,15 21.5,17.5V21" />
           <path d="M3.5,11H26.5" stroke="var(--accent)" />
         </svg>
-        <span className="word text-[16px]">Isokinon</span>
+        <span className="word text-lead">Isokinon</span>
       </NavLink>
       <nav className="flex" aria-label="Places">
         {PLACES.map(([name, to]) => (
           <NavLink
             key={to}
             to={to}
-            className={`relative flex h-12 items-center px-[13px] text-[15.5px] ${
+            className={`relative flex h-12 items-center px-[13px] text-body ${
               here(to)
                 ? "font-[720] after:absolute after:inset-x-[13px] after:-bottom-[1.5px] after:h-[5px] after:bg-ink"
                 : "font-[560] text-soft"
@@ -55,7 +55,7 @@ export function TopBar() {
               type="button"
               aria-pressed={unit === u}
               onClick={() => setUnit(u)}
-              className={`m relative h-12 px-[13px] text-[13px] ${
+              className={`m relative h-12 px-[13px] text-small ${
                 unit === u
                   ? "font-semibold after:absolute after:inset-x-3 after:bottom-[9px] after:h-0.5 after:bg-ink"
                   : "text-muted"
@@ -121,7 +121,7 @@ function Find() {
       <input
         aria-label="Scan or find a tag or duty"
         placeholder="Scan or find a tag"
-        className="h-11 w-full bg-transparent text-[14px]"
+        className="h-11 w-full bg-transparent text-body"
         value={text}
         list="tags"
         onChange={(e) => {
@@ -137,7 +137,7 @@ function Find() {
         ))}
       </datalist>
       {miss && (
-        <p role="alert" className="absolute top-12 right-0 left-0 z-20 border border-ink bg-card p-3 text-[14px]">
+        <p role="alert" className="absolute top-12 right-0 left-0 z-20 border border-ink bg-card p-3 text-body">
           {miss}
         </p>
       )}
@@ -153,7 +153,7 @@ function Who() {
     <Listbox value={who} onChange={setWho}>
       <ListboxButton
         aria-label={who ? `${who} stands here` : "Say who stands here"}
-        className={`h-12 min-w-14 border-l border-line px-3 text-[15px] font-bold ${who ? "" : "bg-wash text-accent"}`}
+        className={`h-12 min-w-14 border-l border-line px-3 text-body font-bold ${who ? "" : "bg-wash text-accent"}`}
       >
         {who || "Who?"}
       </ListboxButton>
@@ -164,14 +164,14 @@ function Who() {
             value={p.initials}
             className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-line2 px-4 data-focus:bg-wash"
           >
-            <span className="m w-8 text-[16px] font-bold">{p.initials}</span>
-            <span className="text-[15px]">
+            <span className="m w-8 text-lead font-bold">{p.initials}</span>
+            <span className="text-body">
               {p.role}
               {p.licensedElectrical ? ", licensed" : ""}
             </span>
           </ListboxOption>
         ))}
-        {people.data?.length === 0 && <p className="p-4 text-[15px] text-muted">Nobody is on the shop's list yet.</p>}
+        {people.data?.length === 0 && <p className="p-4 text-body text-muted">Nobody is on the shop's list yet.</p>}
       </ListboxOptions>
     </Listbox>
   );

@@ -37,7 +37,7 @@ function Shown({ diary }: { diary: DiaryView }) {
   return (
     <main className="grid grid-cols-[minmax(0,1fr)_356px] max-[1080px]:grid-cols-1">
       <div className="min-w-0 pb-8">
-        <div className="flex min-h-14 flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink px-5 py-1 text-[15px]">
+        <div className="flex min-h-14 flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink px-5 py-1 text-body">
           <h1 className="sr-only">Diary</h1>
           <span>
             <b className="font-[700]">{diary.entries.length} jobs</b> in six weeks
@@ -47,7 +47,7 @@ function Shown({ diary }: { diary: DiaryView }) {
             {diary.waiting > 0 && `; ${diary.waiting} not placed`}.
           </span>
           <span className="ml-auto flex items-center gap-2">
-            <a className="press flex items-center px-3 text-[15px]" href="/api/v1/diary.ics" download="diary.ics">
+            <a className="press flex items-center px-3 text-body" href="/api/v1/diary.ics" download="diary.ics">
               Calendar file
             </a>
             <button
@@ -65,7 +65,7 @@ function Shown({ diary }: { diary: DiaryView }) {
           </span>
         </div>
         {busy && (
-          <p role="status" className="waiting px-5 py-2 text-[15px] text-soft">
+          <p role="status" className="waiting px-5 py-2 text-body text-soft">
             Placing the jobs around what is pinned. It takes up to five seconds.
           </p>
         )}

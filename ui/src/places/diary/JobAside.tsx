@@ -28,7 +28,7 @@ export function JobAside({ diary, entry, choose, put, busy }: Props) {
         <section aria-label="No place" className="pt-4">
           <h2 className="head border-b-[1.5px] border-ink pb-1">No place for these</h2>
           {diary.unplaced.map((u) => (
-            <div key={u.pump} className="border-b border-line2 py-1.5 text-[14.5px]">
+            <div key={u.pump} className="border-b border-line2 py-1.5 text-body">
               <p className="flex items-center gap-2">
                 <Mark state="watch" size={15} />
                 <Link to={`/pumps/${u.pump}`} className="font-[700]">
@@ -51,20 +51,20 @@ export function JobAside({ diary, entry, choose, put, busy }: Props) {
               <li key={e.pump}>
                 <button
                   type="button"
-                  className="flex min-h-10 w-full items-center gap-3 border-b border-line2 text-left text-[14.5px]"
+                  className="flex min-h-10 w-full items-center gap-3 border-b border-line2 text-left text-body"
                   onClick={() => choose(e.pump)}
                 >
                   <b className="w-16 font-[700]">{e.pump}</b>
-                  <span className="m flex-1 text-[13.5px]">
+                  <span className="m flex-1 text-small">
                     {dayWord(diary.from, e.day)} {clockWord(e.from)}
                   </span>
-                  <span className="m text-[13px] text-muted">{e.who}</span>
+                  <span className="m text-small text-muted">{e.who}</span>
                 </button>
               </li>
             ))}
           </ul>
           <a
-            className="under text-[15px]"
+            className="under text-body"
             href={`/api/v1/labels.pdf?pumps=${diary.entries.map((e) => encodeURIComponent(e.pump)).join(",")}`}
             target="_blank"
             rel="noreferrer"
@@ -84,13 +84,13 @@ const due = (days: number) => {
 
 function Nothing({ diary }: { diary: DiaryView }) {
   return diary.entries.length === 0 ? (
-    <p className="pt-2 text-[18px] leading-6 font-[640]">
+    <p className="pt-2 text-lead leading-6 font-[640]">
       {diary.waiting === 0
         ? "Nothing is due within six weeks."
         : `${diary.waiting} jobs are worth doing within six weeks. Plan the work to place them.`}
     </p>
   ) : (
-    <p className="pt-2 text-[16px] leading-[21px] text-soft">
+    <p className="pt-2 text-lead leading-[21px] text-soft">
       Choose a job to see why it stands where it does. Take it to another time to pin it there; the others go around it.
     </p>
   );
@@ -106,21 +106,21 @@ function Chosen({ diary, entry: e, put, busy }: Pick<Props, "diary" | "put" | "b
   return (
     <section aria-label={e.pump}>
       <div className="flex items-center justify-between">
-        <h2 className="tag text-[40px] leading-[42px]">{e.pump}</h2>
+        <h2 className="tag text-tag leading-[42px]">{e.pump}</h2>
         <PumpKind family={e.family} scale={1.4} />
       </div>
-      <p className="text-[14.5px] text-muted">{e.duty}</p>
-      <p className="pt-2 text-[23px] leading-7 font-[680]">
+      <p className="text-body text-muted">{e.duty}</p>
+      <p className="pt-2 text-title leading-7 font-[680]">
         {dayWord(diary.from, e.day)}, {clockWord(e.from)} to {clockWord(e.to)}, {e.who}
       </p>
-      <p className="pt-1.5 text-[15.5px] leading-[20px]">{e.because}</p>
+      <p className="pt-1.5 text-body leading-[20px]">{e.because}</p>
       {(e.fixture || e.pair) && (
-        <p className="pt-1 text-[14px] text-soft">
+        <p className="pt-1 text-body text-soft">
           {e.fixture && `Needs the ${e.fixture}. `}
           {e.pair && `Never out together with ${e.pair}.`}
         </p>
       )}
-      <div className="flex flex-wrap items-center gap-x-1 pt-2 text-[15px]">
+      <div className="flex flex-wrap items-center gap-x-1 pt-2 text-body">
         Move it to
         <Choice
           label="Day"
@@ -166,7 +166,7 @@ function Chosen({ diary, entry: e, put, busy }: Pick<Props, "diary" | "put" | "b
           Let it go
         </button>
       </div>
-      <p className="pt-1 text-[15px]">
+      <p className="pt-1 text-body">
         <Link className="under" to={`/pumps/${e.pump}`}>
           This pump's page
         </Link>

@@ -43,7 +43,7 @@ export function Wall({ diary, chosen, choose, put }: Props) {
   for (let h = Math.ceil(diary.opens / 120) * 120; h <= diary.closes; h += 120) hours.push(h);
   const days = workDays(diary);
   if (diary.people.length === 0) {
-    return <p className="px-5 py-10 text-[17px] text-soft">Nobody has hours in the diary yet.</p>;
+    return <p className="px-5 py-10 text-lead text-soft">Nobody has hours in the diary yet.</p>;
   }
 
   function take(e: PointerEvent, job: DiaryEntry) {
@@ -82,7 +82,7 @@ export function Wall({ diary, chosen, choose, put }: Props) {
     <div ref={ref} className="relative select-none">
       <div className="sticky top-0 z-10 h-7 border-b border-ink bg-paper">
         {hours.map((h) => (
-          <span key={h} className="m absolute top-1.5 -translate-x-1/2 text-[12.5px] text-muted" style={{ left: x(h) }}>
+          <span key={h} className="m absolute top-1.5 -translate-x-1/2 text-small text-muted" style={{ left: x(h) }}>
             {clockWord(h)}
           </span>
         ))}
@@ -104,7 +104,7 @@ export function Wall({ diary, chosen, choose, put }: Props) {
       {drag?.moved && (
         <div
           aria-hidden
-          className="pointer-events-none fixed z-30 flex h-[26px] items-center border-2 border-accent bg-wash px-2 text-[14px] font-[700]"
+          className="pointer-events-none fixed z-30 flex h-[26px] items-center border-2 border-accent bg-wash px-2 text-body font-[700]"
           style={{ left: drag.x - drag.grip, top: drag.y - 13 }}
         >
           {drag.pump}
@@ -135,7 +135,7 @@ function DayRow({ day: d, x, hours, chosen, drag, take, move, drop, choose }: Ro
       className={`relative ${d.monday ? "border-t-[1.5px] border-ink" : "border-t border-line2"}`}
       style={{ height }}
     >
-      <h2 className="absolute top-1 left-5 text-[14.5px] font-[680]">{d.label}</h2>
+      <h2 className="absolute top-1 left-5 text-body font-[680]">{d.label}</h2>
       {hours.map((h) => (
         <span key={h} className="absolute inset-y-0 w-px bg-line2" style={{ left: x(h) }} />
       ))}
@@ -149,7 +149,7 @@ function DayRow({ day: d, x, hours, chosen, drag, take, move, drop, choose }: Ro
             background: "repeating-linear-gradient(135deg, var(--line2) 0 1px, transparent 1px 7px)",
           }}
         >
-          <span className="absolute top-0 left-1.5 bg-paper px-1 text-[12.5px] leading-4 font-[640] whitespace-nowrap">
+          <span className="absolute top-0 left-1.5 bg-paper px-1 text-small leading-4 font-[640] whitespace-nowrap">
             {s.line} stands still: {s.title}
           </span>
         </div>
@@ -162,7 +162,7 @@ function DayRow({ day: d, x, hours, chosen, drag, take, move, drop, choose }: Ro
           className="absolute inset-x-0"
           style={{ top: top + i * LANE + 2, height: LANE }}
         >
-          <span className="m absolute top-1.5 text-[13px] text-muted" style={{ left: LABEL }}>
+          <span className="m absolute top-1.5 text-small text-muted" style={{ left: LABEL }}>
             {lane.who}
           </span>
           <span
@@ -180,7 +180,7 @@ function DayRow({ day: d, x, hours, chosen, drag, take, move, drop, choose }: Ro
               onPointerUp={drop}
               onKeyDown={(ev) => (ev.key === "Enter" || ev.key === " ") && choose(e.pump)}
               className={`absolute top-[2px] flex h-[26px] touch-none items-center gap-1.5 overflow-hidden border whitespace-nowrap ${
-                e.to - e.from <= SHORT ? "narrow justify-center text-[11.5px]" : "px-1.5 text-[13.5px]"
+                e.to - e.from <= SHORT ? "narrow justify-center text-small" : "px-1.5 text-small"
               } ${
                 chosen === e.pump ? "border-2 border-accent bg-wash" : "border-ink bg-card"
               } ${drag?.pump === e.pump && drag.moved ? "opacity-40" : ""}`}
@@ -193,7 +193,7 @@ function DayRow({ day: d, x, hours, chosen, drag, take, move, drop, choose }: Ro
                 </svg>
               )}
               {x(e.to) - x(e.from) < NARROW ? (
-                <b className="text-center text-[11px] leading-[11px] font-[720]">
+                <b className="text-center text-small leading-[11px] font-[720]">
                   {e.pump.split("-").map((part) => (
                     <span key={part} className="block">
                       {part}

@@ -17,7 +17,7 @@ export function Clocks({ clocks }: { clocks: ClockView[] }) {
         {groups.slice(0, SHOWN).map((g) => (
           <One key={`${g.first.rebuild} ${g.first.kind}`} group={g} />
         ))}
-        {groups.length > SHOWN && <li className="text-[13.5px] text-muted">and {groups.length - SHOWN} more</li>}
+        {groups.length > SHOWN && <li className="text-small text-muted">and {groups.length - SHOWN} more</li>}
       </ul>
     </section>
   );
@@ -28,10 +28,10 @@ function One({ group: { first: c, count } }: { group: Group }) {
   const word = waitWord(c.kind);
   return (
     <li>
-      <Link to={`/bench/${c.rebuild}`} className="flex min-h-11 items-center gap-2 text-[14px]" title={c.title}>
+      <Link to={`/bench/${c.rebuild}`} className="flex min-h-11 items-center gap-2 text-body" title={c.title}>
         <Sandglass />
-        <b className="narrow text-[15.5px] font-[700]">{c.pump}</b>
-        <span className={`m text-[14px] font-semibold ${left === 0 && c.work ? "text-watch-words" : ""}`}>
+        <b className="narrow text-body font-[700]">{c.pump}</b>
+        <span className={`m text-body font-semibold ${left === 0 && c.work ? "text-watch-words" : ""}`}>
           {left > 0 ? countdown(left) : "due"}
         </span>
         <span className="max-w-[230px] truncate text-soft">

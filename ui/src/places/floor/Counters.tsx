@@ -7,10 +7,10 @@ export function Counters() {
   return (
     <section
       aria-label="Counters"
-      className="flex flex-wrap items-center gap-x-4 border-b border-line px-5 py-2 text-[15px]"
+      className="flex flex-wrap items-center gap-x-4 border-b border-line px-5 py-2 text-body"
     >
       <b className="font-[640]">Hours and strokes</b>
-      <span className="text-[14px] text-soft">
+      <span className="text-body text-soft">
         as CSV: tag, counter (hours or strokes), at, reading. What is known already is left out, a counter set back
         counts on.
       </span>

@@ -88,7 +88,7 @@ function Rows({ floor }: { floor: FloorView }) {
     return (
       <Empty title="No pump stands on this floor yet">
         <p>
-          Start with <code className="m text-[15px]">./demo</code> to walk through a made-up mill, or add the shop's own
+          Start with <code className="m text-body">./demo</code> to walk through a made-up mill, or add the shop's own
           pumps to the database.
         </p>
       </Empty>
@@ -102,7 +102,7 @@ function Rows({ floor }: { floor: FloorView }) {
     <main className="grid grid-cols-[minmax(0,1fr)_300px] max-[1000px]:grid-cols-1">
       <h1 className="sr-only">Floor</h1>
       <div ref={ref} className="min-w-0">
-        <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-[15px]">
+        <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-body">
           <span>{floor.site || "This shop"},</span>
           <Choice
             label="Area"
@@ -150,7 +150,7 @@ function Rows({ floor }: { floor: FloorView }) {
         <div className="sticky top-0 z-10 bg-paper">
           <Months x={x} today={floor.today} width={width} />
         </div>
-        {shown.length === 0 && <p className="px-5 py-10 text-[17px] text-soft">No pump here is all of that.</p>}
+        {shown.length === 0 && <p className="px-5 py-10 text-lead text-soft">No pump here is all of that.</p>}
         <VirtualRows
           areas={shown}
           x={x}

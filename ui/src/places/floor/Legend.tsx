@@ -25,7 +25,7 @@ const ITEMS = [
 /** What the marks on the strips mean. */
 export function Legend() {
   return (
-    <ul className="ml-auto flex flex-wrap items-center gap-3 py-1 text-[12.5px] text-soft" aria-label="Marks">
+    <ul className="ml-auto flex flex-wrap items-center gap-3 py-1 text-small text-soft" aria-label="Marks">
       {ITEMS.map(([name, width, mark]) => (
         <li key={name} className="flex items-center gap-1.5">
           <svg width={width} height={24} aria-hidden className="overflow-visible">

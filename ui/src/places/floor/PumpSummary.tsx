@@ -16,22 +16,22 @@ export function PumpSummary({ pump }: { pump: Strip }) {
       className="sticky top-0 h-[calc(100vh-48px)] min-h-[640px] self-start overflow-y-auto border-l-[1.5px] border-ink bg-card px-5 pt-3.5 pb-5 max-[1000px]:static max-[1000px]:h-auto max-[1000px]:border-t-[1.5px] max-[1000px]:border-l-0"
     >
       <div className="flex items-center justify-between">
-        <h2 className="tag text-[40px] leading-[42px]">{pump.tag}</h2>
+        <h2 className="tag text-tag leading-[42px]">{pump.tag}</h2>
         <PumpKind family={pump.family} scale={1.5} />
       </div>
-      <p className="pt-1 text-[14.5px] leading-[18px]">
+      <p className="pt-1 text-body leading-[18px]">
         <b className="font-[640]">{pump.dutyTitle}</b>
         <br />
         <span className="text-muted">{pump.dutyNote}</span>
       </p>
       <hr className="my-3 border-line" />
       {onBench ? (
-        <p className="text-[27px] leading-8 font-[680] text-accent">On the bench: {pump.rebuildStage}</p>
+        <p className="text-head leading-8 font-[680] text-accent">On the bench: {pump.rebuildStage}</p>
       ) : (
         <Chance pump={pump} />
       )}
-      <p className="pt-2 text-[16px] leading-[22px]">{pump.because}</p>
-      <p className="pt-1 text-[13px] leading-[17px] text-muted">{basis(pump)}</p>
+      <p className="pt-2 text-lead leading-[22px]">{pump.because}</p>
+      <p className="pt-1 text-small leading-[17px] text-muted">{basis(pump)}</p>
       <Lives pump={pump} />
       <dl className="grid grid-cols-3 gap-2 border-t border-line pt-3">
         <Figure name="Run" value={rounded(pump.hours)} unit="h" />
@@ -42,7 +42,7 @@ export function PumpSummary({ pump }: { pump: Strip }) {
           unit={day(pump.fittedOn).split(" ")[1] ?? ""}
         />
       </dl>
-      <p className="mt-3 border-t border-line pt-3 text-[14px] leading-[19px]">
+      <p className="mt-3 border-t border-line pt-3 text-body leading-[19px]">
         <b className="font-[640]">{due(pump)}</b>
         <br />
         <span className="text-soft">
@@ -52,12 +52,12 @@ export function PumpSummary({ pump }: { pump: Strip }) {
         </span>
       </p>
       <ToTheBench tag={pump.tag} hasSheet={pump.hasSheet} rebuild={pump.rebuild} reason={due(pump)} />
-      <p className="pt-3 text-[15px] font-[620]">
+      <p className="pt-3 text-body font-[620]">
         <Link className="under" to={`/symptoms/${pump.tag}`}>
           Something is wrong with it
         </Link>
       </p>
-      <p className="flex justify-between pt-2 text-[15px] font-[620]">
+      <p className="flex justify-between pt-2 text-body font-[620]">
         <Link className="under" to={`/pumps/${pump.tag}`}>
           This pump's page
         </Link>
@@ -65,7 +65,7 @@ export function PumpSummary({ pump }: { pump: Strip }) {
           Its life and interval
         </Link>
       </p>
-      <p className="pt-2 text-[15px] font-[620]">
+      <p className="pt-2 text-body font-[620]">
         <Link className="under" to={`/wet-ends/${pump.tag}`}>
           Wet ends for its duty
         </Link>
@@ -79,12 +79,12 @@ function Chance({ pump }: { pump: Strip }) {
   return (
     <div>
       <div className="flex items-end justify-between">
-        <p className="m text-[66px] leading-[58px] font-semibold tracking-[-.05em]">
+        <p className="m text-figure leading-[58px] font-semibold tracking-[-.05em]">
           {percent(pump.risk30)}
-          <span className="ml-1 text-[24px] font-medium tracking-normal text-muted">%</span>
+          <span className="ml-1 text-title font-medium tracking-normal text-muted">%</span>
         </p>
         {fifths > 0 && (
-          <div className="text-right text-[13.5px] leading-5 font-[640]">
+          <div className="text-right text-small leading-5 font-[640]">
             <svg width="96" height="18" aria-hidden className="block">
               {Array.from({ length: 5 }, (_, i) =>
                 i < fifths ? (
@@ -98,7 +98,7 @@ function Chance({ pump }: { pump: Strip }) {
           </div>
         )}
       </div>
-      <p className="flex items-center gap-2 pt-2 text-[15px] font-[640]">
+      <p className="flex items-center gap-2 pt-2 text-body font-[640]">
         <Mark state={pump.state} size={17} />
         {pump.state === "unknown" ? "chance in 30 days, no history" : "chance of failing in the next 30 days"}
         <span className="sr-only">, {STATE_WORDS[pump.state]}</span>
@@ -163,10 +163,10 @@ function Lives({ pump }: { pump: Strip }) {
 function Figure({ name, value, unit }: { name: string; value: string; unit: string }) {
   return (
     <div>
-      <dt className="text-[12.5px] text-muted">{name}</dt>
-      <dd className="m text-[21px] leading-6 font-semibold tracking-[-.02em]">
+      <dt className="text-small text-muted">{name}</dt>
+      <dd className="m text-title leading-6 font-semibold tracking-[-.02em]">
         {value}
-        <span className="ml-1 text-[12.5px] font-medium tracking-normal text-muted">{unit}</span>
+        <span className="ml-1 text-small font-medium tracking-normal text-muted">{unit}</span>
       </dd>
     </div>
   );

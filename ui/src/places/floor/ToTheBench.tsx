@@ -29,7 +29,7 @@ export function ToTheBench({ tag, hasSheet, rebuild, reason }: Props) {
     return (
       <button
         type="button"
-        className="press go mt-4 h-[54px] w-full text-[20px]"
+        className="press go mt-4 h-[54px] w-full text-title"
         onClick={() => void go(`/bench/${rebuild}`)}
       >
         Go to the bench
@@ -45,14 +45,14 @@ export function ToTheBench({ tag, hasSheet, rebuild, reason }: Props) {
     <div className="pt-4">
       <button
         type="button"
-        className="press go h-[54px] w-full text-[20px]"
+        className="press go h-[54px] w-full text-title"
         disabled={hindrance !== "" || open.isPending}
         aria-describedby="bench-hindrance"
         onClick={() => open.mutate()}
       >
         Bring to the bench
       </button>
-      <p id="bench-hindrance" className="min-h-5 pt-1 text-[13.5px] text-soft">
+      <p id="bench-hindrance" className="min-h-5 pt-1 text-small text-soft">
         {hindrance}
       </p>
       {open.error && <Sentence>{open.error.message}</Sentence>}

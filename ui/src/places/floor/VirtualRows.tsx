@@ -70,9 +70,9 @@ export function VirtualRows({ areas, selected, choose, open, ...row }: Props) {
 
 function AreaHead({ area }: { area: Area }) {
   return (
-    <h2 className="flex h-[22px] items-center gap-4 border-t border-ink px-5 text-[14px] font-[740]">
+    <h2 className="flex h-[22px] items-center gap-4 border-t border-ink px-5 text-body font-[740]">
       <span className="w-[74px]">{area.name}</span>
-      <span className="truncate text-[13px] font-[500] text-muted">{area.say}</span>
+      <span className="truncate text-small font-[500] text-muted">{area.say}</span>
     </h2>
   );
 }

@@ -33,14 +33,14 @@ export default function Gauges() {
   }
   return (
     <main className="px-5 py-5">
-      <h1 className="text-[27px] font-[680]">Gauges</h1>
-      <p className="max-w-[760px] pb-3 text-[15px] text-soft">
+      <h1 className="text-head font-[680]">Gauges</h1>
+      <p className="max-w-[760px] pb-3 text-body text-soft">
         Every device here is a simulated stand-in: it has noise, settles, drifts and can fail, so that the bench can be
         tried out. Set one to fail and read it at Inspect or Prove. Typing a reading always works.
       </p>
-      <table className="w-full border-t-[1.5px] border-ink text-left text-[14.5px]">
+      <table className="w-full border-t-[1.5px] border-ink text-left text-body">
         <thead>
-          <tr className="text-[13px] text-muted">
+          <tr className="text-small text-muted">
             <th className="py-1.5 font-[560]">Gauge</th>
             <th className="font-[560]">Reads</th>
             <th className="font-[560]">Calibration</th>
@@ -51,10 +51,10 @@ export default function Gauges() {
           {gauges.data.map((g) => (
             <tr key={g.id} className="border-t border-line2">
               <td className="py-1">
-                <b className="m pr-3 text-[14px]">{g.id}</b>
+                <b className="m pr-3 text-body">{g.id}</b>
                 {g.title}
               </td>
-              <td className="m text-[13.5px]">
+              <td className="m text-small">
                 {rounded(g.resolution, 3)} {unitWord(g.unit)}, give or take {rounded(g.uncertainty, 3)}
               </td>
               <td>

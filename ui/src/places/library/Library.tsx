@@ -17,8 +17,8 @@ export default function Library() {
     <main className="px-5 pt-3 pb-10">
       <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
         <div>
-          <h1 className="text-[31px] leading-9 font-[680]">Assembly sheets</h1>
-          <p className="text-[15px] text-soft">
+          <h1 className="text-head leading-9 font-[680]">Assembly sheets</h1>
+          <p className="text-body text-soft">
             One construction, one sheet: parts, steps, torques, checks. A job keeps the revision it began with.
           </p>
         </div>
@@ -56,10 +56,10 @@ function Sheet({ sheet: s }: { sheet: Listed }) {
     <li className="border-b border-line2">
       <Link to={`/library/${s.id}`} className="flex min-h-[52px] items-center gap-4 hover:bg-card">
         <span className="min-w-0 flex-1">
-          <b className="block truncate text-[16px] font-[640]">{s.title}</b>
-          <span className="m block truncate text-[12.5px] text-muted">{s.id}</span>
+          <b className="block truncate text-lead font-[640]">{s.title}</b>
+          <span className="m block truncate text-small text-muted">{s.id}</span>
         </span>
-        <span className="m text-[13.5px] whitespace-nowrap text-soft">
+        <span className="m text-small whitespace-nowrap text-soft">
           {s.parts} parts, {s.steps} steps, rev {s.revision}
         </span>
       </Link>
@@ -95,7 +95,7 @@ function Bring() {
       </div>
       {bring.error && <Sentence>{bring.error.message}</Sentence>}
       {bring.data?.map((i) => (
-        <p key={i.file} role="status" className="text-[14px]">
+        <p key={i.file} role="status" className="text-body">
           <b className="font-[640]">{i.file}</b>{" "}
           {i.faults.length === 0
             ? `stored as ${i.id}, revision ${i.revision}`

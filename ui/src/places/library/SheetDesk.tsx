@@ -67,8 +67,8 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
   return (
     <main className="flex h-[calc(100vh-49.5px)] min-h-[640px] flex-col">
       <div className="flex flex-wrap items-center gap-3 border-b border-ink px-5 py-2">
-        <h1 className="min-w-0 flex-1 truncate text-[23px] font-[680]">
-          <Link to="/library" className="pr-3 text-[15px] font-[560] text-muted">
+        <h1 className="min-w-0 flex-1 truncate text-title font-[680]">
+          <Link to="/library" className="pr-3 text-body font-[560] text-muted">
             Library
           </Link>
           {id}
@@ -124,7 +124,7 @@ function Revisions({ list, onTake }: { list: { revision: number }[]; onTake: (re
   if (list.length < 2) return null;
   return (
     <span className="flex items-center gap-1" role="group" aria-label="Earlier revisions">
-      <span className="text-[14px] text-muted">revisions</span>
+      <span className="text-body text-muted">revisions</span>
       {list.map((r) => (
         <button key={r.revision} type="button" className="press m min-w-12" onClick={() => onTake(r.revision)}>
           {r.revision}
@@ -146,15 +146,15 @@ function Beside({ draft }: { draft: Draft }) {
           </h2>
           <ul>
             {draft.faults.slice(0, 40).map((f) => (
-              <li key={`${f.line}${f.path}${f.message}`} className="flex gap-3 border-t border-line2 py-1 text-[14px]">
+              <li key={`${f.line}${f.path}${f.message}`} className="flex gap-3 border-t border-line2 py-1 text-body">
                 <span className="m w-16 shrink-0 text-muted">line {f.line}</span>
                 <span>
-                  <b className="m text-[13px] font-semibold">{f.path}</b> {f.message}
+                  <b className="m text-small font-semibold">{f.path}</b> {f.message}
                 </span>
               </li>
             ))}
           </ul>
-          {draft.rails.length > 0 && <p className="pt-1 text-[13.5px] text-muted">Below: as it last was sound.</p>}
+          {draft.rails.length > 0 && <p className="pt-1 text-small text-muted">Below: as it last was sound.</p>}
         </div>
       )}
       {draft.rails.map((r) => (
@@ -168,15 +168,15 @@ function Beside({ draft }: { draft: Draft }) {
             aria-expanded={open === i}
             onClick={() => setOpen(open === i ? -1 : i)}
           >
-            <span className="flex-1 text-[16px] font-[640]">{p.title}</span>
-            <span className="m text-[17px] font-semibold">{clock(p.minutes)}</span>
-            <span className="w-[260px] text-[13.5px] text-muted">
+            <span className="flex-1 text-lead font-[640]">{p.title}</span>
+            <span className="m text-lead font-semibold">{clock(p.minutes)}</span>
+            <span className="w-[260px] text-small text-muted">
               {p.strip.length} steps, {p.poseChanges} turns, {p.toolChanges} tools
               {p.optimal ? ", none better" : ", not proved"}
             </span>
           </button>
           {open === i && (
-            <div className="grid grid-cols-2 gap-6 pb-3 text-[14px]">
+            <div className="grid grid-cols-2 gap-6 pb-3 text-body">
               <Steps title="Strip" steps={p.strip} />
               <Steps title="Build" steps={p.build} />
             </div>
@@ -190,7 +190,7 @@ function Beside({ draft }: { draft: Draft }) {
 function Steps({ title, steps }: { title: string; steps: string[] }) {
   return (
     <div>
-      <h3 className="border-b border-ink text-[14px] font-[680]">{title}</h3>
+      <h3 className="border-b border-ink text-body font-[680]">{title}</h3>
       <ol>
         {steps.map((s, i) => (
           <li key={s} className="flex gap-2 border-b border-line2 py-0.5 leading-[18px]">

@@ -35,7 +35,7 @@ export function Asked({ life, set, error, unasked = false }: Props) {
   const choose = (role: string, material: string, duty: string) => set({ ...clear, role, material, duty });
   const mode = String(life.estimate?.mode ?? 2);
   return (
-    <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-[15px]">
+    <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-body">
       {unasked && <span className="text-muted">Or look at the</span>}
       <span className={unasked ? "lowercase" : ""}>{of.pump ? `Life of the ${roleWord(of.role)} in` : "Life of"}</span>
       {of.pump ? (

@@ -20,7 +20,7 @@ export function Compare({ life, onCompared }: { life: LifeView; onCompared: (c: 
   const c = against ? compare.data : undefined;
   return (
     <section aria-label="Comparison" className="mx-5 border-t-[1.5px] border-ink pt-1">
-      <div className="flex flex-wrap items-center gap-x-1 text-[15px]">
+      <div className="flex flex-wrap items-center gap-x-1 text-body">
         <span>Compare with</span>
         <Choice
           label="Compare with"
@@ -40,8 +40,8 @@ export function Compare({ life, onCompared }: { life: LifeView; onCompared: (c: 
         <div role="status" className="flex items-start gap-3 pb-2">
           <Mark state={c.verdict === "first-shorter" || c.verdict === "first-longer" ? "renew" : "unknown"} size={22} />
           <div>
-            <p className="text-[18px] leading-6 font-[660]">{c.say}</p>
-            <p className="text-[13.5px] text-muted">
+            <p className="text-lead leading-6 font-[660]">{c.say}</p>
+            <p className="text-small text-muted">
               {c.test} {c.first.title}: {c.first.failures} of {c.first.runs} runs failed. {c.second.title}:{" "}
               {c.second.failures} of {c.second.runs}.
             </p>

@@ -39,8 +39,8 @@ export default function History() {
   };
   return (
     <main className="px-5 pb-10">
-      <h1 className="pt-3 text-[31px] leading-9 font-[700]">Past runs, in and out</h1>
-      <p className="max-w-[760px] pt-1 text-[15.5px] leading-[21px] text-soft">
+      <h1 className="pt-3 text-head leading-9 font-[700]">Past runs, in and out</h1>
+      <p className="max-w-[760px] pt-1 text-body leading-[21px] text-soft">
         A run is one wear part in one pump: what it was, when it went in and came out, the hours it ran, and whether it
         came out failed or sound. A table may have its own headings and come from anywhere. Nothing is stored before you
         have seen how it was read.
@@ -91,13 +91,13 @@ export default function History() {
           <Verdict report={report} />
           {bring.error && <Faults error={bring.error} />}
           {bring.data ? (
-            <p role="status" className="pt-3 text-[17px] font-[660]">
+            <p role="status" className="pt-3 text-lead font-[660]">
               Taken in: {rounded(bring.data.fresh)} runs. <Link to="/life">See what they say</Link>
             </p>
           ) : (
             <button
               type="button"
-              className="press go mt-3 h-14 px-8 text-[19px]"
+              className="press go mt-3 h-14 px-8 text-lead"
               disabled={report.faults.length > 0 || report.fresh === 0 || bring.isPending}
               onClick={() => bring.mutate(held)}
             >
@@ -122,11 +122,11 @@ function Fields() {
             key={f.field}
             className="flex min-h-9 break-inside-avoid items-baseline gap-4 border-b border-line2 py-1.5"
           >
-            <span className="m w-28 shrink-0 text-[13.5px] font-semibold">{f.field}</span>
-            <span className="text-[14.5px] leading-[18px]">
+            <span className="m w-28 shrink-0 text-small font-semibold">{f.field}</span>
+            <span className="text-body leading-[18px]">
               {f.say}
               {f.alsoCalled.length > 0 && (
-                <span className="block text-[13px] text-muted">also: {f.alsoCalled.join(", ")}</span>
+                <span className="block text-small text-muted">also: {f.alsoCalled.join(", ")}</span>
               )}
             </span>
           </li>
@@ -146,7 +146,7 @@ function PutBack() {
   });
   if (restore.isSuccess) {
     return (
-      <p role="status" className="pt-4 text-[17px] font-[660]">
+      <p role="status" className="pt-4 text-lead font-[660]">
         Everything is back. <Link to="/">To the floor</Link>
       </p>
     );
@@ -163,7 +163,7 @@ function PutBack() {
       >
         Put everything back
       </FileButton>
-      <span className="text-[15px] text-soft">from a file that was taken out with "Everything, as JSON"</span>
+      <span className="text-body text-soft">from a file that was taken out with "Everything, as JSON"</span>
       {restore.error && <Sentence>{restore.error.message}</Sentence>}
     </div>
   );
@@ -191,10 +191,10 @@ function Read({ held, report, change, busy, children }: ReadProps) {
           {report.fields.map((f) => (
             <li key={f.field} className="flex min-h-12 items-center justify-between gap-3 border-b border-line2">
               <span className="min-w-0">
-                <b className={`text-[15px] ${f.column ? "font-[660]" : "font-[500] text-muted"}`}>
+                <b className={`text-body ${f.column ? "font-[660]" : "font-[500] text-muted"}`}>
                   {f.field.replaceAll("_", " ")}
                 </b>
-                <span className="block truncate text-[12.5px] text-muted">{f.say}</span>
+                <span className="block truncate text-small text-muted">{f.say}</span>
               </span>
               <Choice
                 label={`Column of ${f.field}`}
@@ -207,13 +207,13 @@ function Read({ held, report, change, busy, children }: ReadProps) {
           ))}
         </ul>
         {left.length > 0 && (
-          <p className="pt-2 text-[14px] text-soft">
+          <p className="pt-2 text-body text-soft">
             Left out: {left.map((c) => c.name).join(", ")}. One of them can be kept as the note.
           </p>
         )}
       </section>
       <section aria-label="How it was read" className="min-w-0">
-        <div className="flex flex-wrap items-center gap-x-2 border-b-[1.5px] border-ink text-[15px]">
+        <div className="flex flex-wrap items-center gap-x-2 border-b-[1.5px] border-ink text-body">
           <h2 className="head flex-1">How it was read</h2>
           <span className="text-muted">03/01/2026 is</span>
           <Choice
@@ -238,7 +238,7 @@ function Read({ held, report, change, busy, children }: ReadProps) {
 function Outcomes({ held, report, change }: Pick<ReadProps, "held" | "report" | "change">) {
   const words = [...new Set([...held.failedWords, ...report.otherOutcomes])];
   return (
-    <div className="border-b border-line bg-wash px-3 py-2 text-[15px]">
+    <div className="border-b border-line bg-wash px-3 py-2 text-body">
       <p className="font-[640]">Which of these mean that it failed?</p>
       <div className="flex flex-wrap gap-2 pt-1.5">
         {words.map((w) => (
@@ -266,8 +266,8 @@ function Outcomes({ held, report, change }: Pick<ReadProps, "held" | "report" | 
 function FirstRuns({ report }: { report: HistoryReport }) {
   if (report.first.length === 0) return null;
   return (
-    <table className="w-full text-left text-[14px]">
-      <thead className="text-[12.5px] text-muted">
+    <table className="w-full text-left text-body">
+      <thead className="text-small text-muted">
         <tr>
           {["Line", "Pump", "Part", "Material", "In", "Out", "Hours", ""].map((h, i) => (
             <th key={i} className={`border-b border-line py-1 font-medium ${h === "Hours" ? "pr-4 text-right" : ""}`}>
@@ -307,7 +307,7 @@ const MOST = 14;
 function Verdict({ report: r }: { report: HistoryReport }) {
   return (
     <div role="status" className="pt-3">
-      <p className="text-[17px] font-[660]">
+      <p className="text-lead font-[660]">
         {rounded(r.lines)} lines: {rounded(r.fresh)} new runs of {r.pumps} pump{r.pumps === 1 ? "" : "s"}, {r.failed} of
         them failed; {rounded(r.known)} known already.
       </p>
@@ -316,7 +316,7 @@ function Verdict({ report: r }: { report: HistoryReport }) {
           <p className="pt-2 font-[640] text-renew">
             {r.faults.length} fault{r.faults.length === 1 ? "" : "s"}: nothing is taken in until none is left.
           </p>
-          <ul className="text-[14px] leading-5">
+          <ul className="text-body leading-5">
             {r.faults.slice(0, MOST).map((f, i) => (
               <li key={i}>
                 <b className="m font-semibold">line {f.line}</b> {f.message}

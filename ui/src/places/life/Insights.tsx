@@ -13,25 +13,25 @@ export function Insights() {
   if (!finds.data) return <Loading what="what the records say" />;
   return (
     <section className="px-5 pb-10" aria-label="What the records say">
-      <h1 className="pt-2 pb-2 text-[38px] leading-[46px] font-[720] tracking-[-.01em]">{headline(finds.data)}</h1>
+      <h1 className="pt-2 pb-2 text-tag leading-[46px] font-[720] tracking-[-.01em]">{headline(finds.data)}</h1>
       <ul className="border-t-[1.5px] border-ink">
         {finds.data.map((f) => (
           <li key={f.say} className="border-b border-line">
             <Link to={place(f)} className="flex min-h-[68px] items-center gap-4 py-2 no-underline hover:bg-wash">
               <Mark state={f.state} size={22} />
               <span className="min-w-0 flex-1">
-                <span className="block text-[18px] leading-6 font-[660]">{unbroken(f.say)}</span>
-                <span className="block text-[14.5px] leading-[19px] text-soft">{unbroken(f.because)}</span>
+                <span className="block text-lead leading-6 font-[660]">{unbroken(f.say)}</span>
+                <span className="block text-body leading-[19px] text-soft">{unbroken(f.because)}</span>
               </span>
               <span className="w-[136px] text-right">
                 {f.aYear !== null && (
                   <>
-                    <span className="m text-[24px] leading-7 font-semibold tracking-[-.02em]">£{rounded(f.aYear)}</span>
-                    <span className="block text-[13px] text-muted">a year</span>
+                    <span className="m text-title leading-7 font-semibold tracking-[-.02em]">£{rounded(f.aYear)}</span>
+                    <span className="block text-small text-muted">a year</span>
                   </>
                 )}
               </span>
-              <span className="under w-[120px] text-[14.5px] max-[760px]:hidden">{WHERE[f.kind]}</span>
+              <span className="under w-[120px] text-body max-[760px]:hidden">{WHERE[f.kind]}</span>
             </Link>
           </li>
         ))}

@@ -81,7 +81,7 @@ function Shown({ life, set, error }: Props) {
       <Asked life={life} set={set} error={error} />
       <div className="grid grid-cols-[minmax(0,1fr)_388px] max-[1080px]:grid-cols-1">
         <div className="min-w-0 pt-2 pb-6">
-          <h1 className="flex items-center gap-3 px-5 text-[44px] leading-[50px] font-[720] tracking-[-.01em]">
+          <h1 className="flex items-center gap-3 px-5 text-tag leading-[50px] font-[720] tracking-[-.01em]">
             {unsure && <Mark state="unknown" size={30} />}
             <span>
               {life.headline.map((p, i) => (
@@ -91,8 +91,8 @@ function Shown({ life, set, error }: Props) {
               ))}
             </span>
           </h1>
-          <p className="px-5 pt-1 text-[15.5px] leading-5">{life.basis}</p>
-          <p className="px-5 pb-1 text-[13.5px] leading-[18px] text-muted">
+          <p className="px-5 pt-1 text-body leading-5">{life.basis}</p>
+          <p className="px-5 pb-1 text-small leading-[18px] text-muted">
             {[life.sure, life.of.widened, counted(life)].filter(Boolean).join(" ")}
           </p>
           <div ref={ref}>

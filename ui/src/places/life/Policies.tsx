@@ -29,21 +29,21 @@ export function Policies({ life, set }: Props) {
     >
       <Costs life={life} set={set} />
       <div className="flex items-baseline justify-between border-b-[1.5px] border-ink pt-4 pb-1.5">
-        <h2 className="head text-[19px]">Three policies</h2>
-        <span className="text-[13px] text-muted">
+        <h2 className="head text-lead">Three policies</h2>
+        <span className="text-small text-muted">
           {t.positions} position{t.positions === 1 ? "" : "s"}, {rounded(t.hoursPerYear)} h a year
         </span>
       </div>
       {life.policies.map((p) => (
         <Policy key={p.way} policy={p} life={life} picked={way?.way === p.way} onPick={() => setPicked(p.way)} />
       ))}
-      {life.policies.length === 0 && <p className="py-3 text-[15px] text-soft">{t.say}</p>}
+      {life.policies.length === 0 && <p className="py-3 text-body text-soft">{t.say}</p>}
       {life.changes.length > 0 && (
         <section aria-label="What would change this" className="pt-4">
           <h2 className="head border-b-[1.5px] border-ink pb-1">What would change this</h2>
           <dl>
             {life.changes.map((c) => (
-              <div key={c.when} className="flex justify-between gap-3 border-b border-line2 py-1.5 text-[14.5px]">
+              <div key={c.when} className="flex justify-between gap-3 border-b border-line2 py-1.5 text-body">
                 <dt className="font-[640]">{c.when}</dt>
                 <dd className="text-right text-soft">{c.then}</dd>
               </div>
@@ -52,13 +52,13 @@ export function Policies({ life, set }: Props) {
         </section>
       )}
       {t.harms && (
-        <p className="pt-3 text-[14px] leading-[18px] text-soft">
+        <p className="pt-3 text-body leading-[18px] text-soft">
           A failure here harms people or the place, so the tool never proposes to run it until it fails. The site's own
           procedure and the maker's manual come first.
         </p>
       )}
       {way && <SetIt life={life} way={way} key={`${way.way} ${way.every}`} />}
-      <p className="flex justify-between pt-2 text-[15px]">
+      <p className="flex justify-between pt-2 text-body">
         <Link className="under" to="/life/history">
           Past runs in and out
         </Link>
@@ -95,17 +95,15 @@ function Policy({
     >
       <span className="flex items-start justify-between gap-2">
         <span className="min-w-0">
-          <b className={`text-[16px] font-[680] ${p.chosen ? "text-accent" : barred ? "text-muted" : ""}`}>{p.title}</b>
-          <span
-            className={`block text-[13.5px] ${barred && p.bar !== "dear" ? "font-[640] text-renew" : "text-muted"}`}
-          >
+          <b className={`text-lead font-[680] ${p.chosen ? "text-accent" : barred ? "text-muted" : ""}`}>{p.title}</b>
+          <span className={`block text-small ${barred && p.bar !== "dear" ? "font-[640] text-renew" : "text-muted"}`}>
             {p.say}
           </span>
         </span>
         <span className={`whitespace-nowrap ${p.bar === "dear" ? "invisible" : ""}`}>
-          <span className="text-[15px] text-muted">£</span>
-          <b className="m text-[25px] font-semibold tracking-[-.03em]">{rounded(p.per1000h)}</b>
-          <span className="m text-[12.5px] text-muted"> /1000 h</span>
+          <span className="text-body text-muted">£</span>
+          <b className="m text-title font-semibold tracking-[-.03em]">{rounded(p.per1000h)}</b>
+          <span className="m text-small text-muted"> /1000 h</span>
         </span>
       </span>
       {p.bar !== "dear" && (
@@ -114,7 +112,7 @@ function Policy({
             year={{ way: p.way, failures: p.failuresPerYear, renewals: p.renewalsPerYear, looks }}
             width={STRIP}
           />
-          <span className="flex justify-between text-[14px] font-[640]">
+          <span className="flex justify-between text-body font-[640]">
             <span>£{rounded(p.perYear)} a year</span>
             <span>{rounded(p.failuresPerYear, p.failuresPerYear < 10 ? 1 : 0)} failures a year</span>
           </span>
@@ -153,7 +151,7 @@ function Costs({ life, set }: Props) {
           onTyped={(v) => set({ warning: v ? String(Number(v) / 100) : "" })}
         />
       </div>
-      <p className="pt-1.5 text-[13px] leading-[16px] text-muted">{t.say}</p>
+      <p className="pt-1.5 text-small leading-[16px] text-muted">{t.say}</p>
     </section>
   );
 }
@@ -166,12 +164,12 @@ function Cost(p: { label: string; unit: string; value: string; onTyped: (value: 
     if (!wrong && text !== p.value) p.onTyped(text.trim() === "" ? "" : String(number));
   };
   return (
-    <label className="block text-[12.5px] leading-[15px] text-muted">
+    <label className="block text-small leading-[15px] text-muted">
       <span className="flex h-[30px] items-end pb-0.5">
         {p.label}, {p.unit}
       </span>
       <input
-        className="field m w-full px-2 text-[16px] text-ink"
+        className="field m w-full px-2 text-lead text-ink"
         inputMode="decimal"
         value={text}
         aria-invalid={wrong}
@@ -206,7 +204,7 @@ function SetIt({ life, way }: { life: LifeView; way: PolicyView }) {
     <div className="pt-4">
       <button
         type="button"
-        className={`press h-14 w-full text-[19px] ${sure ? "go" : "call"}`}
+        className={`press h-14 w-full text-lead ${sure ? "go" : "call"}`}
         disabled={!who || keep.isPending}
         title={who ? "" : "Say who you are first, top right"}
         onClick={() => keep.mutate()}
@@ -214,13 +212,13 @@ function SetIt({ life, way }: { life: LifeView; way: PolicyView }) {
         {label}
       </button>
       {!sure && (
-        <p className="pt-2 text-[13.5px] leading-[17px] text-soft">
+        <p className="pt-2 text-small leading-[17px] text-soft">
           This rests on the library's word, not on what ran here.
         </p>
       )}
       {keep.error && <Sentence>{keep.error.message}</Sentence>}
       {keep.isSuccess && (
-        <p role="status" className="pt-2 text-[14.5px]">
+        <p role="status" className="pt-2 text-body">
           Set for {pumps.join(", ")}. The floor counts to it.
         </p>
       )}

@@ -19,8 +19,8 @@ export default function Fluid() {
     <main className="px-5 pt-3 pb-10">
       <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
         <div>
-          <h1 className="text-[31px] leading-9 font-[680]">{f.name}</h1>
-          <p className="text-[15px] text-soft">{f.aliases.join(", ")}</p>
+          <h1 className="text-head leading-9 font-[680]">{f.name}</h1>
+          <p className="text-body text-soft">{f.aliases.join(", ")}</p>
         </div>
         <Link className="under" to="/library/materials">
           All fluids
@@ -34,12 +34,12 @@ export default function Fluid() {
               to={`/library/materials/${f.code}/${encodeURIComponent(p.material)}`}
               className="flex min-h-12 items-center gap-3 py-1 hover:bg-card"
             >
-              <span className="w-[132px] shrink-0 text-[16px] leading-[18px] font-[700] narrow">{p.material}</span>
+              <span className="w-[132px] shrink-0 text-lead leading-[18px] font-[700] narrow">{p.material}</span>
               <span className="min-w-0 flex-1">
                 {p.rows.map((r) => (
                   <span
                     key={r.ownRow ?? `${r.fromPct} shipped`}
-                    className="flex items-center gap-2 text-[13px] text-muted"
+                    className="flex items-center gap-2 text-small text-muted"
                   >
                     <span className="w-[78px] shrink-0 whitespace-nowrap">
                       {r.ownRow !== null && <b className="text-accent">own </b>}
@@ -55,7 +55,7 @@ export default function Fluid() {
         ))}
       </ul>
       {unknown.length > 0 && (
-        <p className="pt-4 text-[15px] leading-6">
+        <p className="pt-4 text-body leading-6">
           <b className="font-[660]">Not known: </b>
           {unknown.map((p, i) => (
             <span key={p.material}>
@@ -74,7 +74,7 @@ export default function Fluid() {
 
 function Care({ fluid: f }: { fluid: FluidSheet }) {
   return (
-    <p className="border-b border-ink py-2 text-[15px] leading-[20px]">
+    <p className="border-b border-ink py-2 text-body leading-[20px]">
       <b className="font-[660]">Hurts: </b>
       {f.hurts.join(", ")}. <b className="font-[660]">Wear: </b>
       {f.wear.join(", ").toLowerCase()}. <b className="font-[660]">Spilt: </b>

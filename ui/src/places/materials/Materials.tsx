@@ -27,8 +27,8 @@ export default function Materials() {
     <main className="px-5 pt-3 pb-10">
       <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
         <div>
-          <h1 className="text-[31px] leading-9 font-[680]">Materials and fluids</h1>
-          <p className="max-w-[640px] text-[15px] leading-[19px] text-soft">
+          <h1 className="text-head leading-9 font-[680]">Materials and fluids</h1>
+          <p className="max-w-[640px] text-body leading-[19px] text-soft">
             {fluids.length} fluids, {materials.length} materials, {rounded(rows)} rows, {rounded(ownRows)} of them this
             shop's own. Shipped rows are starting values of general knowledge: check with the maker of the part. No row
             is unknown, never a guess.
@@ -40,7 +40,7 @@ export default function Materials() {
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_360px] gap-x-10 max-[1000px]:grid-cols-1">
         <section aria-label="Fluids">
-          <label className="flex items-center gap-3 pt-3 pb-2 text-[15px]">
+          <label className="flex items-center gap-3 pt-3 pb-2 text-body">
             <span className="head">Fluids</span>
             <input
               className="field w-full max-w-[340px]"
@@ -57,18 +57,18 @@ export default function Materials() {
                   className="flex min-h-12 items-center justify-between gap-3 hover:bg-card"
                 >
                   <span className="min-w-0">
-                    <b className="block truncate text-[16px] font-[640]">{f.name}</b>
-                    <span className="block truncate text-[13px] text-muted">{f.aliases.join(", ")}</span>
+                    <b className="block truncate text-lead font-[640]">{f.name}</b>
+                    <span className="block truncate text-small text-muted">{f.aliases.join(", ")}</span>
                   </span>
                   {f.materials < most && (
-                    <span className="text-[13px] whitespace-nowrap text-soft">{most - f.materials} not known</span>
+                    <span className="text-small whitespace-nowrap text-soft">{most - f.materials} not known</span>
                   )}
                 </Link>
               </li>
             ))}
           </ul>
           {found.length === 0 && (
-            <p className="py-4 text-[16px] text-soft">
+            <p className="py-4 text-lead text-soft">
               No fluid is called that. A shop's own fluid comes in with the table of fluids.
             </p>
           )}
@@ -80,7 +80,7 @@ export default function Materials() {
               <Table key={table} table={table} name={name} />
             ))}
           </ul>
-          <p className="pt-2 text-[13.5px] leading-[17px] text-muted">
+          <p className="pt-2 text-small leading-[17px] text-muted">
             CSV with the headings of the table that goes out. What comes in stands over the shipped rows, all of it or
             nothing; both stay to be seen.
           </p>
@@ -93,7 +93,7 @@ export default function Materials() {
 /** One table: out whole or only what is the shop's own, and in. */
 function Table({ table, name }: { table: string; name: string }) {
   return (
-    <li className="flex flex-wrap items-center gap-x-4 border-b border-line2 py-1.5 text-[15px]">
+    <li className="flex flex-wrap items-center gap-x-4 border-b border-line2 py-1.5 text-body">
       <b className="w-[92px] font-[640]">{name}</b>
       <a className="under" href={api.tableUrl(table, false)} download={`${table}.csv`}>
         all out

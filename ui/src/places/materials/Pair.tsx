@@ -37,10 +37,10 @@ function Of({ pair: p }: { pair: PairView }) {
     <main className="px-5 pt-3 pb-10">
       <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
         <div>
-          <h1 className="text-[31px] leading-9 font-[680]">
+          <h1 className="text-head leading-9 font-[680]">
             {p.material} in {p.fluidName.charAt(0).toLowerCase() + p.fluidName.slice(1)}
           </h1>
-          <p className="text-[15px] text-soft">{p.materialName}</p>
+          <p className="text-body text-soft">{p.materialName}</p>
         </div>
         <Link className="under" to={`/library/materials/${p.fluid}`}>
           {p.fluidName} with everything else
@@ -53,7 +53,7 @@ function Of({ pair: p }: { pair: PairView }) {
           className="flex flex-wrap items-center gap-4 border-b border-ink bg-wash px-4 py-2.5"
         >
           <Mark state="watch" size={22} />
-          <p className="flex-1 text-[17px] leading-[22px] font-[640]">{c.sentence}</p>
+          <p className="flex-1 text-lead leading-[22px] font-[640]">{c.sentence}</p>
           <button type="button" className="press call" onClick={() => setRow(c.suggestion)}>
             Write it as an own row
           </button>
@@ -82,7 +82,7 @@ function Rows({ pair: p }: { pair: PairView }) {
     <section aria-label="Rows">
       <h2 className="head border-b border-ink pt-3 pb-1">What the library says</h2>
       {p.rows.length === 0 && (
-        <p className="py-3 text-[16px] leading-[21px]">
+        <p className="py-3 text-lead leading-[21px]">
           Nothing: this pair is unknown. It is never taken for good, nor averaged away.
         </p>
       )}
@@ -90,9 +90,9 @@ function Rows({ pair: p }: { pair: PairView }) {
         {p.rows.map((r) => (
           <li key={r.ownRow ?? `${r.fromPct} shipped`} className="border-b border-line2 py-1.5">
             <div className="flex items-center gap-3">
-              <span className="w-[92px] text-[14px] font-[640] whitespace-nowrap">{band(r)}</span>
+              <span className="w-[92px] text-body font-[640] whitespace-nowrap">{band(r)}</span>
               <BandBar row={r} />
-              <span className="text-[14px]">{r.effect}</span>
+              <span className="text-body">{r.effect}</span>
               {r.ownRow !== null && (
                 <button
                   type="button"
@@ -104,7 +104,7 @@ function Rows({ pair: p }: { pair: PairView }) {
                 </button>
               )}
             </div>
-            <p className="text-[13px] leading-[17px] text-muted">
+            <p className="text-small leading-[17px] text-muted">
               {r.ownRow !== null ? "This shop's own row" : r.source}, {r.basis}, {r.date}
               {r.under && ". An own row stands over it"}
               {r.note && `. ${r.note}`}
@@ -170,10 +170,10 @@ function Own({ row, effects }: { row: OwnResistance; effects: Effect[] }) {
         <Typed name="Full to, °C" value={typed.full} set={(full) => set({ full })} />
         <Typed name="Limited to, °C" value={typed.limited} set={(limited) => set({ limited })} />
       </div>
-      <p className="pt-1 text-[13px] leading-[16px] text-muted">
+      <p className="pt-1 text-small leading-[16px] text-muted">
         Leave the limits empty where it is never fit. Life halves for each 10 K between the two.
       </p>
-      <div className="flex items-center gap-2 text-[15px]">
+      <div className="flex items-center gap-2 text-body">
         The fluid
         <Choice
           label="What the fluid does to it"
@@ -184,7 +184,7 @@ function Own({ row, effects }: { row: OwnResistance; effects: Effect[] }) {
           onChange={(effect) => set({ effect: effect || null })}
         />
       </div>
-      <label className="block text-[13.5px] text-muted">
+      <label className="block text-small text-muted">
         Why
         <input
           className="field mt-1 block w-full text-ink"
@@ -206,7 +206,7 @@ function Own({ row, effects }: { row: OwnResistance; effects: Effect[] }) {
 function Typed({ name, value, set }: { name: string; value: string; set: (value: string) => void }) {
   const bad = typedNumber(value) === undefined;
   return (
-    <label className="text-[13.5px] text-muted">
+    <label className="text-small text-muted">
       {name}
       <input
         className="m field mt-1 block w-full text-right text-ink"
@@ -226,8 +226,8 @@ function History({ pair: p }: { pair: PairView }) {
       <h2 className="head border-b border-ink pb-1">What was changed</h2>
       <ul>
         {p.history.map((h) => (
-          <li key={`${h.writtenOn} ${h.line}`} className="border-b border-line2 py-1.5 text-[14px] leading-[18px]">
-            <span className="m block text-[12.5px] break-all">{h.line}</span>
+          <li key={`${h.writtenOn} ${h.line}`} className="border-b border-line2 py-1.5 text-body leading-[18px]">
+            <span className="m block text-small break-all">{h.line}</span>
             <span className="text-muted">
               {h.writtenBy}, {h.writtenOn}
               {h.endedBy !== null && `; ended by ${h.endedBy}, ${h.endedOn ?? ""}`}
@@ -252,11 +252,11 @@ function Evidence({ pair: p }: { pair: PairView }) {
     <section aria-label="What was seen here">
       <h2 className="head border-b border-ink pt-3 pb-1">What was seen here</h2>
       {p.seen.length + p.runs.length === 0 && (
-        <p className="py-3 text-[16px] text-soft">Nothing yet: no reading, no run of this material in this fluid.</p>
+        <p className="py-3 text-lead text-soft">Nothing yet: no reading, no run of this material in this fluid.</p>
       )}
       <ul>
         {p.runs.map((r) => (
-          <li key={r.pump} className="flex min-h-11 items-center gap-4 border-b border-line2 text-[15px]">
+          <li key={r.pump} className="flex min-h-11 items-center gap-4 border-b border-line2 text-body">
             <Link className="w-[72px] font-[700] underline" to={`/pumps/${r.pump}`}>
               {r.pump}
             </Link>
@@ -282,14 +282,14 @@ function Evidence({ pair: p }: { pair: PairView }) {
           .map((s, i) => {
             const [state, say] = SEEN[s.kind] ?? ["unknown", () => s.kind];
             return (
-              <li key={i} className="flex items-start gap-3 border-b border-line2 py-1.5 text-[15px] leading-[19px]">
+              <li key={i} className="flex items-start gap-3 border-b border-line2 py-1.5 text-body leading-[19px]">
                 <span className="pt-0.5">
                   <Mark state={state} size={15} />
                 </span>
                 <span className="flex-1">
                   <b className="font-[660]">{say(s.reading)}</b> at {rounded(s.temperatureC, 1)} °C,{" "}
                   {rounded(s.concentrationPct, 1)} %{s.pump && `, ${s.pump}`}
-                  <span className="block text-[13px] text-muted">
+                  <span className="block text-small text-muted">
                     {[s.day, s.who, s.from === "typed" ? "" : s.from, s.note].filter(Boolean).join(", ")}
                   </span>
                 </span>
@@ -345,7 +345,7 @@ function Find({ pair: p }: { pair: PairView }) {
         find.mutate();
       }}
     >
-      <div className="flex items-center gap-2 text-[15px]">
+      <div className="flex items-center gap-2 text-body">
         Seen:
         <Choice
           label="What was seen"
@@ -360,7 +360,7 @@ function Find({ pair: p }: { pair: PairView }) {
         {measured && <Typed name="Reading" value={typed.reading} set={(reading) => set({ reading })} />}
         <Typed name="At, °C" value={typed.at} set={(at) => set({ at })} />
         <Typed name="Strength, %" value={typed.pct} set={(pct) => set({ pct })} />
-        <label className="text-[13.5px] text-muted">
+        <label className="text-small text-muted">
           Pump
           <input
             className="field mt-1 block w-full text-ink"
@@ -369,7 +369,7 @@ function Find({ pair: p }: { pair: PairView }) {
           />
         </label>
       </div>
-      <label className="mt-1 block text-[13.5px] text-muted">
+      <label className="mt-1 block text-small text-muted">
         In words
         <input
           className="field mt-1 block w-full text-ink"

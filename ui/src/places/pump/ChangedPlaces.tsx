@@ -32,10 +32,10 @@ export function ChangedPlaces({ tag, unit, alike }: Props) {
   const unsuited = faults.filter((f) => f.path === "because");
   return (
     <details className="pt-3">
-      <summary className="flex min-h-11 cursor-pointer items-center text-[15px] font-[620]">
+      <summary className="flex min-h-11 cursor-pointer items-center text-body font-[620]">
         Unit {unit} changed places
       </summary>
-      <p className="flex flex-wrap items-center gap-x-1 text-[15px]">
+      <p className="flex flex-wrap items-center gap-x-1 text-body">
         with the unit at
         <Choice
           label="Where it stands now"
@@ -48,7 +48,7 @@ export function ChangedPlaces({ tag, unit, alike }: Props) {
           of={alike}
         />
       </p>
-      <p className="text-[13.5px] leading-[17px] text-soft">
+      <p className="text-small leading-[17px] text-soft">
         Wear parts go along with their hours; counter, duty and interval stay here.
       </p>
       {unsuited.map((f) => (

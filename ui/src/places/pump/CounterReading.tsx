@@ -35,7 +35,7 @@ export function CounterReading({ tag }: { tag: string }) {
         bring.mutate();
       }}
     >
-      <label className="text-[13.5px] text-muted" htmlFor="counter">
+      <label className="text-small text-muted" htmlFor="counter">
         Hour counter, read at the pump
       </label>
       <div className="flex flex-wrap gap-2 pt-1">
@@ -62,7 +62,7 @@ export function CounterReading({ tag }: { tag: string }) {
       </div>
       {fault && <Sentence>{fault}</Sentence>}
       {bring.data && !typed && (
-        <p className="text-[13.5px] text-soft" role="status">
+        <p className="text-small text-soft" role="status">
           Taken in: {bring.data.pumps.map((b) => `${rounded(b.gained, 1)} h more`).join(", ")}.
         </p>
       )}

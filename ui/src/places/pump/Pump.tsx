@@ -23,14 +23,14 @@ export default function Pump() {
   return (
     <main>
       <header className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">
-        <h1 className="tag text-[44px] leading-[46px]">{p.strip.tag}</h1>
+        <h1 className="tag text-tag leading-[46px]">{p.strip.tag}</h1>
         <PumpKind family={p.strip.family} scale={1.5} />
         <div className="min-w-0 flex-1 leading-5">
-          <p className="truncate text-[16px] font-[600]">
+          <p className="truncate text-lead font-[600]">
             {p.strip.dutyTitle}
             {p.strip.dutyNote && `; ${p.strip.dutyNote}`}
           </p>
-          <p className="truncate text-[14px] text-muted">
+          <p className="truncate text-body text-muted">
             {p.area}. {kindName(p.strip.family)}, {p.strip.series}, unit {p.serial}
           </p>
         </div>
@@ -64,11 +64,11 @@ function Now({ pump: p }: { pump: PumpView }) {
   const due = s.dueDays < 0 ? `${days} days past its interval` : `due in ${days} days`;
   return (
     <>
-      <p className="flex items-center gap-2.5 text-[18px] font-[680]">
+      <p className="flex items-center gap-2.5 text-lead font-[680]">
         <Mark state={s.state} size={20} />
         {s.rebuild === null ? `${percent(s.risk30)} % in 30 days, ${due}` : `On the bench: ${s.rebuildStage}`}
       </p>
-      <p className="pt-2 text-[15px] leading-5">
+      <p className="pt-2 text-body leading-5">
         {s.because} {s.dueBecause && <b className="font-[640]">{s.dueBecause}</b>}
       </p>
       <dl className="grid grid-cols-2 gap-x-4 gap-y-2 pt-3">
@@ -97,7 +97,7 @@ function Now({ pump: p }: { pump: PumpView }) {
 function Milder({ tag }: { tag: string }) {
   const choice = useQuery({ queryKey: ["wet-ends", tag], queryFn: () => api.wetEnds(tag) });
   return choice.data?.offer ? (
-    <p className="mt-3 border-l-[5px] border-accent bg-wash px-3 py-2 text-[15px] leading-[19px] font-[620]">
+    <p className="mt-3 border-l-[5px] border-accent bg-wash px-3 py-2 text-body leading-[19px] font-[620]">
       {choice.data.offer}
     </p>
   ) : null;
@@ -106,9 +106,9 @@ function Milder({ tag }: { tag: string }) {
 function Figure({ name, value, unit }: { name: string; value: string; unit: string }) {
   return (
     <div>
-      <dt className="text-[12.5px] text-muted">{name}</dt>
-      <dd className="m text-[18px] leading-6 font-semibold tracking-[-.02em]">
-        {value} <span className="text-[12.5px] font-medium text-muted">{unit}</span>
+      <dt className="text-small text-muted">{name}</dt>
+      <dd className="m text-lead leading-6 font-semibold tracking-[-.02em]">
+        {value} <span className="text-small font-medium text-muted">{unit}</span>
       </dd>
     </div>
   );
@@ -118,19 +118,19 @@ function Duty({ pump: p }: { pump: PumpView }) {
   return (
     <section aria-label="Duty">
       <h2 className="head border-b-[1.5px] border-ink pb-1">Duty</h2>
-      {p.duty.length === 0 && <p className="py-2 text-[15px] text-soft">It moves air, no fluid.</p>}
+      {p.duty.length === 0 && <p className="py-2 text-body text-soft">It moves air, no fluid.</p>}
       {p.duty.map((d) => (
         <div key={d.fluid} className="flex items-baseline justify-between gap-3 border-b border-line2 py-1.5">
           <span className="min-w-0">
-            <b className="text-[15px] font-[640]">{d.name}</b>
-            {d.note && <span className="block text-[13px] text-muted">{d.note}</span>}
+            <b className="text-body font-[640]">{d.name}</b>
+            {d.note && <span className="block text-small text-muted">{d.note}</span>}
           </span>
-          <span className="m text-[14px] whitespace-nowrap">
+          <span className="m text-body whitespace-nowrap">
             {rounded(d.concentrationPct, 1)} %, {rounded(d.temperatureC)} °C, {rounded(d.share * 100)} % of time
           </span>
         </div>
       ))}
-      <p className="pt-2 text-[14px] text-soft">
+      <p className="pt-2 text-body text-soft">
         Solids wear {p.abrasion}. Suction lift {rounded(p.suctionLiftM, 1)} m. {rounded(p.strip.hoursPerDay)} h a day.
         Body {p.bodyMaterial}.{" "}
         {p.consequence === "high" ? "A failure harms people or the place." : "A failure stops the line."}
@@ -144,15 +144,15 @@ function Sets({ pump: p }: { pump: PumpView }) {
   return (
     <section aria-label="Sets that ran">
       <h2 className="head border-b-[1.5px] border-ink pb-1">Sets that ran, latest first</h2>
-      {stops.length === 0 && <p className="py-2 text-[15px] text-soft">This is the first set on record.</p>}
+      {stops.length === 0 && <p className="py-2 text-body text-soft">This is the first set on record.</p>}
       <ul>
         {stops.map((s) => (
-          <li key={s.days} className="flex items-center gap-3 border-b border-line2 py-1.5 text-[14.5px]">
+          <li key={s.days} className="flex items-center gap-3 border-b border-line2 py-1.5 text-body">
             <Mark state={s.failed ? "renew" : "sound"} size={15} />
             <span className="w-20 font-[660]">{s.material}</span>
-            <span className="m w-20 text-right text-[14px]">{rounded(s.hours)} h</span>
+            <span className="m w-20 text-right text-body">{rounded(s.hours)} h</span>
             <span className="min-w-0 flex-1 truncate text-soft">{s.cause}</span>
-            <span className="text-[13px] whitespace-nowrap text-muted">{rounded(-s.days)} days ago</span>
+            <span className="text-small whitespace-nowrap text-muted">{rounded(-s.days)} days ago</span>
           </li>
         ))}
       </ul>
@@ -164,10 +164,10 @@ function Papers({ pump: p }: { pump: PumpView }) {
   return (
     <section className="pt-5" aria-label="Rebuilds here">
       <h2 className="head border-b-[1.5px] border-ink pb-1">Rebuilds here</h2>
-      {p.rebuilds.length === 0 && <p className="py-2 text-[14.5px] text-soft">None recorded at this bench yet.</p>}
+      {p.rebuilds.length === 0 && <p className="py-2 text-body text-soft">None recorded at this bench yet.</p>}
       <ul>
         {p.rebuilds.map((r) => (
-          <li key={r.id} className="flex min-h-12 items-center justify-between border-b border-line2 text-[14.5px]">
+          <li key={r.id} className="flex min-h-12 items-center justify-between border-b border-line2 text-body">
             <Link to={`/bench/${r.id}`} className="py-3 font-[640]">
               {r.opened}, {r.by}
               <span className="pl-2 font-normal text-muted">{r.closed ? "handed back" : "in hand"}</span>

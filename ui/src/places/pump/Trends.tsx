@@ -13,18 +13,18 @@ export function Trends({ pump: p }: { pump: PumpView }) {
       <section aria-label="What was measured">
         <h2 className="head border-b-[1.5px] border-ink pt-5 pb-1">What was measured, over running hours</h2>
         {p.trends.length === 0 && (
-          <p className="py-2 text-[15px] text-soft">
+          <p className="py-2 text-body text-soft">
             Nothing yet: every reading at Inspect and Prove is kept and drawn here.
           </p>
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(360px,1fr))] gap-x-8">
           {p.trends.map((t) => (
             <li key={t.title} className="border-b border-line2 py-2">
-              <p className="text-[14.5px] leading-[18px] font-[640]">
+              <p className="text-body leading-[18px] font-[640]">
                 {t.title} <span className="font-[500] text-muted">{unitWord(t.unit)}</span>
               </p>
               <TrendPlot trend={t} now={p.runningHours} />
-              <p className="text-[13.5px] leading-[17px] text-soft">
+              <p className="text-small leading-[17px] text-soft">
                 {t.line
                   ? `${t.line.perThousand >= 0 ? "+" : "−"}${Number(Math.abs(t.line.perThousand).toPrecision(2))} ${unitWord(t.unit)} in 1 000 h. ${t.line.say}`
                   : "One reading of this life: no trend yet."}
@@ -38,14 +38,14 @@ export function Trends({ pump: p }: { pump: PumpView }) {
           <h2 className="head border-b-[1.5px] border-ink pt-5 pb-1">Why its parts wore, latest first</h2>
           <ul>
             {p.causes.map((c, i) => (
-              <li key={i} className="flex items-baseline gap-3 border-b border-line2 py-1.5 text-[14.5px]">
+              <li key={i} className="flex items-baseline gap-3 border-b border-line2 py-1.5 text-body">
                 <b className="w-40 font-[660]">{c.cause}</b>
                 <span className="w-44 truncate">{c.part}</span>
-                <span className="m w-20 text-right text-[14px]">{rounded(c.hours)} h</span>
+                <span className="m w-20 text-right text-body">{rounded(c.hours)} h</span>
                 <span className="min-w-0 flex-1 truncate text-soft">
                   {[c.counters || "nothing done", c.note].filter(Boolean).join(". ")}
                 </span>
-                <span className="text-[13px] text-muted">{c.on}</span>
+                <span className="text-small text-muted">{c.on}</span>
               </li>
             ))}
           </ul>

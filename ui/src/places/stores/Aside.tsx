@@ -22,14 +22,14 @@ export function Aside({ stores: s }: { stores: StoresView }) {
             const over = o.status === "over-age";
             return (
               <div key={o.lot} className="border-b border-line py-2">
-                <p className="flex items-center gap-2 text-[15.5px]">
+                <p className="flex items-center gap-2 text-body">
                   <Mark state={over ? "renew" : "watch"} size={17} />
                   <b className="font-[700]">{o.lot}</b>
                   <span className="min-w-0 flex-1 truncate">{o.title}</span>
-                  <span className="m text-[14px]">{o.quantity}</span>
+                  <span className="m text-body">{o.quantity}</span>
                 </p>
-                <p className={`text-[14px] font-[640] ${over ? "text-renew" : "text-watch-words"}`}>{o.say}</p>
-                <p className="text-[14px] leading-[18px] text-soft">{o.doThis}</p>
+                <p className={`text-body font-[640] ${over ? "text-renew" : "text-watch-words"}`}>{o.say}</p>
+                <p className="text-body leading-[18px] text-soft">{o.doThis}</p>
                 {over && (
                   <button
                     type="button"
@@ -48,14 +48,14 @@ export function Aside({ stores: s }: { stores: StoresView }) {
       <section aria-label="To order" className="pt-4">
         <h2 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pb-1">
           To order
-          <span className="m text-[15px] font-semibold">£{rounded(s.orderCost)}</span>
+          <span className="m text-body font-semibold">£{rounded(s.orderCost)}</span>
         </h2>
-        {s.order.length === 0 && <p className="py-2 text-[15px] text-soft">The shelf lasts half a year.</p>}
+        {s.order.length === 0 && <p className="py-2 text-body text-soft">The shelf lasts half a year.</p>}
         <ul>
           {s.order.map((o) => (
             <li
               key={`${o.sheetId} ${o.kit} ${o.material}`}
-              className="flex items-center gap-3 border-b border-line2 py-1.5 text-[14.5px]"
+              className="flex items-center gap-3 border-b border-line2 py-1.5 text-body"
               title={o.because}
             >
               <span className={`m w-16 font-semibold ${o.late ? "text-renew" : ""}`}>
@@ -65,11 +65,11 @@ export function Aside({ stores: s }: { stores: StoresView }) {
               <span className="min-w-0 flex-1 truncate">
                 <b className="font-[660]">{o.material}</b> {o.title}
               </span>
-              <span className="m text-[13.5px]">£{rounded(o.price)}</span>
+              <span className="m text-small">£{rounded(o.price)}</span>
             </li>
           ))}
         </ul>
-        <a className="under text-[15px]" href="/api/v1/stores/purchase.csv" download="purchase.csv">
+        <a className="under text-body" href="/api/v1/stores/purchase.csv" download="purchase.csv">
           Purchase list as a table
         </a>
       </section>
@@ -77,16 +77,13 @@ export function Aside({ stores: s }: { stores: StoresView }) {
         <section aria-label="Out at the bench" className="pt-4">
           <h2 className="head border-b-[1.5px] border-ink pb-1">Out at the bench</h2>
           {s.out.map((o) => (
-            <div
-              key={`${o.lot} ${o.rebuild}`}
-              className="flex items-center gap-3 border-b border-line2 py-1 text-[14.5px]"
-            >
+            <div key={`${o.lot} ${o.rebuild}`} className="flex items-center gap-3 border-b border-line2 py-1 text-body">
               <span className="min-w-0 flex-1">
                 <b className="font-[680]">{o.lot}</b> {o.title} at <Link to={`/bench/${o.rebuild}`}>{o.pump}</Link>
               </span>
               <button
                 type="button"
-                className="press px-3 text-[15px]"
+                className="press px-3 text-body"
                 disabled={!shelf.who}
                 onClick={() => shelf.act.mutate({ act: "return", lot: o.lot, rebuild: o.rebuild })}
               >
@@ -99,10 +96,10 @@ export function Aside({ stores: s }: { stores: StoresView }) {
       <section aria-label="Kept parts" className="pt-4">
         <h2 className="head border-b-[1.5px] border-ink pb-1">Retired parts that were kept</h2>
         {s.kept.length === 0 && (
-          <p className="py-2 text-[14.5px] text-soft">None. A part that looks sound may be kept with its hours.</p>
+          <p className="py-2 text-body text-soft">None. A part that looks sound may be kept with its hours.</p>
         )}
         {s.kept.map((k) => (
-          <div key={k.id} className="border-b border-line2 py-1.5 text-[14.5px]">
+          <div key={k.id} className="border-b border-line2 py-1.5 text-body">
             <p className="flex items-center gap-2">
               <Mark state={k.condition === "sound" ? "sound" : "watch"} size={15} />
               <b className="m font-semibold">{k.id}</b>
@@ -110,19 +107,15 @@ export function Aside({ stores: s }: { stores: StoresView }) {
                 {k.name} {k.material}
                 {k.serial && `, ${k.serial}`}
               </span>
-              <span className="m text-[14px]">{rounded(k.hours)} h</span>
+              <span className="m text-body">{rounded(k.hours)} h</span>
             </p>
-            <p className="flex items-center justify-between text-[13.5px] text-muted">
+            <p className="flex items-center justify-between text-small text-muted">
               <span>
                 from {k.fromPump}, {k.kept}
                 {k.place && `, place ${k.place}`}
                 {k.note && `. ${k.note}`}
               </span>
-              <button
-                type="button"
-                className="under min-h-9 text-[13.5px]"
-                onClick={() => shelf.scrapKept.mutate(k.id)}
-              >
+              <button type="button" className="under min-h-9 text-small" onClick={() => shelf.scrapKept.mutate(k.id)}>
                 Scrapped
               </button>
             </p>

@@ -41,8 +41,8 @@ export function KeepAPart() {
   const parts = (page.data?.sheet?.parts ?? []).filter((p) => p.renew !== "one-time");
   return (
     <details>
-      <summary className="flex min-h-11 cursor-pointer items-center text-[15px] font-[620]">Keep a part</summary>
-      <div className="flex flex-wrap items-center gap-x-1 text-[15px]">
+      <summary className="flex min-h-11 cursor-pointer items-center text-body font-[620]">Keep a part</summary>
+      <div className="flex flex-wrap items-center gap-x-1 text-body">
         From
         <Choice label="Pump it came from" value={pump} onChange={setPump} all="which pump" of={tags} then="," />
         the
@@ -102,7 +102,7 @@ export function KeepAPart() {
         </>
       )}
       {keep.data && (
-        <p role="status" className="pt-2 text-[15px]">
+        <p role="status" className="pt-2 text-body">
           Write <b className="m">{keep.data.id}</b> on its tag.
         </p>
       )}

@@ -22,8 +22,8 @@ const STATE: Record<LotStatus, State> = {
 export function Lots({ line }: { line: StockLine }) {
   return (
     <div className="border-t border-line2 bg-card px-5 pt-2 pb-3">
-      <p className="max-w-[720px] text-[14.5px] leading-[19px]">{line.because}</p>
-      {line.lots.length === 0 && <p className="pt-2 text-[15px] font-[640] text-renew">None on the shelf.</p>}
+      <p className="max-w-[720px] text-body leading-[19px]">{line.because}</p>
+      {line.lots.length === 0 && <p className="pt-2 text-body font-[640] text-renew">None on the shelf.</p>}
       {line.lots.map((l) => (
         <Lot key={l.id} lot={l} pumps={line.pumps} />
       ))}
@@ -40,7 +40,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
   const count = counting === null ? undefined : typedNumber(counting);
   return (
     <div className="mt-2 border-t border-line pt-1.5">
-      <div className="flex flex-wrap items-center gap-x-4 text-[14.5px]">
+      <div className="flex flex-wrap items-center gap-x-4 text-body">
         <span className="flex items-center gap-2 font-[700]">
           <Mark state={STATE[l.status]} size={15} />
           {l.id}
@@ -51,7 +51,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
           cured {l.cured}, place {l.place || "not known"}, £{rounded(l.price)}
         </span>
         <a
-          className="under ml-auto text-[14px]"
+          className="under ml-auto text-body"
           href={`/api/v1/labels.pdf?lots=${encodeURIComponent(l.id)}`}
           target="_blank"
           rel="noreferrer"
@@ -60,9 +60,9 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
         </a>
       </div>
       {l.held.map((h) => (
-        <p key={h.id} className="flex items-center gap-3 text-[14px]">
+        <p key={h.id} className="flex items-center gap-3 text-body">
           Held for <Link to={`/pumps/${h.pump}`}>{h.pump}</Link> by {h.by}
-          <button type="button" className="under min-h-9 text-[14px]" onClick={() => shelf.release.mutate(h.id)}>
+          <button type="button" className="under min-h-9 text-body" onClick={() => shelf.release.mutate(h.id)}>
             Let go
           </button>
         </p>
@@ -83,7 +83,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
             <button
               key={r.id}
               type="button"
-              className="press px-3 text-[15px]"
+              className="press px-3 text-body"
               disabled={!shelf.who}
               onClick={() => shelf.act.mutate({ act: "issue", lot: l.id, rebuild: r.id })}
             >
@@ -91,7 +91,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
             </button>
           ))}
         {counting === null ? (
-          <button type="button" className="press px-3 text-[15px]" onClick={() => setCounting(String(l.quantity))}>
+          <button type="button" className="press px-3 text-body" onClick={() => setCounting(String(l.quantity))}>
             Count
           </button>
         ) : (
@@ -110,7 +110,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
               value={counting}
               onChange={(e) => setCounting(e.target.value)}
             />
-            <button className="press call px-3 text-[15px]" disabled={count == null || !shelf.who}>
+            <button className="press call px-3 text-body" disabled={count == null || !shelf.who}>
               That many are there
             </button>
           </form>
@@ -118,7 +118,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
         {over && l.quantity > 0 && (
           <button
             type="button"
-            className="press px-3 text-[15px]"
+            className="press px-3 text-body"
             disabled={!shelf.who}
             onClick={() => shelf.act.mutate({ act: "scrap", lot: l.id, note: "over-age" })}
           >

@@ -45,7 +45,7 @@ function Shelves({ stores }: { stores: StoresView }) {
   return (
     <main className="grid grid-cols-[minmax(0,1fr)_372px] max-[1080px]:grid-cols-1">
       <div className="min-w-0 pb-10">
-        <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-[15px]">
+        <div className="flex min-h-12 flex-wrap items-center gap-x-1 border-b border-line px-5 text-body">
           <h1 className="sr-only">Stores</h1>
           <span>The shelf shall be enough</span>
           <Choice
@@ -66,7 +66,7 @@ function Shelves({ stores }: { stores: StoresView }) {
         {taking && <TakeLotIn onDone={() => setTaking(false)} />}
         {stores.shelves.map((s) => (
           <section key={s.sheetId} aria-label={s.title} className="border-t border-ink">
-            <h2 className="flex h-9 items-center gap-3 px-5 text-[15px] font-[720]">
+            <h2 className="flex h-9 items-center gap-3 px-5 text-body font-[720]">
               <PumpKind family={s.family} scale={0.8} />
               {s.title}
             </h2>
@@ -92,7 +92,7 @@ function Shelves({ stores }: { stores: StoresView }) {
 
 function Key() {
   return (
-    <span className="flex items-center gap-4 pl-4 text-[13px] text-soft max-[1240px]:hidden">
+    <span className="flex items-center gap-4 pl-4 text-small text-soft max-[1240px]:hidden">
       {(
         [
           ["free", "M0,0H12V12H0Z", "var(--soft)", ""],
@@ -133,15 +133,15 @@ function Kit({ line: k, open, toggle }: { line: StockLine; open: boolean; toggle
             <Swatch material={k.material} x={0} y={1} />
           </svg>
           <span className="min-w-0">
-            <b className="block truncate text-[15.5px] font-[680]">{k.material}</b>
-            <span className="block truncate text-[13px] text-muted">
+            <b className="block truncate text-body font-[680]">{k.material}</b>
+            <span className="block truncate text-small text-muted">
               {k.title}
               {k.hardware && `, ${k.hardware.replace("-", " ")}`}
             </span>
           </span>
         </span>
         <ShelfStrip line={k} />
-        <span className="text-[14px] leading-[18px]">
+        <span className="text-body leading-[18px]">
           {k.orderBy !== null ? (
             <b className={`font-[680] ${short ? "text-renew" : ""}`}>
               {short ? "order now" : `order by ${day(k.orderBy)}`}
@@ -149,7 +149,7 @@ function Kit({ line: k, open, toggle }: { line: StockLine; open: boolean; toggle
           ) : (
             <span className="text-soft">{k.minimum === null ? "nothing forecasts it" : "lasts half a year"}</span>
           )}
-          <span className="block text-[13px] text-muted">
+          <span className="block text-small text-muted">
             {k.inDate} in date
             {k.reserved > 0 && `, ${k.reserved} held`}
             {k.leadDays !== null && `; an order takes ${k.leadDays} d`}

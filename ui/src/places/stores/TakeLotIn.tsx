@@ -67,7 +67,7 @@ export function TakeLotIn({ onDone }: { onDone: () => void }) {
       />
       <div className="flex flex-wrap items-end gap-2">
         {fields.map(([name, label, hint]) => (
-          <label key={name} className="text-[12.5px] text-muted">
+          <label key={name} className="text-small text-muted">
             {label}
             <input
               className="field m block w-36 text-ink"

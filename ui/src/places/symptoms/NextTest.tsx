@@ -34,7 +34,7 @@ export function NextTest({ view, told, put, clear }: NextProps) {
       aria-label="Next best test"
     >
       {first && first.chance >= SURE && (
-        <p className="mb-2 border-l-[5px] border-accent bg-wash px-3 py-2 text-[15px] leading-[19px] font-[640]">
+        <p className="mb-2 border-l-[5px] border-accent bg-wash px-3 py-2 text-body leading-[19px] font-[640]">
           Sure enough: {first.title.toLowerCase()}.{" "}
           {first.stripMinutes === null
             ? "It sits outside the pump."
@@ -44,7 +44,7 @@ export function NextTest({ view, told, put, clear }: NextProps) {
       {test ? (
         <TestInHand key={test.id} test={test} best={test === view.tests[0]} tag={view.tag} put={put} />
       ) : (
-        <p className="py-4 text-[17px] font-[640]">Every test is done: strip to what stands first.</p>
+        <p className="py-4 text-lead font-[640]">Every test is done: strip to what stands first.</p>
       )}
       {view.done.length > 0 && (
         <>
@@ -53,14 +53,14 @@ export function NextTest({ view, told, put, clear }: NextProps) {
             {view.done.map((d) => (
               <li
                 key={d.id}
-                className="flex min-h-11 items-center justify-between gap-2 border-b border-line2 text-[14px]"
+                className="flex min-h-11 items-center justify-between gap-2 border-b border-line2 text-body"
               >
                 <span>
                   <b className="font-[640]">{d.title}:</b> {d.answer.toLowerCase()}
                 </span>
                 <button
                   type="button"
-                  className="min-h-11 px-2 text-[13px] underline"
+                  className="min-h-11 px-2 text-small underline"
                   onClick={() => put(d.id, null, ["yes", "no"])}
                 >
                   take back
@@ -74,22 +74,22 @@ export function NextTest({ view, told, put, clear }: NextProps) {
         <>
           <h3 className="head flex justify-between border-b border-ink pt-3 pb-1">
             Other tests
-            <span className="text-[12.5px] font-[500] text-muted">doubt settled, by minutes spent</span>
+            <span className="text-small font-[500] text-muted">doubt settled, by minutes spent</span>
           </h3>
           <ul>
             {others.slice(0, 4).map((t) => (
               <li key={t.id} className="border-b border-line2">
                 <button
                   type="button"
-                  className="flex min-h-11 w-full items-center gap-2 text-left text-[14.5px]"
+                  className="flex min-h-11 w-full items-center gap-2 text-left text-body"
                   onClick={() => setChosen(t.id)}
                 >
                   <span className="min-w-0 flex-1 truncate font-[600]">{t.title}</span>
                   <svg width="76" height="10" aria-hidden>
                     <rect y="1" width={Math.max(1, t.share * 76)} height="8" fill="var(--soft)" />
                   </svg>
-                  <span className="m w-10 text-right text-[13.5px]">{percent(t.share)}%</span>
-                  <span className="m w-14 text-right text-[13.5px] text-soft">{rounded(t.minutes)} min</span>
+                  <span className="m w-10 text-right text-small">{percent(t.share)}%</span>
+                  <span className="m w-14 text-right text-small text-soft">{rounded(t.minutes)} min</span>
                 </button>
               </li>
             ))}
@@ -116,20 +116,20 @@ function TestInHand({ test: t, best, tag, put }: { test: TestLine; best: boolean
   };
   return (
     <>
-      <p className="text-[13.5px] text-muted">{best ? "Next best test" : "Another test"}</p>
-      <h2 className="flex items-baseline justify-between text-[27px] leading-8 font-[680]">
+      <p className="text-small text-muted">{best ? "Next best test" : "Another test"}</p>
+      <h2 className="flex items-baseline justify-between text-head leading-8 font-[680]">
         {t.title}
-        <span className="m text-[20px]">
-          {rounded(t.minutes)} <span className="text-[13px] font-[500] text-muted">min</span>
+        <span className="m text-title">
+          {rounded(t.minutes)} <span className="text-small font-[500] text-muted">min</span>
         </span>
       </h2>
-      <p className="pt-1 text-[15px] leading-[19px] font-[600]">{t.how}.</p>
-      <p className="text-[14px] leading-[18px] text-soft">
+      <p className="pt-1 text-body leading-[19px] font-[600]">{t.how}.</p>
+      <p className="text-body leading-[18px] text-soft">
         It settles {percent(t.share)} % of the doubt{best && ", the most for a minute spent"}.
         {t.limit && ` Limit: ${t.limit}.`}
       </p>
       {(t.caution || KIND[t.kind]) && (
-        <p className="mt-1.5 border-l-[3px] border-watch pl-2.5 text-[14px] leading-[18px] font-[600]">
+        <p className="mt-1.5 border-l-[3px] border-watch pl-2.5 text-body leading-[18px] font-[600]">
           {[KIND[t.kind], t.caution && `${t.caution}.`].filter(Boolean).join(" ")}
         </p>
       )}
@@ -139,7 +139,7 @@ function TestInHand({ test: t, best, tag, put }: { test: TestLine; best: boolean
         onClick={() => setUntil(new Date(Date.now() + t.minutes * 60_000).toISOString())}
       >
         <Dial share={until ? 1 - left / (t.minutes * 60) : 0} size={30} />
-        <span className="m text-[17px] font-semibold">
+        <span className="m text-lead font-semibold">
           {!until ? `start ${countdown(t.minutes * 60)}` : left > 0 ? countdown(left) : "time"}
         </span>
       </button>
@@ -157,20 +157,20 @@ function Answer({ answer: a, press }: { answer: AnswerView; press: () => void })
       className="mt-2 block border border-ink bg-paper px-3 py-2 text-left hover:bg-wash"
       onClick={press}
     >
-      <span className="flex items-baseline justify-between text-[17px] font-[680]">
+      <span className="flex items-baseline justify-between text-lead font-[680]">
         {a.say}
-        <span className="m text-[14px] font-semibold">
+        <span className="m text-body font-semibold">
           {percent(a.chance)}% <span className="font-[500] text-muted">likely</span>
         </span>
       </span>
       {a.after.map((f, i) => (
-        <span key={f.id} className="flex items-center gap-2 text-[13px]">
+        <span key={f.id} className="flex items-center gap-2 text-small">
           <span className="min-w-0 flex-1 truncate">{f.title}</span>
           <BeforeAfter before={f.before} after={f.chance} first={i === 0} width={104} />
           <span className="m w-9 text-right">{percent(f.chance)}%</span>
         </span>
       ))}
-      <span className="mt-1 block border-t border-line pt-1 text-[13.5px] font-[600]">{a.then}</span>
+      <span className="mt-1 block border-t border-line pt-1 text-small font-[600]">{a.then}</span>
     </button>
   );
 }
@@ -228,13 +228,13 @@ function StripNow({ view, told, clear }: { view: SymptomsView; told: Told; clear
     <div className="sticky bottom-0 bg-card pt-2.5 pb-2">
       <button
         type="button"
-        className="press go h-[58px] w-full px-4 text-[20px]"
+        className="press go h-[58px] w-full px-4 text-title"
         disabled={hindrance !== "" || strip.isPending}
         onClick={() => strip.mutate()}
       >
         {first ? `Strip to the ${first.reach}` : "Strip it"}
       </button>
-      {hindrance && <p className="pt-1 text-[13.5px] text-soft">{hindrance}</p>}
+      {hindrance && <p className="pt-1 text-small text-soft">{hindrance}</p>}
       {strip.error && <Sentence>{strip.error.message}</Sentence>}
     </div>
   );

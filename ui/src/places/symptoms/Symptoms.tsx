@@ -36,11 +36,11 @@ export default function Symptoms() {
   return (
     <main className="flex min-h-[calc(100vh-49.5px)] flex-col">
       <header className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">
-        <h1 className="tag text-[44px] leading-[46px]">{view.data.tag}</h1>
+        <h1 className="tag text-tag leading-[46px]">{view.data.tag}</h1>
         <PumpKind family={view.data.family} scale={1.5} />
         <div className="min-w-0 flex-1 leading-5">
-          <p className="truncate text-[16px] font-[600]">{view.data.duty}</p>
-          <p className="truncate text-[14px] text-muted">{view.data.fitted}. Before it is stripped.</p>
+          <p className="truncate text-lead font-[600]">{view.data.duty}</p>
+          <p className="truncate text-body text-muted">{view.data.fitted}. Before it is stripped.</p>
         </div>
         {stored && (
           <button type="button" className="press" onClick={() => setStored("")}>
@@ -63,8 +63,8 @@ function WhatItDoes({ view, put }: { view: SymptomsView; put: Put }) {
   return (
     <section className="border-r border-line px-4 pt-2.5" aria-label="What it does">
       <h2 className="flex items-baseline justify-between border-b-[1.5px] border-ink pb-1">
-        <span className="text-[23px] font-[680]">What it does</span>
-        <span className="text-[13px] text-muted">
+        <span className="text-title font-[680]">What it does</span>
+        <span className="text-small text-muted">
           {seen} seen, {not} not
         </span>
       </h2>
@@ -73,8 +73,8 @@ function WhatItDoes({ view, put }: { view: SymptomsView; put: Put }) {
           <li key={s.id} className="flex items-center gap-2 border-b border-line2 py-1">
             <Rhythm id={s.drawing} width={64} />
             <span className="min-w-0 flex-1 leading-[15px]">
-              <b className="block text-[14px] font-[640]">{s.title}</b>
-              <span className="text-[12px] text-muted">{s.say}</span>
+              <b className="block text-body font-[640]">{s.title}</b>
+              <span className="text-small text-muted">{s.say}</span>
             </span>
             <span className="flex" role="group" aria-label={s.title}>
               {(["seen", "not"] as const).map((w) => (
@@ -83,7 +83,7 @@ function WhatItDoes({ view, put }: { view: SymptomsView; put: Put }) {
                   type="button"
                   aria-pressed={s.state === w}
                   onClick={() => put(s.id, s.state === w ? null : w, ["seen", "not"])}
-                  className={`-ml-px flex h-12 w-[46px] flex-col items-center justify-center border text-[12.5px] ${
+                  className={`-ml-px flex h-12 w-[46px] flex-col items-center justify-center border text-small ${
                     s.state === w
                       ? w === "seen"
                         ? "relative border-ink bg-ink font-[680] text-card"
@@ -112,8 +112,8 @@ function WhatItMayBe({ view }: { view: SymptomsView }) {
   return (
     <section className="min-w-0 px-5 pt-2.5" aria-label="What it may be">
       <h2 className="flex items-baseline justify-between border-b-[1.5px] border-ink pb-1">
-        <span className="text-[23px] font-[680]">What it may be</span>
-        <span className="text-[13px] text-muted">
+        <span className="text-title font-[680]">What it may be</span>
+        <span className="text-small text-muted">
           dashed: before you told it; strip in hours and minutes
           {view.confirmedHere > 0 && `; ${view.confirmedHere} confirmed here count`}
         </span>
@@ -129,19 +129,19 @@ function WhatItMayBe({ view }: { view: SymptomsView }) {
             >
               <span className="flex items-center gap-2.5">
                 <Rank n={i + 1} first={i === 0} />
-                <b className={`min-w-0 flex-1 text-[15.5px] leading-[18px] font-[640] ${i === 0 ? "text-accent" : ""}`}>
+                <b className={`min-w-0 flex-1 text-body leading-[18px] font-[640] ${i === 0 ? "text-accent" : ""}`}>
                   {f.title}
                 </b>
                 <BeforeAfter before={f.before} after={f.chance} first={i === 0} width={132} />
-                <span className="m w-11 text-right text-[15.5px] font-semibold">
+                <span className="m w-11 text-right text-body font-semibold">
                   {percent(f.chance)}
-                  <span className="text-[11px] text-muted">%</span>
+                  <span className="text-small text-muted">%</span>
                 </span>
-                <span className="m w-11 text-right text-[15px]">
+                <span className="m w-11 text-right text-body">
                   {f.stripMinutes === null ? "0:00" : clock(f.stripMinutes)}
                 </span>
               </span>
-              <span className="flex flex-wrap gap-x-3 pl-[34px] text-[12.5px] leading-4 text-soft">
+              <span className="flex flex-wrap gap-x-3 pl-[34px] text-small leading-4 text-soft">
                 {f.raised.slice(0, 3).map((r) => (
                   <span key={r}>
                     <Wedge raised />
@@ -164,7 +164,7 @@ function WhatItMayBe({ view }: { view: SymptomsView }) {
         <div className="pt-3">
           <h3 className="head flex justify-between">
             How far in
-            <span className="text-[13px] font-[500] text-muted">
+            <span className="text-small font-[500] text-muted">
               {held.stripMinutes === null
                 ? `${held.title}: ${held.reach}`
                 : `${rounded(held.stripMinutes)} min of strip to the ${held.reach}`}

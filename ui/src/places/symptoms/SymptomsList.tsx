@@ -18,7 +18,7 @@ export default function SymptomsList() {
   }
   return (
     <main className="px-5 py-5">
-      <h1 className="border-b-[1.5px] border-ink pb-2 text-[27px] font-[680]">Which pump is it</h1>
+      <h1 className="border-b-[1.5px] border-ink pb-2 text-head font-[680]">Which pump is it</h1>
       <PumpsByArea areas={areas} to={(tag) => `/symptoms/${tag}`} />
     </main>
   );

@@ -41,7 +41,7 @@ export function Chooser({ chooser, question, duty, onDuty, error, title, trial, 
         <Print question={{ ...question, duty }} name={chooser.tag || "typed duty"} />
       </header>
       {chooser.offer && !trial && (
-        <p className="border-b border-ink bg-wash px-5 py-2.5 text-[17px] leading-[22px] font-[640]">{chooser.offer}</p>
+        <p className="border-b border-ink bg-wash px-5 py-2.5 text-lead leading-[22px] font-[640]">{chooser.offer}</p>
       )}
       {trial && (
         <div className="flex flex-wrap items-center gap-2.5 border-b border-ink bg-wash px-5 py-2">{trial}</div>
@@ -72,7 +72,7 @@ export function Chooser({ chooser, question, duty, onDuty, error, title, trial, 
               <Turns chooser={chooser} />
             </>
           )}
-          <p className="border-t border-line px-5 py-3 text-[13.5px] leading-[18px] text-muted">{chooser.note}</p>
+          <p className="border-t border-line px-5 py-3 text-small leading-[18px] text-muted">{chooser.note}</p>
         </section>
         {kits(beside)}
       </div>
@@ -105,11 +105,11 @@ function Ways({ chooser, duty, onDuty }: Pick<Props, "chooser" | "duty" | "onDut
   };
   return (
     <section aria-label="What to change" className="border-b-[1.5px] border-ink bg-card px-5 pt-3 pb-3">
-      <h2 className="text-[23px] leading-7 font-[680]">Nothing here stands all of this duty</h2>
+      <h2 className="text-title leading-7 font-[680]">Nothing here stands all of this duty</h2>
       <ul>
         {chooser.ways.map((w) => (
           <li key={w.sentence} className="flex items-center gap-4 border-b border-line2 py-1.5">
-            <span className="flex-1 text-[16px] leading-[21px]">{w.sentence}</span>
+            <span className="flex-1 text-lead leading-[21px]">{w.sentence}</span>
             <button type="button" className="press" onClick={() => onDuty(tried(w))}>
               Try it
             </button>
@@ -128,7 +128,7 @@ function Turns({ chooser }: { chooser: ChooserView }) {
       <h2 className="head pb-1">What would change it</h2>
       <ul className="grid grid-cols-2 gap-x-6 max-[1180px]:grid-cols-1">
         {chooser.turns.map((t) => (
-          <li key={t.sentence} className="border-b border-line2 py-1.5 text-[14.5px] leading-[19px]">
+          <li key={t.sentence} className="border-b border-line2 py-1.5 text-body leading-[19px]">
             {t.sentence}
           </li>
         ))}
@@ -166,7 +166,7 @@ function Print({ question, name }: { question: ChoiceQuestion; name: string }) {
 function Key() {
   return (
     <ul
-      className="flex flex-wrap items-center gap-4 text-[13.5px] text-soft max-[1100px]:hidden"
+      className="flex flex-wrap items-center gap-4 text-small text-soft max-[1100px]:hidden"
       aria-label="What the bars mean"
     >
       <li className="flex items-center gap-2">

@@ -12,7 +12,7 @@ export function Compare({ chooser, kits, onDone }: { chooser: ChooserView; kits:
   return (
     <div className="sticky top-0 px-5 pt-3 pb-5">
       <div className="flex items-baseline justify-between">
-        <h2 className="text-[23px] leading-7 font-[680]">Beside each other</h2>
+        <h2 className="text-title leading-7 font-[680]">Beside each other</h2>
         <button type="button" className="press call" onClick={onDone}>
           Back to the bars
         </button>
@@ -27,12 +27,12 @@ export function Compare({ chooser, kits, onDone }: { chooser: ChooserView; kits:
               <span className="sr-only">What</span>
             </th>
             {kits.map((k) => (
-              <th key={k.id} className="py-1.5 pr-3 text-[20px] leading-6 font-[720]">
+              <th key={k.id} className="py-1.5 pr-3 text-title leading-6 font-[720]">
                 <span className="flex items-center gap-2">
                   <Mark state={verdictState(k.verdict)} size={18} />
                   {k.id}
                 </span>
-                {k.fittedNow && <span className="text-[13px] font-medium text-muted">in it now</span>}
+                {k.fittedNow && <span className="text-small font-medium text-muted">in it now</span>}
               </th>
             ))}
           </tr>
@@ -73,19 +73,19 @@ export function Compare({ chooser, kits, onDone }: { chooser: ChooserView; kits:
           <Line name="History" of={kits} say={(k) => k.evidence} />
           {roles.map((r) => (
             <tr key={r} className="border-b border-line2">
-              <th className="py-1.5 text-[14px] font-medium text-soft">{roleWord(r)}</th>
+              <th className="py-1.5 text-body font-medium text-soft">{roleWord(r)}</th>
               {kits.map((k) => {
                 const part = k.parts.find((p) => p.role === r);
                 return (
-                  <td key={k.id} className="py-1.5 pr-3 align-top text-[15px]">
+                  <td key={k.id} className="py-1.5 pr-3 align-top text-body">
                     {part ? (
                       <>
                         <span className="flex items-center gap-2">
                           <Mark state={verdictState(part.verdict)} size={14} />
                           <b className="font-[660]">{part.material}</b>
-                          {!part.renewed && <span className="text-[13px] text-muted">stays</span>}
+                          {!part.renewed && <span className="text-small text-muted">stays</span>}
                         </span>
-                        <span className="block text-[13px] leading-[16px] text-muted">
+                        <span className="block text-small leading-[16px] text-muted">
                           {chooser.roles.find((x) => x.role === r)?.materials.find((m) => m.material === part.material)
                             ?.reason ?? ""}
                         </span>
@@ -119,13 +119,13 @@ function Line({ name, of, say, better, words = false }: LineProps) {
   const tied = new Set(scores).size === 1;
   return (
     <tr className="border-b border-line2">
-      <th className="py-1.5 align-top text-[14px] font-medium text-soft">{name}</th>
+      <th className="py-1.5 align-top text-body font-medium text-soft">{name}</th>
       {of.map((k, i) => {
         const best = least !== null && scores[i] === least && !tied;
         return (
           <td
             key={k.id}
-            className={`py-1.5 pr-3 align-top leading-[19px] ${words ? "text-[14.5px]" : "m text-[14.5px] tracking-[-.02em]"} ${best ? "font-bold text-accent" : ""}`}
+            className={`py-1.5 pr-3 align-top leading-[19px] ${words ? "text-body" : "m text-body tracking-[-.02em]"} ${best ? "font-bold text-accent" : ""}`}
           >
             {say(k)}
           </td>

@@ -31,25 +31,25 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
       <div className="max-[1180px]:grid max-[1180px]:grid-cols-3 max-[1180px]:gap-5 max-[760px]:grid-cols-1">
         {duty.exposures.map((d, i) => (
           <div key={`${i} ${d.fluid}`} className="border-t border-ink py-2">
-            <p className="text-[16px] leading-[19px] font-[660]">{d.name ?? d.fluid}</p>
-            <p className="min-h-[17px] text-[13px] leading-[17px] text-muted">
+            <p className="text-lead leading-[19px] font-[660]">{d.name ?? d.fluid}</p>
+            <p className="min-h-[17px] text-small leading-[17px] text-muted">
               {[d.kind === "process" ? "" : d.kind, d.note].filter(Boolean).join(", ")}
             </p>
             <p className="flex items-baseline gap-3 pt-1">
-              <span className="m text-[24px] leading-[27px] font-semibold tracking-[-.04em]">
+              <span className="m text-title leading-[27px] font-semibold tracking-[-.04em]">
                 {d.temperatureC === null ? "?" : rounded(d.temperatureC, 1)}
-                <span className="pl-1 text-[13px] font-medium tracking-normal text-muted">°C</span>
+                <span className="pl-1 text-small font-medium tracking-normal text-muted">°C</span>
               </span>
-              <span className="m text-[16px] font-semibold">
+              <span className="m text-lead font-semibold">
                 {d.concentrationPct === null ? "?" : rounded(d.concentrationPct, 1)}
-                <span className="pl-1 text-[13px] font-medium text-muted">%</span>
+                <span className="pl-1 text-small font-medium text-muted">%</span>
               </span>
-              <span className="ml-auto text-[13.5px] whitespace-nowrap text-muted">
+              <span className="ml-auto text-small whitespace-nowrap text-muted">
                 <b className="m font-semibold text-ink">{rounded((d.share ?? 0) * 100)}</b>% of time
               </span>
             </p>
             {d.usualC !== null && d.usualC !== d.temperatureC && (
-              <p className="text-[13px] text-muted">usually {rounded(d.usualC, 1)} °C</p>
+              <p className="text-small text-muted">usually {rounded(d.usualC, 1)} °C</p>
             )}
             {(d.concentrationPct ?? 100) < 100 && (
               <input
@@ -108,14 +108,14 @@ function Questions({ chooser, duty, onDuty, onEdit }: Pick<Props, "chooser" | "d
     <ul aria-label="Worth asking" className="pb-2">
       {chooser.questions.map((q) => (
         <li key={q.field} className="border-t-[1.5px] border-accent py-2">
-          <p className="text-[15px] leading-[18px] font-[660]">{q.ask}</p>
-          <p className="py-1 text-[13.5px] leading-[17px] text-soft">{q.because}</p>
+          <p className="text-body leading-[18px] font-[660]">{q.ask}</p>
+          <p className="py-1 text-small leading-[17px] text-soft">{q.because}</p>
           <div className="flex flex-wrap gap-1.5">
             {answers(q.field).map(([said, change]) => (
               <button
                 key={said}
                 type="button"
-                className="press min-h-11 px-3 text-[15px]"
+                className="press min-h-11 px-3 text-body"
                 onClick={() => (change ? onDuty({ ...duty, ...change }) : onEdit())}
               >
                 {said}
@@ -154,8 +154,8 @@ function answers(field: string): [string, Partial<DutyForm> | null][] {
 function Fact({ name, value }: { name: string; value: string }) {
   return (
     <div className="flex h-[31px] items-baseline justify-between border-b border-line2 pt-1.5">
-      <dt className="text-[14px] text-soft">{name}</dt>
-      <dd className={`m text-[14px] tracking-[-.02em] ${value === "not known" ? "text-muted" : "font-semibold"}`}>
+      <dt className="text-body text-soft">{name}</dt>
+      <dd className={`m text-body tracking-[-.02em] ${value === "not known" ? "text-muted" : "font-semibold"}`}>
         {value}
       </dd>
     </div>

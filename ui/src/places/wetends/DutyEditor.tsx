@@ -43,7 +43,7 @@ export function DutyEditor({ duty, faults, onDuty, onDone }: Props) {
   return (
     <div className="px-5 pt-3 pb-4">
       <div className="flex items-baseline justify-between">
-        <h2 className="text-[23px] leading-7 font-[680]">What the wet end sees</h2>
+        <h2 className="text-title leading-7 font-[680]">What the wet end sees</h2>
         <button type="button" className="press call" onClick={onDone}>
           Done
         </button>
@@ -97,7 +97,7 @@ export function DutyEditor({ duty, faults, onDuty, onDone }: Props) {
           />
         ))}
       </div>
-      <div className="flex flex-wrap items-center gap-x-6 pt-3 text-[15px]">
+      <div className="flex flex-wrap items-center gap-x-6 pt-3 text-body">
         <span className="flex items-center gap-1.5">
           Solids wear
           <Choice
@@ -169,7 +169,7 @@ function Fluid({ fluid: e, at, faults, set, drop }: FluidProps) {
     <fieldset className="mt-3 border-t border-ink pt-2">
       <legend className="sr-only">{typed || "Fluid"}</legend>
       <div className="grid grid-cols-[repeat(4,minmax(0,1fr))_auto] items-end gap-2.5 max-[760px]:grid-cols-2">
-        <label className="col-span-4 text-[13.5px] text-muted max-[760px]:col-span-2">
+        <label className="col-span-4 text-small text-muted max-[760px]:col-span-2">
           Fluid
           <input
             className="field mt-1 block w-full text-ink"
@@ -251,7 +251,7 @@ function NumberIn({ name, value, fault, set }: NumberProps) {
   const shown = read === value || read === undefined ? typed : value === null ? "" : String(value);
   const told = read === undefined && shown === typed ? `"${typed}" is not a number.` : fault;
   return (
-    <label className="text-[13.5px] text-muted">
+    <label className="text-small text-muted">
       {name}
       <input
         className="m field mt-1 block w-full text-right text-ink"

@@ -96,13 +96,13 @@ export function TemperatureBars({ chooser, duty, onDuty }: Props) {
         ))}
       </ul>
       {fits.length === 0 && (
-        <p className="px-5 py-4 text-[17px] leading-6 font-[620]">
+        <p className="px-5 py-4 text-lead leading-6 font-[620]">
           No {roleWord(role.role)} material of the library stands all of this duty.
         </p>
       )}
       {out.length > 0 && (
         <>
-          <h2 className="border-t-[1.5px] border-ink px-[11px] pt-1.5 text-[15.5px] font-[720]">
+          <h2 className="border-t-[1.5px] border-ink px-[11px] pt-1.5 text-body font-[720]">
             Ruled out by this duty, or unknown
           </h2>
           <ul aria-label={`Materials for the ${roleWord(role.role)} ruled out or unknown`}>
@@ -127,7 +127,7 @@ function RoleTabs({ chooser, role, choose }: { chooser: ChooserView; role: strin
             key={r.role}
             type="button"
             aria-pressed={r.role === role}
-            className={`relative flex min-h-11 items-center gap-1.5 px-2.5 text-[15px] ${
+            className={`relative flex min-h-11 items-center gap-1.5 px-2.5 text-body ${
               r.role === role
                 ? "font-[720] after:absolute after:inset-x-2.5 after:bottom-0 after:h-[4px] after:bg-ink"
                 : "font-[560] text-soft"

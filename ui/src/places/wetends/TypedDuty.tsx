@@ -35,8 +35,8 @@ export default function TypedDuty() {
       error={choice.isError ? choice.error : null}
       title={
         <>
-          <h1 className="text-[31px] leading-9 font-[680]">A duty typed in</h1>
-          <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-1 text-[15px]">
+          <h1 className="text-head leading-9 font-[680]">A duty typed in</h1>
+          <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-1 text-body">
             For
             <Choice
               label="Construction"

@@ -58,10 +58,10 @@ function OfPump({ tag }: { tag: string }) {
       error={save.error ?? (choice.isError ? choice.error : null)}
       title={
         <>
-          <h1 className="tag text-[44px] leading-[46px]">{chooser.tag}</h1>
+          <h1 className="tag text-tag leading-[46px]">{chooser.tag}</h1>
           <div className="min-w-0 flex-1 leading-5">
-            <p className="text-[16px] font-[600]">What goes in this time</p>
-            <p className="truncate text-[14px] text-muted">
+            <p className="text-lead font-[600]">What goes in this time</p>
+            <p className="truncate text-body text-muted">
               {chooser.title}. {chooser.fittedNow} in it, {rounded(strip.hours)} h. Body {chooser.bodyMaterial}.
             </p>
           </div>
@@ -70,7 +70,7 @@ function OfPump({ tag }: { tag: string }) {
       trial={
         trial && (
           <>
-            <span className="flex-1 text-[15px] font-[620]">Tried only: this is not the duty of {tag}.</span>
+            <span className="flex-1 text-body font-[620]">Tried only: this is not the duty of {tag}.</span>
             <button type="button" className="press" onClick={() => setTrial(null)}>
               Back to its duty
             </button>

@@ -20,7 +20,7 @@ export function WetEndsList() {
   return (
     <main className="px-5 py-5">
       <div className="flex flex-wrap items-center justify-between border-b-[1.5px] border-ink pb-2">
-        <h1 className="text-[27px] font-[680]">Whose wet end</h1>
+        <h1 className="text-head font-[680]">Whose wet end</h1>
         <Link className="press call inline-flex items-center" to="/wet-ends/typed">
           A duty typed in
         </Link>

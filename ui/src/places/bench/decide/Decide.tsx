@@ -43,8 +43,8 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
       <section className="flex flex-col" aria-label="What goes in">
         <div className="flex-1 px-5 pt-2.5">
           <div className="flex items-baseline justify-between">
-            <h2 className="text-[31px] leading-9 font-[680]">What goes back in</h2>
-            <Link to={`/wet-ends/${view.pump.tag}`} className="under text-[15px]">
+            <h2 className="text-head leading-9 font-[680]">What goes back in</h2>
+            <Link to={`/wet-ends/${view.pump.tag}`} className="under text-body">
               Materials against this duty
             </Link>
           </div>
@@ -76,7 +76,7 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
           draftKey={String(view.id)}
         />
       ) : (
-        <aside className="border-l-[1.5px] border-ink bg-card px-5 pb-5 text-[15px] text-soft max-[1000px]:border-t max-[1000px]:border-l-0">
+        <aside className="border-l-[1.5px] border-ink bg-card px-5 pb-5 text-body text-soft max-[1000px]:border-t max-[1000px]:border-l-0">
           {cover ?? <p className="pt-3">Nothing has to be bought.</p>}
         </aside>
       )}
@@ -93,13 +93,13 @@ function missing(parts: number, roles: number): string {
 
 function Booked({ parts }: { parts: RenewItem[] }) {
   if (parts.length === 0) {
-    return <p className="pt-4 text-[17px] text-soft">Nothing is renewed: every part goes back as it came off.</p>;
+    return <p className="pt-4 text-lead text-soft">Nothing is renewed: every part goes back as it came off.</p>;
   }
   return (
     <table className="mt-2 w-full text-left">
       <caption className="sr-only">Parts that are renewed</caption>
       <thead>
-        <tr className="border-b-[1.5px] border-ink text-[13px] text-muted">
+        <tr className="border-b-[1.5px] border-ink text-small text-muted">
           <th className="w-7 py-1 font-medium"></th>
           <th className="font-medium">Part</th>
           <th className="font-medium">Why it is renewed</th>
@@ -112,12 +112,12 @@ function Booked({ parts }: { parts: RenewItem[] }) {
             <td>
               <Mark state={p.lot ? "renewed" : "renew"} size={15} />
             </td>
-            <td className="text-[15px] font-[620]">
+            <td className="text-body font-[620]">
               {p.count > 1 && `${p.count} × `}
               {p.name}
             </td>
-            <td className="pr-3 text-[13.5px] text-muted">{p.because}</td>
-            <td className="m text-right text-[14px] font-semibold">{p.lot ?? "–"}</td>
+            <td className="pr-3 text-small text-muted">{p.because}</td>
+            <td className="m text-right text-body font-semibold">{p.lot ?? "–"}</td>
           </tr>
         ))}
       </tbody>
@@ -150,7 +150,7 @@ function Singles({ view, now, link }: Here) {
         void book();
       }}
     >
-      <label className="min-w-[260px] flex-1 text-[14px] text-soft">
+      <label className="min-w-[260px] flex-1 text-body text-soft">
         {parts.length === 1
           ? `${parts[0]?.name} as a single part`
           : `The ${parts.length} without a lot as single parts`}
@@ -202,7 +202,7 @@ function Role({ role, link, chooser }: RoleProps) {
   // A role the library has no material for can only go on with what was in it.
   const choices = suited.length > 0 || !role.fitted ? suited : [role.fitted];
   return (
-    <li className="flex min-h-12 items-center gap-3 border-b border-line2 text-[15px]">
+    <li className="flex min-h-12 items-center gap-3 border-b border-line2 text-body">
       <span className="w-20 font-[640]">{roleWord(role.role)}</span>
       <span className="text-muted">{role.fitted ? `${role.fitted} out,` : "not known what came out,"}</span>
       <Choice
@@ -227,12 +227,12 @@ function OtherLot({
   const fitted = now.decide.parts.some((p) => p.lot === lot.id);
   return (
     <div className="flex items-center gap-4 border-b border-line2 py-2">
-      <p className="flex-1 text-[15px] leading-[19px]">
+      <p className="flex-1 text-body leading-[19px]">
         <b className="font-[660]">
           {lot.title}, {lot.material}
         </b>{" "}
-        <span className="m text-[13.5px]">{lot.id}</span>
-        <span className="block text-[13.5px] text-muted">
+        <span className="m text-small">{lot.id}</span>
+        <span className="block text-small text-muted">
           {lot.quantity} on shelf {lot.place}, {lot.statusSays}
         </span>
       </p>

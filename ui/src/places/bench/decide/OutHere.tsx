@@ -23,7 +23,7 @@ export function OutHere({ view, out }: { view: BenchView; out: OutView[] }) {
   return (
     <section aria-label="Out at this bench, not going in" className="py-2">
       {unused.map((o) => (
-        <div key={o.lot} className="flex items-center gap-3 border-y border-line2 py-1 text-[15px]">
+        <div key={o.lot} className="flex items-center gap-3 border-y border-line2 py-1 text-body">
           <span className="min-w-0 flex-1">
             <b className="m font-[660]">{o.lot}</b> {o.title} {o.material} came to this bench and does not go in.
           </span>

@@ -7,18 +7,18 @@ export function Banners({ link }: { link: BenchLink }) {
   return (
     <>
       {link.away && (
-        <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-[16px] font-[640] text-card">
+        <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-lead font-[640] text-card">
           The server is away. What you did last is kept on this device and goes in as soon as it is back.
         </p>
       )}
       {away && !link.away && (
-        <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-[16px] font-[640] text-card">
+        <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-lead font-[640] text-card">
           The server does not answer. Type on: what you do is kept on this device until it is back.
         </p>
       )}
       {link.stale && (
         <div role="alert" className="flex items-center gap-4 border-b-[1.5px] border-ink bg-wash px-5 py-2">
-          <p className="flex-1 text-[16px] leading-5 font-[620]">{link.stale}</p>
+          <p className="flex-1 text-lead leading-5 font-[620]">{link.stale}</p>
           <button type="button" className="press call" onClick={link.clear}>
             Seen
           </button>

@@ -68,8 +68,8 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
             onClick={onMain}
             title="Ctrl Enter"
           >
-            <span className="text-[23px]">{main}</span>
-            <span className="max-w-[46%] text-right text-[14px] leading-4 font-[560] text-pretty">{missing}</span>
+            <span className="text-title">{main}</span>
+            <span className="max-w-[46%] text-right text-body leading-4 font-[560] text-pretty">{missing}</span>
           </button>
         )}
       </div>

@@ -10,23 +10,23 @@ export function JobHead({ view }: { view: BenchView }) {
   const share = view.plannedMinutes > 0 ? Math.min(1, view.elapsedMinutes / view.plannedMinutes) : 0;
   return (
     <div className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">
-      <h1 className="tag text-[44px] leading-[46px]">
+      <h1 className="tag text-tag leading-[46px]">
         <Link to={`/pumps/${view.pump.tag}`}>{view.pump.tag}</Link>
         <span className="sr-only">, rebuild at the bench</span>
       </h1>
       <div className="min-w-[240px] flex-1 leading-5">
-        <p className="truncate text-[16px] font-[600]" title={view.pump.duty}>
+        <p className="truncate text-lead font-[600]" title={view.pump.duty}>
           {view.pump.duty}
         </p>
-        <p className="truncate text-[14px] text-muted" title={view.pump.fitted}>
+        <p className="truncate text-body text-muted" title={view.pump.fitted}>
           {view.pump.fitted}
         </p>
       </div>
       <Stages stages={view.stages} />
       <div className="w-[130px]">
         <p className="text-right">
-          <span className="m text-[27px] leading-7 font-bold tracking-[-.03em]">{clock(view.elapsedMinutes)}</span>
-          <span className="m pl-2 text-[14px] text-muted">
+          <span className="m text-head leading-7 font-bold tracking-[-.03em]">{clock(view.elapsedMinutes)}</span>
+          <span className="m pl-2 text-body text-muted">
             {view.plannedMinutes > 0 ? `of ${clock(view.plannedMinutes)}` : ""}
           </span>
         </p>
@@ -65,7 +65,7 @@ function Stages({ stages }: { stages: StageMark[] }) {
       {stages.map((s, i) => (
         <li
           key={s.id}
-          className={`absolute top-[22px] w-[74px] text-center text-[13px] leading-[14px] narrow ${
+          className={`absolute top-[22px] w-[74px] text-center text-small leading-[14px] narrow ${
             s.state === "current" ? "font-[720] text-accent" : s.state === "done" ? "font-[600]" : "text-muted"
           }`}
           style={{ left: i * STEP }}
@@ -73,7 +73,7 @@ function Stages({ stages }: { stages: StageMark[] }) {
         >
           {s.title}
           {s.state !== "ahead" && (
-            <span className="m block text-[12px] leading-[13px] font-medium">{clock(s.minutes)}</span>
+            <span className="m block text-small leading-[13px] font-medium">{clock(s.minutes)}</span>
           )}
         </li>
       ))}

@@ -28,7 +28,7 @@ export function RestForm({ link, id, close }: { link: BenchLink; id: number; clo
       }}
     >
       <div className="flex flex-wrap items-center gap-2 pb-2" role="group" aria-label="What the job waits for">
-        <span className="pr-1 text-[15px] font-[640]">It waits for</span>
+        <span className="pr-1 text-body font-[640]">It waits for</span>
         {WAITS.map((w) => (
           <button
             key={w}
@@ -71,13 +71,13 @@ export function Resting({ view, link, rails }: { view: BenchView; link: BenchLin
             <circle cx="20" cy="46" r="6.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" />
             <path d="M20,46C18,30 30,24 24,1" fill="none" stroke="var(--ink)" strokeWidth="1.3" />
           </svg>
-          <p className="text-[14px] text-muted">
+          <p className="text-body text-muted">
             Laid aside by {view.pause.who}, {view.pause.at}
           </p>
-          <h2 className="text-[31px] leading-9 font-[680] text-balance">
+          <h2 className="text-head leading-9 font-[680] text-balance">
             {view.state.charAt(0).toUpperCase() + view.state.slice(1)}
           </h2>
-          {view.pause.note && <p className="pt-2 text-[17px]">{view.pause.note}</p>}
+          {view.pause.note && <p className="pt-2 text-lead">{view.pause.note}</p>}
         </div>
         <button
           type="button"
@@ -85,9 +85,9 @@ export function Resting({ view, link, rails }: { view: BenchView; link: BenchLin
           disabled={link.busy}
           onClick={() => void link.act({ kind: "RESUMED" })}
         >
-          <span className="text-[23px]">Take it up again</span>
+          <span className="text-title">Take it up again</span>
         </button>
-        <p className="text-[15px] text-soft">It opens on any device here, at the step where it was left.</p>
+        <p className="text-body text-soft">It opens on any device here, at the step where it was left.</p>
       </section>
     </>
   );

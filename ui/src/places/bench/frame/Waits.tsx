@@ -17,9 +17,9 @@ export function Waits({ waits }: { waits: WaitView[] }) {
 function One({ wait: w }: { wait: WaitView }) {
   const left = useLeft(w.until);
   return (
-    <li className="flex items-baseline gap-2 text-[13.5px] text-soft">
+    <li className="flex items-baseline gap-2 text-small text-soft">
       <Sandglass />
-      <b className="m text-[14px] font-semibold text-ink">{left > 0 ? countdown(left) : "due"}</b>
+      <b className="m text-body font-semibold text-ink">{left > 0 ? countdown(left) : "due"}</b>
       <span className="max-w-[300px] truncate" title={w.title}>
         {waitWord(w.kind)}: {w.title}
       </span>

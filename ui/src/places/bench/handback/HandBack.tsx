@@ -16,7 +16,7 @@ export function HandBack({ view, now, link }: InStage<"HAND_BACK">) {
   return (
     <div className="flex flex-1 flex-col">
       <section className="flex-1 px-5 pt-2.5" aria-label="Hand back">
-        <h2 className="text-[31px] leading-9 font-[680]">Proved. Hand it back with its record</h2>
+        <h2 className="text-head leading-9 font-[680]">Proved. Hand it back with its record</h2>
         <WhatItWas fault={now.fault} link={link} />
         <OutHere view={view} out={now.out} />
         <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
@@ -53,16 +53,16 @@ function One({ wait: w, link }: { wait: WaitView; link: StageProps["link"] }) {
   const left = useLeft(w.until);
   const fault = faultAt(link.faults, "wait", "subject");
   return (
-    <li className="flex flex-wrap items-center gap-3 border-b border-line2 py-1 text-[15px]">
+    <li className="flex flex-wrap items-center gap-3 border-b border-line2 py-1 text-body">
       <Sandglass />
-      <b className="m w-24 text-[15px]">{left > 0 ? countdown(left) : "due now"}</b>
+      <b className="m w-24 text-body">{left > 0 ? countdown(left) : "due now"}</b>
       <span className="min-w-0 flex-1">
         {w.kind === "retorque" ? "Tighten again, cold and unpressurised: " : "Look at it again: "}
         {w.title}
       </span>
       {left > 0 && (
         <input
-          className="field w-64 text-[14px]"
+          className="field w-64 text-body"
           aria-label="Why it is done before its time"
           placeholder="Why before its time"
           value={why}
@@ -77,7 +77,7 @@ function One({ wait: w, link }: { wait: WaitView; link: StageProps["link"] }) {
       >
         Done
       </button>
-      {fault && <span className="basis-full text-[14px] text-renew">{fault}</span>}
+      {fault && <span className="basis-full text-body text-renew">{fault}</span>}
     </li>
   );
 }
@@ -87,7 +87,7 @@ function WhatItWas({ fault: f, link }: { fault: Now<"HAND_BACK">["fault"]; link:
   if (f.told.length === 0 && !f.said) return null;
   const names = new Map(f.choices.map((c) => [c.title, c.id]));
   return (
-    <p className="flex flex-wrap items-center gap-x-2 py-1 text-[15.5px]">
+    <p className="flex flex-wrap items-center gap-x-2 py-1 text-body">
       <span className="text-soft">
         It came with: {f.told.join(", ").toLowerCase()}. Likeliest then: {f.likeliest.toLowerCase()}. It was
       </span>
@@ -109,7 +109,7 @@ export function Closed({ view, now, link }: InStage<"CLOSED">) {
   return (
     <div className="flex flex-1 flex-col">
       <section className="flex-1 px-5 pt-2.5" aria-label="Handed back">
-        <h2 className="text-[31px] leading-9 font-[680]">Handed back</h2>
+        <h2 className="text-head leading-9 font-[680]">Handed back</h2>
         <Again view={view} link={link} />
         <Summary handBack={now.handBack} />
         <h3 className="head border-b-[1.5px] border-ink pt-5 pb-1">What was done, {lines.length} entries</h3>
@@ -117,12 +117,12 @@ export function Closed({ view, now, link }: InStage<"CLOSED">) {
           {lines.map((l) => (
             <li
               key={l.seq}
-              className="flex break-inside-avoid gap-3 border-b border-line2 py-1 text-[13.5px] leading-[17px]"
+              className="flex break-inside-avoid gap-3 border-b border-line2 py-1 text-small leading-[17px]"
             >
-              <span className="m text-[12.5px] whitespace-nowrap text-muted" title={l.at}>
+              <span className="m text-small whitespace-nowrap text-muted" title={l.at}>
                 {l.time}
               </span>
-              <b className="m text-[12.5px]">{l.who}</b>
+              <b className="m text-small">{l.who}</b>
               <span className="min-w-0 break-words">{l.say}</span>
             </li>
           ))}
@@ -130,7 +130,7 @@ export function Closed({ view, now, link }: InStage<"CLOSED">) {
       </section>
       <Foot link={link} view={view}>
         <RecordLink view={view} />
-        <Link to="/" className="press go inline-flex h-[60px] flex-1 items-center justify-center text-[23px]">
+        <Link to="/" className="press go inline-flex h-[60px] flex-1 items-center justify-center text-title">
           Back to the floor
         </Link>
       </Foot>
@@ -172,12 +172,12 @@ function Block({ title, lines, none }: { title: string; lines: string[]; none: s
       <h3 className="head border-b-[1.5px] border-ink pb-1">{title}</h3>
       <ul>
         {lines.map((l) => (
-          <li key={l} className="border-b border-line2 py-1.5 text-[15px] leading-[19px]">
+          <li key={l} className="border-b border-line2 py-1.5 text-body leading-[19px]">
             {l}
           </li>
         ))}
       </ul>
-      {lines.length === 0 && <p className="py-2 text-[15px] text-soft">{none}</p>}
+      {lines.length === 0 && <p className="py-2 text-body text-soft">{none}</p>}
     </div>
   );
 }

@@ -61,7 +61,7 @@ function Tray({
     >
       <div className="flex items-baseline justify-between px-4 pt-2 pb-1">
         <h2 className="head">Tray</h2>
-        <span className="text-[13px] text-muted">
+        <span className="text-small text-muted">
           {now.inspect.length} places, {open} to look at
         </span>
       </div>
@@ -77,12 +77,12 @@ function Tray({
               <SmallPart glyphName={i.glyph} size={40} />
               <span className="min-w-0 flex-1 leading-4">
                 <span
-                  className={`block truncate text-[14.5px] font-[620] ${i.part === current ? "text-accent" : ""}`}
+                  className={`block truncate text-body font-[620] ${i.part === current ? "text-accent" : ""}`}
                   title={i.name}
                 >
                   {i.name}
                 </span>
-                <span className="block truncate text-[12.5px] text-muted" title={i.measured}>
+                <span className="block truncate text-small text-muted" title={i.measured}>
                   {i.cause || i.measured || i.because}
                 </span>
               </span>
@@ -167,7 +167,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
               </>
             )}
             <div className="py-2">
-              <label className="block text-[13.5px] text-muted" htmlFor="seen">
+              <label className="block text-small text-muted" htmlFor="seen">
                 What was seen, or the reason
               </label>
               <input
@@ -187,7 +187,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
           <div>
             <h3 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pt-2 pb-1">
               Why it wore
-              <span className="text-[12.5px] font-[500] text-muted">dashed: before looking</span>
+              <span className="text-small font-[500] text-muted">dashed: before looking</span>
             </h3>
             {found && <WhyItWore finding={found} view={view} link={link} />}
             {finding.error && <Sentence>{finding.error.message}</Sentence>}
@@ -210,7 +210,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
             <button
               key={v}
               type="button"
-              className={`press flex h-[60px] flex-1 items-center justify-center gap-2.5 px-2 text-[20px] ${found?.verdict === v && open > 0 && v !== "sound" ? "call" : ""}`}
+              className={`press flex h-[60px] flex-1 items-center justify-center gap-2.5 px-2 text-title ${found?.verdict === v && open > 0 && v !== "sound" ? "call" : ""}`}
               disabled={link.busy}
               title={`Alt ${i + 1}`}
               onClick={() => void judge(v)}
@@ -230,13 +230,13 @@ function PartHead({ part, open, total }: { part: InspectItem; open: number; tota
     <div className="flex items-center gap-4">
       <SmallPart glyphName={part.glyph} size={104} />
       <div className="min-w-0">
-        <h2 className="text-[31px] leading-9 font-[680]">
-          <span className="m pr-3 text-[17px] text-accent">
+        <h2 className="text-head leading-9 font-[680]">
+          <span className="m pr-3 text-lead text-accent">
             {total - open}/{total}
           </span>
           {part.name}
         </h2>
-        <p className="text-[14.5px] text-soft">
+        <p className="text-body text-soft">
           {part.count > 1 && `${part.count} of them. `}
           {part.measured ||
             (part.renewedAnyway ? `Renewed: ${part.because}.` : "Clean first, nothing abrasive on a sealing face.")}
@@ -266,8 +266,8 @@ function Signatures({ finding, press }: { finding: FindingView; press: (id: stri
             </svg>
           )}
           <Signature id={s.id} width={104} />
-          <span className="text-[13.5px] leading-4 font-[640]">{s.title}</span>
-          <span className="text-center text-[11.5px] leading-[13px] text-muted">{s.say}</span>
+          <span className="text-small leading-4 font-[640]">{s.title}</span>
+          <span className="text-center text-small leading-[13px] text-muted">{s.say}</span>
         </button>
       ))}
     </div>
@@ -282,7 +282,7 @@ function WhatItMakes({ finding }: { finding: FindingView }) {
     <div className="flex min-w-[300px] flex-1 gap-3 pt-1.5" role="status">
       <Mark state={finding.verdict} size={30} />
       <div>
-        <p className="text-[21px] leading-6 font-[680]">
+        <p className="text-title leading-6 font-[680]">
           {finding.verdict === "renew"
             ? "Renew it"
             : finding.verdict === "watch"
@@ -290,7 +290,7 @@ function WhatItMakes({ finding }: { finding: FindingView }) {
               : "Sound"}
         </p>
         {because.map((b) => (
-          <p key={b} className="text-[14px] leading-[18px] text-soft">
+          <p key={b} className="text-body leading-[18px] text-soft">
             {b}
           </p>
         ))}
@@ -313,10 +313,10 @@ function Consequence({
     now.inspect.some((i) => i.part === p.part && i.state === "renew" && !i.renewedAnyway),
   );
   return (
-    <div className="mt-3 border-t-[1.5px] border-ink pt-2 text-[14px] leading-[18px]">
+    <div className="mt-3 border-t-[1.5px] border-ink pt-2 text-body leading-[18px]">
       <p className="flex items-baseline justify-between">
         <b className="font-[660]">Plan</b>
-        <span className="m text-[15px] font-semibold">
+        <span className="m text-body font-semibold">
           {clock(now.plan.minutes + now.plan.buildOnlyMinutes)}
           {count > 0 && `, ${count} ${count === 1 ? "kind" : "kinds"} of part new`}
         </span>
@@ -357,7 +357,7 @@ function NextInterval({ next }: { next: FindingView["next"] }) {
     <div className="pt-1">
       <p className="flex items-baseline justify-between">
         <b className="font-[660]">Next look</b>
-        <span className="m text-[15px] font-semibold">
+        <span className="m text-body font-semibold">
           {rounded(next.hours)} h{share < 1 && <span className="text-muted"> of {rounded(next.planned)}</span>}
         </span>
       </p>
@@ -368,7 +368,7 @@ function NextInterval({ next }: { next: FindingView["next"] }) {
           fill={share < 1 ? "var(--watch)" : "var(--soft)"}
         />
       </svg>
-      {next.because && <p className="text-[13px] text-soft">{next.because}</p>}
+      {next.because && <p className="text-small text-soft">{next.because}</p>}
     </div>
   );
 }

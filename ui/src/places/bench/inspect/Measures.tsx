@@ -39,10 +39,10 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
   return (
     <li className="border-b border-line2 pt-1.5 pb-1">
       <div className="flex items-baseline justify-between gap-3">
-        <label className="text-[15px] font-[640]" htmlFor={`measure-${m.measure}`}>
+        <label className="text-body font-[640]" htmlFor={`measure-${m.measure}`}>
           {m.name}
         </label>
-        <span className={`text-[12.5px] ${m.overdue ? "text-watch-words" : "text-muted"}`}>
+        <span className={`text-small ${m.overdue ? "text-watch-words" : "text-muted"}`}>
           {gauge
             ? `read with ${gauge}; press the unit to keep it`
             : m.value !== null
@@ -60,7 +60,7 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
         >
           <input
             id={`measure-${m.measure}`}
-            className="m field w-[94px] text-right text-[17px] font-semibold"
+            className="m field w-[94px] text-right text-lead font-semibold"
             inputMode="decimal"
             autoComplete="off"
             value={typed}
@@ -73,7 +73,7 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
           />
           <button
             type="submit"
-            className="press call -ml-px h-[50px] min-w-12 px-1.5 text-[13.5px]"
+            className="press call -ml-px h-[50px] min-w-12 px-1.5 text-small"
             aria-label={`Keep the reading of ${m.name.toLowerCase()}`}
             disabled={!typed.trim() || link.busy}
           >

@@ -13,7 +13,7 @@ export function WhyItWore({ finding, view, link }: { finding: FindingView } & St
   if (finding.cause) return <Said finding={finding} />;
   if (finding.causes.length === 0) {
     return (
-      <p className="pt-2 text-[14.5px] text-soft">
+      <p className="pt-2 text-body text-soft">
         Press the wear it shows, or read a gauge: what may be behind it stands here then.
       </p>
     );
@@ -30,11 +30,11 @@ export function WhyItWore({ finding, view, link }: { finding: FindingView } & St
               onClick={() => setChosen(chosen === c.id ? "" : c.id)}
             >
               <span className="flex items-center gap-2">
-                <b className="min-w-0 flex-1 text-[15.5px] font-[640]">{c.title}</b>
+                <b className="min-w-0 flex-1 text-body font-[640]">{c.title}</b>
                 <BeforeAfter before={c.before} after={c.chance} first={i === 0} width={120} />
-                <span className="m w-11 text-right text-[15px] font-semibold">
+                <span className="m w-11 text-right text-body font-semibold">
                   {percent(c.chance)}
-                  <span className="text-[11px] text-muted">%</span>
+                  <span className="text-small text-muted">%</span>
                 </span>
               </span>
               <Because cause={c} all={i === 0 || chosen === c.id} />
@@ -45,7 +45,7 @@ export function WhyItWore({ finding, view, link }: { finding: FindingView } & St
       </ul>
       <button
         type="button"
-        className="min-h-11 py-2 text-[14px] text-soft underline"
+        className="min-h-11 py-2 text-body text-soft underline"
         onClick={() => void link.act({ kind: "CAUSE_FOUND", subject: finding.part, items: ["unknown"] })}
       >
         Not known
@@ -58,7 +58,7 @@ function Because({ cause: c, all }: { cause: CauseView; all: boolean }) {
   const raised = all ? c.raised.slice(0, 3) : c.raised.slice(0, 1);
   const lowered = all ? c.lowered.slice(0, 2) : c.lowered.slice(0, 1);
   return (
-    <span className="flex flex-wrap gap-x-3 text-[12.5px] leading-[16px] text-soft">
+    <span className="flex flex-wrap gap-x-3 text-small leading-[16px] text-soft">
       {raised.map((r) => (
         <span key={r}>
           <Wedge raised />
@@ -91,7 +91,7 @@ function Counter({ cause: c, finding, view, link }: { cause: CauseView; finding:
   };
   return (
     <div className="pb-2.5">
-      <p className="pb-1.5 text-[13.5px] text-soft">
+      <p className="pb-1.5 text-small text-soft">
         {c.say}.{c.outside && " It may sit outside the pump: look there too."} So:
       </p>
       <div className="flex flex-wrap gap-2">
@@ -101,14 +101,14 @@ function Counter({ cause: c, finding, view, link }: { cause: CauseView; finding:
             type="button"
             title={k.say}
             aria-pressed={taken.includes(k.id)}
-            className={`press px-3 text-[14.5px] ${taken.includes(k.id) ? "call" : ""}`}
+            className={`press px-3 text-body ${taken.includes(k.id) ? "call" : ""}`}
             onClick={() => setTaken(taken.includes(k.id) ? taken.filter((t) => t !== k.id) : [...taken, k.id])}
           >
             {k.title}
           </button>
         ))}
       </div>
-      <p className="py-1 text-[13px] text-muted">
+      <p className="py-1 text-small text-muted">
         {c.counters
           .filter((k) => taken.includes(k.id))
           .map((k) => k.say)
@@ -116,7 +116,7 @@ function Counter({ cause: c, finding, view, link }: { cause: CauseView; finding:
       </p>
       <div className="flex gap-2">
         <input
-          className="field min-w-0 flex-1 text-[14px]"
+          className="field min-w-0 flex-1 text-body"
           aria-label="Where it came from, in your words"
           placeholder="Where it came from"
           value={text}
@@ -137,13 +137,13 @@ function Said({ finding }: { finding: FindingView }) {
   if (!said) return null;
   return (
     <div className="pt-2">
-      <p className="text-[19px] leading-6 font-[680]">{said.title}</p>
-      <p className="text-[14.5px] text-soft">
+      <p className="text-lead leading-6 font-[680]">{said.title}</p>
+      <p className="text-body text-soft">
         {said.counters.length > 0 ? `${said.counters.join(", ")}. ` : ""}
         {said.note} <span className="text-muted">{said.by}</span>
       </p>
       {finding.again && (
-        <p role="alert" className="mt-2 border-l-[3px] border-renew pl-3 text-[15.5px] leading-5 font-[640] text-renew">
+        <p role="alert" className="mt-2 border-l-[3px] border-renew pl-3 text-body leading-5 font-[640] text-renew">
           {finding.again}
         </p>
       )}

@@ -20,10 +20,10 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_388px] max-[1000px]:grid-cols-1">
       <section className="flex flex-col" aria-label="Energies">
         <div className="flex items-baseline justify-between px-5 pt-2 pb-1.5">
-          <h2 className="text-[31px] leading-9 font-[680]">
+          <h2 className="text-head leading-9 font-[680]">
             {COUNTS[energies.length] ?? energies.length} energies reach this pump
           </h2>
-          <span className="text-[14px] text-muted">cut each at its source, prove it, put your initials to it</span>
+          <span className="text-body text-muted">cut each at its source, prove it, put your initials to it</span>
         </div>
         <div className="flex flex-1 border-t-[1.5px] border-ink">
           <ul className="min-w-0 flex-1">
@@ -35,12 +35,12 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
             <EnergyLines gates={energies} rails={rails} />
           </div>
         </div>
-        <p className="border-t border-ink px-5 pt-2 text-[14.5px] leading-5">
+        <p className="border-t border-ink px-5 pt-2 text-body leading-5">
           <b className="font-[740] text-accent">First</b>
           <span className="pl-2 font-[600]">
             The maker's manual and the site's own procedure come before this sheet; where they differ, follow them.
           </span>
-          <span className="block text-[13.5px] text-soft">
+          <span className="block text-small text-soft">
             Electrical work and pressure-retaining work belong to people licensed for it where the law says so.
           </span>
         </p>
@@ -72,25 +72,25 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
       style={{ height: GATE_ROW }}
     >
       <div className="min-w-0">
-        <h3 className={`text-[18px] leading-[21px] font-[680] ${current ? "text-accent" : ""}`}>
+        <h3 className={`text-lead leading-[21px] font-[680] ${current ? "text-accent" : ""}`}>
           {g.title}
-          {g.licensed && <span className="ml-2 text-[12.5px] font-[560] text-muted">licensed</span>}
+          {g.licensed && <span className="ml-2 text-small font-[560] text-muted">licensed</span>}
         </h3>
-        <p className="truncate text-[12.5px] text-muted" title={g.where}>
+        <p className="truncate text-small text-muted" title={g.where}>
           {g.where}
         </p>
-        <p className="text-[13.5px] leading-[16px] font-[600] line-clamp-2" title={g.act}>
+        <p className="text-small leading-[16px] font-[600] line-clamp-2" title={g.act}>
           {g.act}
         </p>
       </div>
       {g.answered ? (
         <p className="flex min-h-[60px] items-center justify-between border border-ink bg-card px-3">
-          <span className="m text-[24px] font-bold tracking-[-.03em]">
-            {g.value === null ? <span className="text-[17px]">seen</span> : rounded(g.value, 2)}
-            <span className="pl-1.5 text-[13px] font-medium tracking-normal text-muted">{unitWord(g.unit)}</span>
+          <span className="m text-title font-bold tracking-[-.03em]">
+            {g.value === null ? <span className="text-lead">seen</span> : rounded(g.value, 2)}
+            <span className="pl-1.5 text-small font-medium tracking-normal text-muted">{unitWord(g.unit)}</span>
           </span>
-          <span className="m text-[15px] font-bold">
-            {g.by} <span className="text-[12.5px] font-medium text-muted">{g.at}</span>
+          <span className="m text-body font-bold">
+            {g.by} <span className="text-small font-medium text-muted">{g.at}</span>
           </span>
         </p>
       ) : g.kind === "number" ? (
@@ -98,7 +98,7 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
       ) : (
         <button
           type="button"
-          className="press call min-h-[60px] w-full text-[15.5px] leading-[18px]"
+          className="press call min-h-[60px] w-full text-body leading-[18px]"
           disabled={link.busy}
           onClick={() => void link.act({ kind: "PROVED_SAFE", subject: g.id })}
         >
@@ -120,14 +120,14 @@ function Proof({ gate: g, view, link, current }: { gate: Gate; current: boolean 
         if (await link.act({ kind: "PROVED_SAFE", subject: g.id, typed })) clear();
       }}
     >
-      <label htmlFor={`gate-${g.id}`} className="flex justify-between text-[13px] leading-4 text-soft">
+      <label htmlFor={`gate-${g.id}`} className="flex justify-between text-small leading-4 text-soft">
         {g.ask}
         {g.max !== null && <span className="m whitespace-nowrap text-muted">≤ {rounded(g.max, 1)}</span>}
       </label>
       <div className="flex">
         <input
           id={`gate-${g.id}`}
-          className="field m w-full min-w-0 text-right text-[20px] font-semibold"
+          className="field m w-full min-w-0 text-right text-title font-semibold"
           inputMode="decimal"
           autoComplete="off"
           ref={field}
@@ -155,27 +155,27 @@ function Fluids({ fluids }: { fluids: Now<"MAKE_SAFE">["fluids"] }) {
     <>
       <div className="flex items-end justify-between border-b-[1.5px] border-ink pb-1">
         <h2 className="head">What it pumped</h2>
-        <span className="text-[13px] text-muted">read the safety data sheet first</span>
+        <span className="text-small text-muted">read the safety data sheet first</span>
       </div>
       {fluids.length === 0 && (
-        <p className="py-3 text-[15px] text-soft">No fluid is on record for this pump: ask before opening.</p>
+        <p className="py-3 text-body text-soft">No fluid is on record for this pump: ask before opening.</p>
       )}
       {fluids.map((f) => (
         <div key={f.name} className="border-b border-line py-2">
-          <p className="flex justify-between text-[16px] font-[660]">
+          <p className="flex justify-between text-lead font-[660]">
             {f.name}
-            <span className="m text-[14px]">
+            <span className="m text-body">
               {rounded(f.concentrationPct, 1)} % <span className="pl-2">{rounded(f.temperatureC)} °C</span>
             </span>
           </p>
-          <p className="text-[14px] leading-[18px] text-soft">{f.hurts.join(", ")}</p>
-          {f.spilt && <p className="text-[13.5px] leading-[17px]">Spilt: {f.spilt}</p>}
+          <p className="text-body leading-[18px] text-soft">{f.hurts.join(", ")}</p>
+          {f.spilt && <p className="text-small leading-[17px]">Spilt: {f.spilt}</p>}
         </div>
       ))}
       <div className="flex items-end justify-between border-b-[1.5px] border-ink pt-3.5 pb-1">
         <h2 className="head">Wear</h2>
       </div>
-      <ul className="flex flex-wrap gap-x-4 pt-2 text-[15px] font-[600]">
+      <ul className="flex flex-wrap gap-x-4 pt-2 text-body font-[600]">
         {wear.map((w) => (
           <li key={w} className="flex items-center gap-2">
             <svg width="7" height="7" aria-hidden>
@@ -201,8 +201,8 @@ function LayOut({ plan }: { plan: Now<"MAKE_SAFE">["plan"] }) {
       {lists.map(
         ([name, things]) =>
           things.length > 0 && (
-            <p key={name} className="border-b border-line2 py-1.5 text-[14.5px] leading-[19px]">
-              <span className="block text-[12.5px] text-muted">{name}</span>
+            <p key={name} className="border-b border-line2 py-1.5 text-body leading-[19px]">
+              <span className="block text-small text-muted">{name}</span>
               <span className="font-[600]">{things.join(", ")}</span>
             </p>
           ),
@@ -214,10 +214,10 @@ function LayOut({ plan }: { plan: Now<"MAKE_SAFE">["plan"] }) {
 function Confirmation({ gate: g, link }: { gate: Gate } & StageProps) {
   if (g.answered) {
     return (
-      <p className="flex min-h-12 items-center justify-between gap-3 border border-ink px-3.5 py-1.5 text-[15px] leading-[18px] font-[640]">
+      <p className="flex min-h-12 items-center justify-between gap-3 border border-ink px-3.5 py-1.5 text-body leading-[18px] font-[640]">
         {g.ask}
-        <span className="m text-[15px] font-bold whitespace-nowrap">
-          {g.by} <span className="text-[12.5px] font-medium text-muted">{g.at}</span>
+        <span className="m text-body font-bold whitespace-nowrap">
+          {g.by} <span className="text-small font-medium text-muted">{g.at}</span>
         </span>
       </p>
     );
@@ -225,7 +225,7 @@ function Confirmation({ gate: g, link }: { gate: Gate } & StageProps) {
   return (
     <button
       type="button"
-      className="press call py-2 text-[16px] leading-5"
+      className="press call py-2 text-lead leading-5"
       disabled={link.busy}
       onClick={() => void link.act({ kind: "CONFIRMED", subject: g.id })}
     >

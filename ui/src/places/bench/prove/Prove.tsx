@@ -27,8 +27,8 @@ export default function Prove({ view, now, rails, link }: InStage<"PROVE">) {
     <div className="flex flex-1 flex-col">
       <section className="flex-1 px-5 pt-2" aria-label="Proof">
         <div className="flex items-baseline justify-between">
-          <h2 className="text-[31px] leading-9 font-[680]">Prove it</h2>
-          <p className="text-[14px] text-muted">Stand clear while it runs. Isolate again before hands go back in.</p>
+          <h2 className="text-head leading-9 font-[680]">Prove it</h2>
+          <p className="text-body text-muted">Stand clear while it runs. Isolate again before hands go back in.</p>
         </div>
         <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
         <ol className="mt-1.5 border-t-[1.5px] border-ink">
@@ -63,24 +63,24 @@ function Line({ test: t, number, choose }: { test: ProofView; number: number; ch
   const missed = t.answered && !t.passed;
   return (
     <li className="grid min-h-12 grid-cols-[34px_26px_minmax(0,1fr)_auto] items-center gap-3 border-b border-line2 py-1">
-      <span className="m pl-2 text-[14px] text-muted">{number}</span>
+      <span className="m pl-2 text-body text-muted">{number}</span>
       <Mark state={t.passed ? "sound" : missed ? "renew" : "unknown"} size={20} />
       {t.passed ? (
-        <p className="min-w-0 text-[16px] leading-5 font-[600]">
-          {t.ask} {t.says && <span className="text-[13px] font-[500] text-muted">{t.says}</span>}
+        <p className="min-w-0 text-lead leading-5 font-[600]">
+          {t.ask} {t.says && <span className="text-small font-[500] text-muted">{t.says}</span>}
         </p>
       ) : (
         <button
           type="button"
-          className="min-h-11 min-w-0 text-left text-[16px] leading-5 font-[600] text-soft"
+          className="min-h-11 min-w-0 text-left text-lead leading-5 font-[600] text-soft"
           onClick={choose}
         >
           {t.ask}
         </button>
       )}
-      <p className="pr-3 text-right text-[14.5px]">
+      <p className="pr-3 text-right text-body">
         {t.answered && (
-          <b className={`m text-[17px] ${missed ? "text-renew" : ""}`}>
+          <b className={`m text-lead ${missed ? "text-renew" : ""}`}>
             {t.value === null ? "confirmed" : `${rounded(t.value, 3)} ${unitWord(t.unit)}`}
           </b>
         )}
@@ -124,13 +124,13 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
   return (
     <li className="border-b border-ink bg-wash px-2 py-2.5">
       <div className="flex flex-wrap items-start gap-x-5 gap-y-2">
-        <span className="m pt-1 text-[14px] text-muted">{number}</span>
+        <span className="m pt-1 text-body text-muted">{number}</span>
         <div className="min-w-[260px] flex-1">
-          <p className="ask text-[21px] leading-[25px] font-[660]">{t.ask}</p>
-          {t.kind === "number" && <p className="m text-[14px] text-muted">{limit(t)}</p>}
-          {t.says && <p className="text-[15px] leading-[19px]">{t.says}</p>}
+          <p className="ask text-title leading-[25px] font-[660]">{t.ask}</p>
+          {t.kind === "number" && <p className="m text-body text-muted">{limit(t)}</p>}
+          {t.says && <p className="text-body leading-[19px]">{t.says}</p>}
           {missed && (
-            <p className="text-[15.5px] font-[640] text-renew">
+            <p className="text-body font-[640] text-renew">
               {rounded(t.value ?? 0, 3)} {unitWord(t.unit)} misses the limit.
               {t.backTo && ` Most likely behind it: ${t.backTo}.`}
             </p>
@@ -150,7 +150,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
               }}
             >
               <input
-                className="m field w-[150px] text-right text-[22px] font-semibold"
+                className="m field w-[150px] text-right text-title font-semibold"
                 inputMode="decimal"
                 autoComplete="off"
                 ref={field}
@@ -194,7 +194,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
           </button>
         )}
         {held && (
-          <label className="flex min-w-[280px] flex-1 items-center gap-2 text-[14px]">
+          <label className="flex min-w-[280px] flex-1 items-center gap-2 text-body">
             <span className="whitespace-nowrap text-soft">
               {t.afterWaits ? "Why it may start" : "How it was timed"}
             </span>
@@ -219,7 +219,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
         )}
       </div>
       {t.calibration && t.runs.length > 0 && (
-        <p className="m pt-1.5 pl-8 text-[14px] text-soft">
+        <p className="m pt-1.5 pl-8 text-body text-soft">
           {t.runs.map((r) => rounded(r, 2)).join("  ")} {unitWord(t.unit)}
         </p>
       )}
@@ -250,7 +250,7 @@ function TestClock({ test: t, link }: { test: ProofView } & StageProps) {
       onClick={() => void link.act({ kind: "CLOCK_STARTED", subject: t.id })}
     >
       <Dial share={runs ? 1 - left / t.clockSeconds : 0} />
-      <span className="m text-[19px] font-semibold">
+      <span className="m text-lead font-semibold">
         {!runs ? `start ${countdown(t.clockSeconds)}` : left > 0 ? countdown(left) : "held"}
       </span>
     </button>

@@ -26,7 +26,7 @@ export function Adapter({ torque }: { torque: TorqueView }) {
   });
   if (!open) {
     return (
-      <button type="button" className="under text-[14px]" onClick={() => setOpen(true)}>
+      <button type="button" className="under text-body" onClick={() => setOpen(true)}>
         An adapter sits on the wrench
       </button>
     );
@@ -34,7 +34,7 @@ export function Adapter({ torque }: { torque: TorqueView }) {
   return (
     <div className="mt-2 flex flex-wrap items-end gap-3 border-t border-line pt-2">
       {FIELDS.map(([field, name, of]) => (
-        <label key={field} className="text-[13px] text-soft">
+        <label key={field} className="text-small text-soft">
           {name}, {of}
           <input
             className="m field block w-[132px] text-right"
@@ -45,8 +45,8 @@ export function Adapter({ torque }: { torque: TorqueView }) {
         </label>
       ))}
       {choice.data && (
-        <p className="text-[15px] leading-5">
-          Set the wrench to <b className="m text-[20px]">{shown(choice.data.settingNm, unit)}</b> {unit}.{" "}
+        <p className="text-body leading-5">
+          Set the wrench to <b className="m text-title">{shown(choice.data.settingNm, unit)}</b> {unit}.{" "}
           {choice.data.wrench ? `Wrench ${choice.data.wrench}: ${choice.data.because}.` : choice.data.because}
         </p>
       )}

@@ -24,16 +24,16 @@ export function Check({
       ) : (
         <AboutMark about={c.about} />
       )}
-      <span className="min-w-0 flex-1 text-[17px] leading-[21px] font-[600]">
+      <span className="min-w-0 flex-1 text-lead leading-[21px] font-[600]">
         {c.ask}
-        {c.hold && <span className="ml-2 text-[13px] font-[640] whitespace-nowrap text-accent">hold point</span>}
-        {c.note && <span className="block text-[13.5px] font-[560] text-soft">{c.note}</span>}
-        {limits(c) && <span className="m block text-[13px] text-muted">{limits(c)}</span>}
+        {c.hold && <span className="ml-2 text-small font-[640] whitespace-nowrap text-accent">hold point</span>}
+        {c.note && <span className="block text-small font-[560] text-soft">{c.note}</span>}
+        {limits(c) && <span className="m block text-small text-muted">{limits(c)}</span>}
       </span>
       {c.kind === "number" && (!c.answered || !c.passed) ? (
         <NumberCheck check={c} step={step} link={link} view={view} />
       ) : c.answered ? (
-        <span className="text-[14px] text-muted">{said}</span>
+        <span className="text-body text-muted">{said}</span>
       ) : (
         <button
           type="button"
@@ -42,7 +42,7 @@ export function Check({
           onClick={() => void link.act({ kind: "CHECKED", step, subject: c.id })}
           aria-label={`Confirm: ${c.ask}`}
         >
-          Confirm <span className="m pl-1 text-[12px] font-medium text-muted">alt {number}</span>
+          Confirm <span className="m pl-1 text-small font-medium text-muted">alt {number}</span>
         </button>
       )}
     </li>

@@ -13,7 +13,7 @@ export function NextAndTray({ id, now }: { id: number; now: Now<"STRIP" | "BUILD
     >
       <div className="flex h-9 items-end justify-between border-b-[1.5px] border-ink pb-1">
         <h2 className="head">Next</h2>
-        <span className="text-[13px] text-muted">
+        <span className="text-small text-muted">
           {now.plan.strip.length > 0 ? `${now.plan.strip.length} to strip, ` : ""}
           {Math.round(now.plan.minutes)} min in all,{" "}
           <a className="underline" href={api.clipboardUrl(id)} target="_blank" rel="noreferrer">
@@ -22,15 +22,15 @@ export function NextAndTray({ id, now }: { id: number; now: Now<"STRIP" | "BUILD
         </span>
       </div>
       {now.next.length === 0 && (
-        <p className="border-b border-line2 py-3.5 text-[15px] text-soft">Last step of this stage.</p>
+        <p className="border-b border-line2 py-3.5 text-body text-soft">Last step of this stage.</p>
       )}
       <ol>
         {now.next.map((n) => (
           <li key={n.id} className="flex min-h-12 items-center border-b border-line2">
-            <span className="m w-[34px] text-[14px] text-muted">{n.number}</span>
+            <span className="m w-[34px] text-body text-muted">{n.number}</span>
             <span className="min-w-0 flex-1 leading-[17px]">
-              <span className="line-clamp-2 text-[15.5px] font-[600]">{n.sentence}</span>
-              {n.sub && <span className="m text-[12.5px] text-muted">{n.sub}</span>}
+              <span className="line-clamp-2 text-body font-[600]">{n.sentence}</span>
+              {n.sub && <span className="m text-small text-muted">{n.sub}</span>}
             </span>
             {n.turn ? <Change word="Turn over" kind="turn" /> : n.tool ? <Change word={n.tool} kind="tool" /> : null}
           </li>
@@ -43,7 +43,7 @@ export function NextAndTray({ id, now }: { id: number; now: Now<"STRIP" | "BUILD
 
 function Change({ word, kind }: { word: string; kind: "turn" | "tool" }) {
   return (
-    <span className="flex items-center gap-1.5 pl-2 text-[13px] font-[620] whitespace-nowrap">
+    <span className="flex items-center gap-1.5 pl-2 text-small font-[620] whitespace-nowrap">
       {word}
       <svg width="28" height="28" viewBox="0 0 30 30" fill="none" stroke="var(--ink)" strokeWidth="1.7" aria-hidden>
         {kind === "turn" ? (
@@ -70,7 +70,7 @@ function Tray({ tray }: { tray: TrayItem[] }) {
     <>
       <div className="mt-2 flex h-[30px] items-end justify-between border-b-[1.5px] border-ink pb-[3px]">
         <h2 className="head">On the tray</h2>
-        <span className="text-[13px] text-muted">
+        <span className="text-small text-muted">
           {tray.length === 0 ? "nothing off yet" : `${tray.length} parts, ${looked} looked at or renewed`}
         </span>
       </div>
@@ -79,7 +79,7 @@ function Tray({ tray }: { tray: TrayItem[] }) {
         if (parts.length === 0) return null;
         return (
           <div key={side}>
-            {sided && <h3 className="pt-1.5 text-[13px] font-[640] text-muted">{title}</h3>}
+            {sided && <h3 className="pt-1.5 text-small font-[640] text-muted">{title}</h3>}
             <ul className="grid grid-cols-2 gap-x-[18px]" aria-label={sided ? title : "Tray"}>
               {parts.map((t) => (
                 <OnTray key={t.part} item={t} />
@@ -103,10 +103,10 @@ function OnTray({ item: t }: { item: TrayItem }) {
     <li className="flex h-12 items-center gap-2 border-b border-line2">
       <SmallPart glyphName={t.glyph} />
       <span className="min-w-0 leading-4">
-        <span className="block truncate text-[14.5px] font-[600]" title={t.name}>
+        <span className="block truncate text-body font-[600]" title={t.name}>
           {t.name}
         </span>
-        <span className="flex items-center gap-1.5 text-[13px] text-muted">
+        <span className="flex items-center gap-1.5 text-small text-muted">
           <Mark state={t.state} size={13} />
           {[t.word, t.matched && "own place"].filter(Boolean).join(", ")}
         </span>

@@ -22,9 +22,9 @@ export function Places({ step, link }: { step: StepView; link: BenchLink }) {
 function Place({ place: p, step, link }: { place: PlaceView; step: string; link: BenchLink }) {
   return (
     <li className="flex min-h-[52px] flex-wrap items-center gap-x-3 gap-y-1 border-b border-line2 py-1">
-      <span className="w-[190px] text-[16px] font-[660]">{p.name}</span>
+      <span className="w-[190px] text-lead font-[660]">{p.name}</span>
       {p.placed ? (
-        <span className="flex items-center gap-2 text-[15px]">
+        <span className="flex items-center gap-2 text-body">
           <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden>
             <path d="M2,9.5L7,14.5L16,3.5" fill="none" stroke="var(--sound)" strokeWidth="2.6" />
           </svg>
@@ -43,7 +43,7 @@ function Place({ place: p, step, link }: { place: PlaceView; step: string; link:
               {c.name}
             </button>
           ))}
-          {p.candidates.length === 0 && <span className="text-[14px] text-muted">nothing left on the tray</span>}
+          {p.candidates.length === 0 && <span className="text-body text-muted">nothing left on the tray</span>}
         </span>
       )}
     </li>

@@ -49,7 +49,7 @@ export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD"
         {held && (
           <div className="px-5 pb-1">
             <Sentence>{held}</Sentence>
-            <label className="flex items-center gap-2 text-[14px] text-soft">
+            <label className="flex items-center gap-2 text-body text-soft">
               Why it need not wait
               <input className="field flex-1" value={why} maxLength={2000} onChange={(e) => setWhy(e.target.value)} />
             </label>
@@ -77,7 +77,7 @@ function Pinned({ step }: { step: StepView }) {
       {step.pinned.map((p) => (
         <li key={p.say} className="flex min-h-11 flex-1 basis-[240px] items-center gap-2.5 px-5 py-1.5">
           <PinMark mark={p.mark} />
-          <span className="text-[14.5px] leading-[17px] font-[640] text-balance">{p.say}</span>
+          <span className="text-body leading-[17px] font-[640] text-balance">{p.say}</span>
         </li>
       ))}
     </ul>
@@ -87,11 +87,11 @@ function Pinned({ step }: { step: StepView }) {
 function StepHead({ step }: { step: StepView }) {
   return (
     <div className="flex items-baseline gap-4 pt-2.5 pb-2">
-      <span className="m text-[15px] font-semibold whitespace-nowrap text-accent">
+      <span className="m text-body font-semibold whitespace-nowrap text-accent">
         {step.number}
         <span className="font-medium text-muted">/{step.of}</span>
       </span>
-      <h2 className="text-[31px] leading-9 font-[680] tracking-[-.005em] text-balance">{step.sentence}</h2>
+      <h2 className="text-head leading-9 font-[680] tracking-[-.005em] text-balance">{step.sentence}</h2>
     </div>
   );
 }
@@ -130,11 +130,11 @@ function Beside({ step }: { step: StepView }) {
             {ICONS[icon]}
           </svg>
           <span className="min-w-0 leading-[17px]">
-            <b className="line-clamp-2 text-[15px] font-[660]" title={first}>
+            <b className="line-clamp-2 text-body font-[660]" title={first}>
               {first}
             </b>
             {second && (
-              <span className="block truncate text-[13.5px] text-muted" title={second}>
+              <span className="block truncate text-small text-muted" title={second}>
                 {second}
               </span>
             )}
@@ -157,16 +157,16 @@ function PartsInHand({ parts }: { parts: RailPart[] }) {
         <li key={p.id} className="flex items-center gap-3">
           <SmallPart glyphName={p.glyph} size={76} />
           <span className="min-w-0 leading-[18px]">
-            <b className="block text-[16px] font-[660]">
+            <b className="block text-lead font-[660]">
               {p.count > 1 && `${p.count} × `}
               {p.name}
             </b>
             {p.care.length > 0 && (
-              <span className="block text-[14px] font-[620] text-watch-words">
+              <span className="block text-body font-[620] text-watch-words">
                 {p.care.map((c) => CARE[c] ?? c).join(", ")}
               </span>
             )}
-            {p.facing && <span className="block text-[14px] text-soft">{p.facing}</span>}
+            {p.facing && <span className="block text-body text-soft">{p.facing}</span>}
           </span>
         </li>
       ))}
@@ -225,7 +225,7 @@ function Cautions({ step }: { step: StepView }) {
   return step.cautions.map((c) => (
     <p
       key={c}
-      className="mb-2 flex items-center gap-3 border-l-[5px] border-watch bg-card py-2 pr-3 pl-3.5 text-[16px] leading-5 font-[620]"
+      className="mb-2 flex items-center gap-3 border-l-[5px] border-watch bg-card py-2 pr-3 pl-3.5 text-lead leading-5 font-[620]"
     >
       <svg width="22" height="20" viewBox="0 0 22 20" className="shrink-0" aria-hidden>
         <path d="M11,1.5L21,18.5H1Z" fill="none" stroke="var(--watch-words)" strokeWidth="2" strokeLinejoin="round" />
@@ -256,14 +256,14 @@ function Checks({ step, link, view }: { step: StepView } & StageProps) {
         </ul>
       )}
       {step.torque && (
-        <p className="pt-3 text-[15px] text-soft">
+        <p className="pt-3 text-body text-soft">
           Then the torque: {step.torque.count} × {step.torque.thread}, threads {step.torque.threads}
           {step.torque.locker !== "none" && `, threadlocker ${step.torque.locker}`}
           {step.torque.across && `, ${step.torque.across}`}.
         </p>
       )}
       {step.checks.length === 0 && !step.torque && (
-        <p className="pt-2 text-[17px] text-soft">
+        <p className="pt-2 text-lead text-soft">
           {step.stripping ? "Lay it on the tray by its side." : "Nothing to read at this step."} About{" "}
           <span className="m">{step.minutes}</span> min
           {step.learnedJobs > 0 ? `, from ${step.learnedJobs} jobs here` : ", from the sheet"}.

@@ -48,7 +48,7 @@ export function Torque({ step, torque, link, view }: Props) {
         </div>
       </div>
       <div className="flex flex-wrap items-center gap-x-5">
-        <p className="text-[13.5px] text-muted">
+        <p className="text-small text-muted">
           {torque.thread}, threads {torque.threads}
           {torque.locker !== "none" && `, threadlocker ${torque.locker}`}
           {torque.across && `, ${torque.across}`}
@@ -65,12 +65,12 @@ export function Torque({ step, torque, link, view }: Props) {
 function Finished({ torque }: { torque: TorqueView }) {
   return (
     <div className="border-t-2 border-sound pt-3">
-      <p className="flex items-center gap-2.5 text-[20px] font-[680]">
+      <p className="flex items-center gap-2.5 text-title font-[680]">
         <Mark state="sound" size={22} />
         {torque.count === 1 ? "In range" : `All ${torque.count} in range or answered`}
       </p>
       {torque.retorqueHours > 0 && torque.locker === "none" && (
-        <p className="pt-2 text-[15px] text-soft">
+        <p className="pt-2 text-body text-soft">
           Retorque cold and unpressurised after {torque.retorqueHours} h. The record asks for it.
         </p>
       )}
@@ -85,15 +85,15 @@ function EarlyPass({ step, torque, link }: Props) {
   const set = (torque.targetNm * (pass?.percent ?? 100)) / 100;
   return (
     <div>
-      <p className="flex justify-between text-[17px] font-[720] text-accent">
+      <p className="flex justify-between text-lead font-[720] text-accent">
         Pass {torque.pass} of {torque.fullPass}
-        <span className="m text-[15px] font-semibold">{pass?.percent} %</span>
+        <span className="m text-body font-semibold">{pass?.percent} %</span>
       </p>
-      <p className="m border-2 border-ink bg-card px-3.5 text-right text-[66px] leading-[72px] font-semibold tracking-[-.04em]">
+      <p className="m border-2 border-ink bg-card px-3.5 text-right text-figure leading-[72px] font-semibold tracking-[-.04em]">
         {shown(set, unit)}
-        <span className="pl-2 text-[15px] font-medium tracking-normal text-muted">{unit}</span>
+        <span className="pl-2 text-body font-medium tracking-normal text-muted">{unit}</span>
       </p>
-      <p className="py-1.5 text-[14.5px] leading-[18px]">
+      <p className="py-1.5 text-body leading-[18px]">
         {torque.pass === 1 ? "Start every bolt by hand, then set" : "Set"} the wrench to this and go round in the order
         drawn.
       </p>
@@ -107,10 +107,10 @@ function EarlyPass({ step, torque, link }: Props) {
 function LastRound({ step, torque, link }: Props) {
   return (
     <div>
-      <p className="flex justify-between text-[17px] font-[720] text-accent">
-        Last round <span className="m text-[15px] font-semibold">100 %</span>
+      <p className="flex justify-between text-lead font-[720] text-accent">
+        Last round <span className="m text-body font-semibold">100 %</span>
       </p>
-      <p className="py-2 text-[17px] leading-[21px]">
+      <p className="py-2 text-lead leading-[21px]">
         Once more round the circle, 1 to {torque.count}, until none moves.
       </p>
       <PassDone step={step} torque={torque} link={link}>
@@ -125,7 +125,7 @@ function PassDone({ step, torque, link, children }: Omit<Props, "view"> & { chil
   return (
     <button
       type="button"
-      className="press call h-[52px] w-full text-[19px]"
+      className="press call h-[52px] w-full text-lead"
       ref={button}
       disabled={link.busy}
       onClick={() => void link.act({ kind: "PASS_DONE", step: step.id, pass: torque.pass })}
@@ -164,18 +164,18 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
       }}
     >
       <p className="flex items-baseline justify-between">
-        <label htmlFor="reading" className="text-[17px] font-[720] text-accent">
+        <label htmlFor="reading" className="text-lead font-[720] text-accent">
           {torque.count === 1 ? "The joint" : `Bolt ${bolt}`}
           {torque.fullPass > 1 && `, pass ${torque.pass}`}
         </label>
-        <span className="m text-[15px] font-semibold tracking-[-.04em]">
+        <span className="m text-body font-semibold tracking-[-.04em]">
           {shown(torque.minNm, unit)}–{shown(torque.maxNm, unit)}
-          <span className="pl-1 text-[12.5px] font-medium text-muted">{unit}</span>
+          <span className="pl-1 text-small font-medium text-muted">{unit}</span>
         </span>
       </p>
       <input
         id="reading"
-        className="m field h-[76px] w-full px-3.5 text-right text-[66px] leading-[70px] font-semibold tracking-[-.04em]"
+        className="m field h-[76px] w-full px-3.5 text-right text-figure leading-[70px] font-semibold tracking-[-.04em]"
         inputMode="decimal"
         autoComplete="off"
         ref={field}
@@ -190,7 +190,7 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
       />
       <div id="reading-fault">{fault && <Sentence>{fault}</Sentence>}</div>
       <div className="grid grid-cols-[1fr_auto] gap-2 pt-2">
-        <button type="submit" className="press call h-[52px] text-[19px]" disabled={!typed.trim() || link.busy}>
+        <button type="submit" className="press call h-[52px] text-lead" disabled={!typed.trim() || link.busy}>
           Take reading
         </button>
         <button
@@ -219,9 +219,7 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
         </div>
       )}
       {kept && kept.readings.length > 0 && kept.number !== open?.number && (
-        <p className="pt-1 text-[13px] text-muted">
-          Read so far: {kept.readings.map((r) => shown(r, unit)).join(", ")}
-        </p>
+        <p className="pt-1 text-small text-muted">Read so far: {kept.readings.map((r) => shown(r, unit)).join(", ")}</p>
       )}
       {open && <Answer bolt={open.number} say={open.say} step={step.id} link={link} view={view} />}
     </form>
@@ -240,7 +238,7 @@ function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; st
   };
   return (
     <div className="pt-1.5">
-      <p className="flex items-start gap-2 text-[14px] leading-[17px]" role="status">
+      <p className="flex items-start gap-2 text-body leading-[17px]" role="status">
         <Mark state="renew" size={20} />
         <span>
           <b className="font-[680]">{say}</b>{" "}

@@ -96,11 +96,11 @@ function Wishes({
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)_388px] max-[1000px]:grid-cols-1">
         <section className="flex flex-col" aria-label="What the rebuild must reach">
           <div className="px-5 pt-2.5">
-            <h2 className="pb-2 text-[31px] leading-9 font-[680]">Why is it here, and what must be reached</h2>
-            <label className="block text-[14px] text-soft">
+            <h2 className="pb-2 text-head leading-9 font-[680]">Why is it here, and what must be reached</h2>
+            <label className="block text-body text-soft">
               Why now: due, failed, or what was seen
               <input
-                className="field mt-1 block w-full text-[17px] text-ink"
+                className="field mt-1 block w-full text-lead text-ink"
                 value={reason}
                 maxLength={2000}
                 placeholder={dueWords(pump)}
@@ -151,7 +151,7 @@ function Wishes({
               />
             </>
           )}
-          <p className="pt-3 text-[15px] font-[620]">
+          <p className="pt-3 text-body font-[620]">
             <Link className="under" to={`/symptoms/${view.pump.tag}`}>
               It does something it should not: symptoms first
             </Link>
@@ -200,7 +200,7 @@ function Parts({ sheet, wishes, set }: PartsProps) {
               onClick={() => setOpen(open === s ? "" : s)}
             >
               <span className="head">{SECTIONS[s] ?? s}, part by part</span>
-              <span className="text-[14px] text-muted">
+              <span className="text-body text-muted">
                 {asked > 0 ? `${asked} of ${parts.length} asked for` : `${parts.length} parts`} {open === s ? "▴" : "▾"}
               </span>
             </button>
@@ -208,7 +208,7 @@ function Parts({ sheet, wishes, set }: PartsProps) {
               <ul className="grid grid-cols-2 gap-x-6 pb-3 max-[760px]:grid-cols-1">
                 {parts.map((p) => (
                   <li key={p.id} className="flex min-h-12 items-center justify-between gap-2 border-t border-line2">
-                    <span className="min-w-0 truncate text-[15px] font-[600]" title={p.name}>
+                    <span className="min-w-0 truncate text-body font-[600]" title={p.name}>
                       {p.name}
                     </span>
                     <span className="flex" role="group" aria-label={p.name}>
@@ -217,7 +217,7 @@ function Parts({ sheet, wishes, set }: PartsProps) {
                           key={w}
                           type="button"
                           aria-pressed={(wishes[p.id] ?? "leave") === w}
-                          className={`-ml-px h-12 border px-2.5 text-[14px] ${
+                          className={`-ml-px h-12 border px-2.5 text-body ${
                             (wishes[p.id] ?? "leave") === w
                               ? "relative border-ink bg-ink font-[680] text-card"
                               : "border-line bg-card text-soft"
@@ -250,17 +250,17 @@ function PlanPreview({ ways, sheet }: PreviewProps) {
     <>
       <div className="flex items-end justify-between border-b-[1.5px] border-ink pb-1">
         <h2 className="head">The plan for that</h2>
-        <span className="text-[13px] text-muted">sheet revision {sheet.revision}</span>
+        <span className="text-small text-muted">sheet revision {sheet.revision}</span>
       </div>
       {plan ? (
         <div className="py-2">
           <p className="flex items-baseline gap-3">
-            <span className="m text-[44px] leading-[48px] font-semibold tracking-[-.04em]">
+            <span className="m text-tag leading-[48px] font-semibold tracking-[-.04em]">
               {clock(plan.minutes + plan.buildOnlyMinutes)}
             </span>
-            <span className="text-[14px] text-muted">hands on, strip and build</span>
+            <span className="text-body text-muted">hands on, strip and build</span>
           </p>
-          <p className="text-[15px] leading-5">
+          <p className="text-body leading-5">
             {plan.strip.length} steps to strip, the pump turned {times(plan.poseChanges)}, {plan.toolChanges} changes of
             tool
             {plan.optimal ? ", none better" : ", not proved the best"}.{" "}
@@ -273,18 +273,18 @@ function PlanPreview({ ways, sheet }: PreviewProps) {
               {ways.renew
                 .filter((r) => r.because !== "asked for")
                 .map((r) => (
-                  <li key={r.part} className="border-t border-line2 py-1 text-[14px] leading-[17px]">
+                  <li key={r.part} className="border-t border-line2 py-1 text-body leading-[17px]">
                     <b className="font-[640]">
                       {r.count} × {r.name}
                     </b>
-                    <span className="block text-[13px] text-muted">{r.because}</span>
+                    <span className="block text-small text-muted">{r.because}</span>
                   </li>
                 ))}
             </ul>
           )}
         </div>
       ) : (
-        <p className="py-3 text-[15px] leading-5 text-soft">
+        <p className="py-3 text-body leading-5 text-soft">
           Choose a kit, or parts to renew or look at: the shortest way in, its minutes and what else it spoils stand
           here.
         </p>
@@ -299,15 +299,15 @@ function Duty({ pump }: { pump: PumpView }) {
       <div className="border-b-[1.5px] border-ink pt-4 pb-1">
         <h2 className="head">What it has done</h2>
       </div>
-      <p className="py-2 text-[15px] leading-5">
+      <p className="py-2 text-body leading-5">
         {pump.strip.material} fitted {day(pump.strip.fittedOn)}: {rounded(pump.strip.hours)} h
         {pump.strip.counts > 0 && `, ${millions(pump.strip.counts)} million ${pump.strip.counted}`}.{" "}
         {pump.strip.because}
       </p>
       {pump.duty.map((d) => (
-        <p key={d.fluid} className="flex justify-between border-t border-line2 py-1.5 text-[14.5px]">
+        <p key={d.fluid} className="flex justify-between border-t border-line2 py-1.5 text-body">
           <span className="min-w-0 truncate font-[600]">{d.name}</span>
-          <span className="m text-[13.5px] whitespace-nowrap">
+          <span className="m text-small whitespace-nowrap">
             {rounded(d.concentrationPct, 1)} % {rounded(d.temperatureC)} °C {rounded(d.share * 100)} %
           </span>
         </p>

@@ -25,12 +25,12 @@ export function WaysIn({ routes, onChoose }: RoutesProps) {
               title={r.steps.join("; ")}
             >
               <span className="flex w-full items-baseline justify-between gap-3">
-                <span className={`text-[15px] leading-[18px] ${r.followed ? "font-[700] text-accent" : "font-[600]"}`}>
+                <span className={`text-body leading-[18px] ${r.followed ? "font-[700] text-accent" : "font-[600]"}`}>
                   {r.title}
                 </span>
-                <span className="m text-[17px] font-semibold whitespace-nowrap">
+                <span className="m text-lead font-semibold whitespace-nowrap">
                   {rounded(r.minutes)}
-                  <span className="text-[12.5px] font-medium text-muted"> min</span>
+                  <span className="text-small font-medium text-muted"> min</span>
                 </span>
               </span>
               <svg width="100%" height="6" className="mt-1" aria-hidden preserveAspectRatio="none" viewBox="0 0 100 6">
@@ -71,28 +71,28 @@ function School({ school, onChoose }: { school: SchoolView; onChoose: (way: stri
   const followed = school.ways.find((w) => w.followed);
   return (
     <fieldset className="border-b border-line2 py-2">
-      <legend className="float-left mb-1 w-full text-[14px] font-[600]">{school.ask}</legend>
+      <legend className="float-left mb-1 w-full text-body font-[600]">{school.ask}</legend>
       <div className="clear-left flex flex-wrap gap-y-1" role="group" aria-label={school.ask}>
         {school.ways.map((w) => (
           <button
             key={w.id}
             type="button"
             aria-pressed={w.followed}
-            className={`-ml-px min-h-12 flex-1 border px-2.5 py-1 text-left text-[14px] leading-4 ${
+            className={`-ml-px min-h-12 flex-1 border px-2.5 py-1 text-left text-body leading-4 ${
               w.followed ? "relative border-ink bg-ink text-card" : "border-line bg-card"
             }`}
             onClick={() => onChoose(w.id)}
             title={`${w.say} ${w.risk}`.trim()}
           >
             <b className="font-[660]">{w.title}</b>
-            <span className={`block text-[12.5px] ${w.followed ? "" : "text-muted"}`}>
+            <span className={`block text-small ${w.followed ? "" : "text-muted"}`}>
               {[cost(w, school.ways), w.standard && "standard"].filter(Boolean).join(", ")}
             </span>
           </button>
         ))}
       </div>
       {followed && (
-        <p className="pt-1 text-[13px] leading-4 text-soft">
+        <p className="pt-1 text-small leading-4 text-soft">
           {followed.say} {followed.risk}
         </p>
       )}

@@ -12,8 +12,13 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** One way through: http to work to core, with db beside work. */
 @AnalyzeClasses(packages = "isokinon.server", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -86,6 +91,23 @@ class ServerWallsTest {
             .filter(c -> !c.getSimpleName().equals("package-info"))
             .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting()));
     assertThat(sizes).isNotEmpty().allSatisfy((name, n) -> assertThat(n).as(name).isLessThan(16));
+  }
+
+  /** Files that may be longer than four hundred lines, and why. */
+  private static final Map<String, String> LONGER =
+      Map.of("Rebuild.java", "the face of a rebuild: every question is one line that asks a part");
+
+  @ArchTest
+  static void noFileIsLongerThanSomeoneReads(JavaClasses classes) throws IOException {
+    for (String root : List.of("src/main/java", "../core/src/main/java")) {
+      try (Stream<Path> files = Files.walk(Path.of(root))) {
+        for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+          if (!LONGER.containsKey(file.getFileName().toString())) {
+            assertThat(Files.readAllLines(file)).as(file.toString()).hasSizeLessThan(400);
+          }
+        }
+      }
+    }
   }
 
   @ArchTest

@@ -1,19 +1,14 @@
 package isokinon.core.material;
 
 import isokinon.core.material.MaterialLibrary.BaseLife;
-import isokinon.core.stock.ShelfLife;
 import isokinon.core.value.Code;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -206,49 +201,49 @@ public final class LibraryReader {
   }
 
   private Material material(CSVRecord row) {
-    double min = number(row, "min_c", -273.15, 2000);
-    double max = number(row, "max_c", -273.15, 2000);
+    double min = Cells.number(row, "min_c", -273.15, 2000);
+    double max = Cells.number(row, "max_c", -273.15, 2000);
     if (max <= min) {
       throw new IllegalArgumentException("max_c is not above min_c");
     }
     return new Material(
-        word(row, "material"),
-        word(row, "name"),
-        word(row, "kind"),
-        Set.copyOf(words(row, "roles")),
+        Cells.word(row, "material"),
+        Cells.word(row, "name"),
+        Cells.word(row, "kind"),
+        Set.copyOf(Cells.words(row, "roles")),
         min,
         max,
-        optional(row, "shore_a", 0, 100),
-        number(row, "flex", 0.01, 5),
-        number(row, "abrasion_heavy", 0.01, 1),
-        number(row, "suction_m", 0, 10),
-        group(row),
-        optional(row, "density", 10, 25_000),
-        optional(row, "alpha", 1e-7, 1e-3),
-        flag(row, "food").orElse(false),
-        flag(row, "conducts"),
-        optional(row, "max_bar", 0.1, 500));
+        Cells.optional(row, "shore_a", 0, 100),
+        Cells.number(row, "flex", 0.01, 5),
+        Cells.number(row, "abrasion_heavy", 0.01, 1),
+        Cells.number(row, "suction_m", 0, 10),
+        Cells.group(row),
+        Cells.optional(row, "density", 10, 25_000),
+        Cells.optional(row, "alpha", 1e-7, 1e-3),
+        Cells.flag(row, "food").orElse(false),
+        Cells.flag(row, "conducts"),
+        Cells.optional(row, "max_bar", 0.1, 500));
   }
 
   private Fluid fluid(CSVRecord row) {
     return new Fluid(
-        word(row, "fluid"),
-        word(row, "name"),
-        words(row, "aliases"),
-        words(row, "hurts"),
-        words(row, "wear"),
+        Cells.word(row, "fluid"),
+        Cells.word(row, "name"),
+        Cells.words(row, "aliases"),
+        Cells.words(row, "hurts"),
+        Cells.words(row, "wear"),
         row.get("spilt"),
-        optional(row, "flash_c", -100, 600),
-        optional(row, "density", 0.1, 25_000),
-        number(row, "density_pct", 0.01, 100));
+        Cells.optional(row, "flash_c", -100, 600),
+        Cells.optional(row, "density", 0.1, 25_000),
+        Cells.number(row, "density_pct", 0.01, 100));
   }
 
   private static Resistance resistance(CSVRecord row, MaterialLibrary names, boolean own) {
-    double from = number(row, "from_pct", 0, 100);
-    double to = number(row, "to_pct", 0, 100);
-    Optional<Double> full = optional(row, "full_c", -273.15, 2000);
-    Optional<Double> limited = optional(row, "limited_c", -273.15, 2000);
-    String fluid = word(row, "fluid");
+    double from = Cells.number(row, "from_pct", 0, 100);
+    double to = Cells.number(row, "to_pct", 0, 100);
+    Optional<Double> full = Cells.optional(row, "full_c", -273.15, 2000);
+    Optional<Double> limited = Cells.optional(row, "limited_c", -273.15, 2000);
+    String fluid = Cells.word(row, "fluid");
     Optional<Effect> effect = Code.parse(Effect.class, row.get("effect"));
     if (to < from) {
       throw new IllegalArgumentException("to_pct is under from_pct");
@@ -276,23 +271,23 @@ public final class LibraryReader {
         full,
         limited,
         effect,
-        word(row, "basis"),
+        Cells.word(row, "basis"),
         row.get("source"),
-        date(row),
+        Cells.date(row),
         row.get("note"),
         own);
   }
 
   private static BaseLife baseLife(CSVRecord row, MaterialLibrary names) {
     return new BaseLife(
-        word(row, "role"),
+        Cells.word(row, "role"),
         known(row, names).code(),
-        number(row, "hours", 1, 1e6),
-        number(row, "shape", 0.1, 20));
+        Cells.number(row, "hours", 1, 1e6),
+        Cells.number(row, "shape", 0.1, 20));
   }
 
   private static Material known(CSVRecord row, MaterialLibrary names) {
-    String code = word(row, "material");
+    String code = Cells.word(row, "material");
     return names
         .material(code)
         .orElseThrow(() -> new IllegalArgumentException("unknown material " + code));
@@ -337,75 +332,5 @@ public final class LibraryReader {
       faults.add(new Fault(name, 1, "not readable as CSV: " + e.getMessage()));
     }
     return rows;
-  }
-
-  private static String word(CSVRecord row, String column) {
-    String value = row.get(column);
-    if (value.isEmpty()) {
-      throw new IllegalArgumentException(column + " is empty");
-    }
-    return value;
-  }
-
-  private static List<String> words(CSVRecord row, String column) {
-    return Arrays.stream(row.get(column).split(";"))
-        .map(String::strip)
-        .filter(w -> !w.isEmpty())
-        .distinct()
-        .toList();
-  }
-
-  private static ShelfLife.Group group(CSVRecord row) {
-    String value = row.get("shelf").toUpperCase(Locale.ROOT);
-    return Arrays.stream(ShelfLife.Group.values())
-        .filter(g -> g.name().equals(value))
-        .findFirst()
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "shelf \""
-                        + row.get("shelf")
-                        + "\" is none of "
-                        + Arrays.toString(ShelfLife.Group.values())));
-  }
-
-  private static Optional<Boolean> flag(CSVRecord row, String column) {
-    return switch (row.get(column)) {
-      case "" -> Optional.empty();
-      case "yes" -> Optional.of(true);
-      case "no" -> Optional.of(false);
-      default ->
-          throw new IllegalArgumentException(
-              column + " \"" + row.get(column) + "\" is neither yes nor no");
-    };
-  }
-
-  private static String date(CSVRecord row) {
-    try {
-      return LocalDate.parse(row.get("date")).toString();
-    } catch (DateTimeParseException e) {
-      throw new IllegalArgumentException(
-          "date \"" + row.get("date") + "\" is not written as 2026-03-01", e);
-    }
-  }
-
-  private static Optional<Double> optional(CSVRecord row, String column, double min, double max) {
-    return row.get(column).isEmpty()
-        ? Optional.empty()
-        : Optional.of(number(row, column, min, max));
-  }
-
-  private static double number(CSVRecord row, String column, double min, double max) {
-    try {
-      double value = Double.parseDouble(row.get(column));
-      if (value >= min && value <= max) {
-        return value;
-      }
-      throw new IllegalArgumentException(
-          column + " " + row.get(column) + " is outside " + min + " to " + max);
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
-          column + " \"" + row.get(column) + "\" is not a number", e);
-    }
   }
 }

@@ -381,27 +381,4 @@ public final class Planner {
     }
     return position;
   }
-
-  /** Numbers for names; the empty name is -1. */
-  private static final class Names {
-    private final Map<String, Integer> numbers = new HashMap<>();
-
-    int of(String name) {
-      return name.isEmpty() ? -1 : numbers.computeIfAbsent(name, n -> numbers.size());
-    }
-  }
-
-  /** How the pump stands and what is in the hand once {@code done} is done. */
-  private record Stance(int pose, int tool) {
-    static Stance after(Sheet sheet, List<String> done, Names poses, Names tools) {
-      int pose = poses.of(sheet.startPose());
-      int tool = -1;
-      for (String id : done) {
-        Handling how = sheet.handling(id).orElse(Handling.PLAIN);
-        pose = how.pose().isEmpty() ? pose : poses.of(how.pose());
-        tool = how.toolInHand().map(tools::of).orElse(tool);
-      }
-      return new Stance(pose, tool);
-    }
-  }
 }

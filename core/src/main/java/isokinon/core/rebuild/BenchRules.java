@@ -1,16 +1,16 @@
 package isokinon.core.rebuild;
 
+import static isokinon.core.rebuild.StageRules.no;
+import static isokinon.core.rebuild.StageRules.plain;
+import static isokinon.core.rebuild.StageRules.say;
+import static isokinon.core.rebuild.StageRules.unless;
+
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
-import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.torque.TorqueReading;
-import isokinon.core.value.Code;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -26,10 +26,16 @@ final class BenchRules {
 
   private final Rebuild rebuild;
   private final Sheet sheet;
+  private final StageRules stages;
+  private final TorqueRules torque;
+  private final PartRules parts;
   private final ProofRules proof;
 
   BenchRules(Rebuild rebuild, Instant now) {
     this.rebuild = rebuild;
+    this.stages = new StageRules(rebuild);
+    this.torque = new TorqueRules(rebuild);
+    this.parts = new PartRules(rebuild);
     this.proof = new ProofRules(rebuild, now);
     this.sheet = rebuild.sheet();
   }
@@ -57,7 +63,8 @@ final class BenchRules {
       case RESUMED -> unless(rebuild.pause().isPresent(), "", "This job does not rest.");
       case PROVED_SAFE -> provedSafe(act);
       case CONFIRMED ->
-          in(Stage.MAKE_SAFE)
+          stages
+              .in(Stage.MAKE_SAFE)
               .or(
                   () ->
                       unless(
@@ -65,14 +72,15 @@ final class BenchRules {
                           "subject",
                           "The gate does not ask for " + act.subject() + "."));
       case CHECKED -> checked(act);
-      case TORQUE_READ -> torqueRead(act);
-      case PASS_DONE -> passDone(act);
-      case TORQUE_ACCEPTED -> accepted(act, lead);
+      case TORQUE_READ -> torque.torqueRead(act);
+      case PASS_DONE -> torque.passDone(act);
+      case TORQUE_ACCEPTED -> torque.accepted(act, lead);
       case STEP_DONE -> stepDone(act);
       case STEP_UNDONE -> undone(act);
-      case JUDGED -> judged(act);
+      case JUDGED -> parts.judged(act);
       case MATERIAL_CHOSEN ->
-          in(Stage.DECIDE)
+          stages
+              .in(Stage.DECIDE)
               .or(
                   () ->
                       unless(
@@ -81,39 +89,42 @@ final class BenchRules {
                           "subject",
                           "No renewed part has the role " + act.subject() + "."));
       case LOT_FITTED ->
-          in(Stage.DECIDE)
+          stages
+              .in(Stage.DECIDE)
               .or(
                   () ->
                       unless(
                           !act.items().isEmpty() && rebuild.renewing().containsAll(act.items()),
                           "items",
                           "A lot goes into parts that are renewed."));
-      case PROVED -> in(Stage.PROVE).or(() -> proof.proved(act));
-      case MEASURED -> measured(act);
+      case PROVED -> stages.in(Stage.PROVE).or(() -> proof.proved(act));
+      case MEASURED -> parts.measured(act);
       case CAUSE_FOUND ->
           unless(
                   sheet.part(act.subject()).isPresent() && !act.items().isEmpty(),
                   "subject",
                   "Say which part, and why it wore.")
-              .or(() -> from(Stage.STRIP));
+              .or(() -> stages.from(Stage.STRIP));
       case SYMPTOMS_TOLD ->
-          in(Stage.TAKE_IN)
+          stages
+              .in(Stage.TAKE_IN)
               .or(() -> unless(!act.items().isEmpty(), "items", "Say what it does first."));
       case FAULT_FOUND ->
-          from(Stage.STRIP)
+          stages
+              .from(Stage.STRIP)
               .or(() -> unless(!act.subject().isBlank(), "subject", "Say what it was."));
-      case CLOCK_STARTED -> in(Stage.PROVE).or(() -> proof.clockStarted(act));
-      case SENT_BACK -> in(Stage.PROVE).or(() -> proof.sentBack(act));
+      case CLOCK_STARTED -> stages.in(Stage.PROVE).or(() -> proof.clockStarted(act));
+      case SENT_BACK -> stages.in(Stage.PROVE).or(() -> proof.sentBack(act));
       case SETTLED -> proof.settled(act);
       case STAGE_DONE -> stageDone(act);
       case NOTED -> unless(!act.text().isBlank(), "text", "The note is empty.");
-      case HANDED_BACK -> in(Stage.HAND_BACK);
+      case HANDED_BACK -> stages.in(Stage.HAND_BACK);
     };
   }
 
   private Optional<ActRefusal> takeIn(Act act) {
     if (act.items().stream().noneMatch(i -> i.startsWith("renew:") || i.startsWith("inspect:"))) {
-      return in(Stage.TAKE_IN).or(() -> no("items", "Choose what to renew or look at."));
+      return stages.in(Stage.TAKE_IN).or(() -> no("items", "Choose what to renew or look at."));
     }
     for (String item : act.items()) {
       String part = item.substring(item.indexOf(':') + 1);
@@ -131,7 +142,7 @@ final class BenchRules {
         return no("items", "No step of the sheet takes off " + part + ".");
       }
     }
-    return in(Stage.TAKE_IN);
+    return stages.in(Stage.TAKE_IN);
   }
 
   private Optional<ActRefusal> knownWayOrStep(String item, String id) {
@@ -175,8 +186,9 @@ final class BenchRules {
   }
 
   private Optional<ActRefusal> placed(Act act) {
-    return in(Stage.BUILD)
-        .or(() -> current(act.step()))
+    return stages
+        .in(Stage.BUILD)
+        .or(() -> stages.current(act.step()))
         .or(
             () ->
                 unless(
@@ -203,7 +215,7 @@ final class BenchRules {
     if (hazard.isEmpty()) {
       return no("subject", "The sheet knows no hazard called " + act.subject() + ".");
     }
-    Optional<ActRefusal> early = in(Stage.MAKE_SAFE);
+    Optional<ActRefusal> early = stages.in(Stage.MAKE_SAFE);
     if (early.isPresent() || hazard.get().kind() == Handling.Answer.CONFIRM) {
       return early;
     }
@@ -225,7 +237,8 @@ final class BenchRules {
     if (check.isEmpty()) {
       return no("subject", "This step does not ask for " + act.subject() + ".");
     }
-    return current(act.step())
+    return stages
+        .current(act.step())
         .or(
             () ->
                 unless(
@@ -234,80 +247,8 @@ final class BenchRules {
                     "A number in " + check.get().unit() + " is asked for."));
   }
 
-  private Optional<ActRefusal> torqueRead(Act act) {
-    Optional<ActRefusal> no = joint(act);
-    if (no.isPresent()) {
-      return no;
-    }
-    TorqueRound round = rebuild.torque(act.step()).orElseThrow();
-    Handling.Fastening joint = fastening(act.step()).orElseThrow();
-    if (act.fastener() < 1 || act.fastener() > joint.count()) {
-      return no("fastener", "This joint has fasteners 1 to " + joint.count() + ".");
-    }
-    if (act.value().isEmpty()) {
-      return no("value", "Type what the wrench shows, in N·m.");
-    }
-    String absurd = TorqueReading.absurdity(joint, act.value().get());
-    if (!absurd.isEmpty()) {
-      return no("value", absurd);
-    }
-    return unless(
-        act.pass() == round.pass()
-            || (act.pass() == round.fullPass() && round.pass() >= act.pass()),
-        "pass",
-        "Pass " + round.pass() + " is in hand, not pass " + act.pass() + ".");
-  }
-
-  private Optional<ActRefusal> passDone(Act act) {
-    return joint(act)
-        .or(
-            () -> {
-              TorqueRound round = rebuild.torque(act.step()).orElseThrow();
-              return unless(
-                  act.pass() == round.pass() && act.pass() != round.fullPass(),
-                  "pass",
-                  "Pass "
-                      + act.pass()
-                      + " cannot be closed now: "
-                      + (round.finished()
-                          ? "the joint is finished"
-                          : round.missing() + " comes first")
-                      + ".");
-            });
-  }
-
-  private Optional<ActRefusal> accepted(Act act, boolean lead) {
-    Optional<ActRefusal> no = joint(act);
-    if (no.isPresent()) {
-      return no;
-    }
-    if (!lead) {
-      return no("who", "Only the lead can accept a reading out of range.");
-    }
-    if (act.text().isBlank()) {
-      return no("text", "Say why the reading is accepted.");
-    }
-    return unless(
-        rebuild.torque(act.step()).orElseThrow().fasteners().containsKey(act.fastener()),
-        "fastener",
-        "Bolt " + act.fastener() + " has no reading yet.");
-  }
-
-  private Optional<ActRefusal> joint(Act act) {
-    return in(Stage.BUILD)
-        .or(() -> current(act.step()))
-        .or(
-            () ->
-                unless(
-                    fastening(act.step()).isPresent(), "step", "This step has nothing to torque."));
-  }
-
-  private Optional<Handling.Fastening> fastening(String step) {
-    return sheet.handling(step).flatMap(Handling::fastening);
-  }
-
   private Optional<ActRefusal> stepDone(Act act) {
-    Optional<ActRefusal> no = current(act.step());
+    Optional<ActRefusal> no = stages.current(act.step());
     if (no.isPresent()) {
       return no;
     }
@@ -357,102 +298,6 @@ final class BenchRules {
         "Only the last step can be taken back.");
   }
 
-  private Optional<ActRefusal> judged(Act act) {
-    Optional<Part> part = sheet.part(act.subject());
-    boolean reached = rebuild.plan().map(p -> p.freed().contains(act.subject())).orElse(false);
-    if (part.isEmpty()) {
-      return no("subject", "The sheet knows no part called " + act.subject() + ".");
-    }
-    Optional<Part.Verdict> verdict =
-        act.items().stream().findFirst().flatMap(v -> Code.parse(Part.Verdict.class, v));
-    if (verdict.isEmpty()) {
-      return no("items", "A part is judged " + Code.all(Part.Verdict.class) + ".");
-    }
-    if (rebuild.stage() != Stage.STRIP
-        && rebuild.stage() != Stage.INSPECT
-        && rebuild.stage() != Stage.DECIDE) {
-      return no("", "Parts are judged between Strip and Build.");
-    }
-    if (!reached && verdict.get() != Part.Verdict.RENEW) {
-      return no("subject", part.get().name() + " is still in the pump.");
-    }
-    if (verdict.get() == Part.Verdict.WATCH && act.text().isBlank()) {
-      return no("text", "Watch needs a reason: what was seen?");
-    }
-    Optional<ActRefusal> absurd = absurd(part.get(), act);
-    if (absurd.isPresent()) {
-      return absurd;
-    }
-    Optional<Part.Verdict> byLimit =
-        part.get().limits().stream()
-            .flatMap(l -> reading(act, l).map(l::judge).stream())
-            .max(Comparator.naturalOrder());
-    return unless(
-        byLimit.isEmpty() || byLimit.get().compareTo(verdict.get()) <= 0 || !act.text().isBlank(),
-        "text",
-        "The reading says "
-            + byLimit.map(Code::code).orElse("")
-            + "; to judge it better than that, give a reason.");
-  }
-
-  /** What a limit reads once {@code act} is recorded: its own value, else the last one read. */
-  private Optional<Double> reading(Act act, Part.Limit limit) {
-    return act.step().equals(limit.measure()) && act.value().isPresent()
-        ? act.value()
-        : Optional.ofNullable(rebuild.readings(act.subject()).get(limit.measure()))
-            .flatMap(e -> e.act().value());
-  }
-
-  private Optional<ActRefusal> measured(Act act) {
-    Optional<Part> part = sheet.part(act.subject());
-    if (part.isEmpty()) {
-      return no("subject", "The sheet knows no part called " + act.subject() + ".");
-    }
-    if (part.get().limits().stream().noneMatch(l -> l.measure().equals(act.step()))) {
-      return no("measure", "The sheet has no such limit for the " + name(act.subject()) + ".");
-    }
-    if (act.value().isEmpty()) {
-      return no("value", "Type what the gauge shows.");
-    }
-    return from(Stage.STRIP)
-        .or(
-            () ->
-                unless(
-                    rebuild.stage().compareTo(Stage.BUILD) < 0
-                        && rebuild.plan().map(p -> p.freed().contains(act.subject())).orElse(false),
-                    "subject",
-                    part.get().name() + " is in the pump: it is measured on the tray."))
-        .or(() -> absurd(part.get(), act));
-  }
-
-  /** A reading far outside anything the limits speak of is a slip of the finger or of a unit. */
-  private static Optional<ActRefusal> absurd(Part part, Act act) {
-    for (Part.Limit l : part.limits()) {
-      if (!l.measure().equals(act.step()) || act.value().isEmpty()) {
-        continue;
-      }
-      double reach = ABSURD * Math.abs(l.renew() - l.watch());
-      double v = act.value().get();
-      boolean lengthUnderNothing = !l.eitherWay() && v < 0;
-      if (lengthUnderNothing || Math.abs(v - l.watch()) > reach) {
-        return no(
-            "value",
-            say(
-                "%s %s cannot be: watch is at %s, renew at %s %s. Look at the decimal mark and the"
-                    + " unit.",
-                plain(v), l.unit(), plain(l.watch()), plain(l.renew()), l.unit()));
-      }
-    }
-    return Optional.empty();
-  }
-
-  private Optional<ActRefusal> from(Stage stage) {
-    return unless(
-        rebuild.stage().compareTo(stage) >= 0 && rebuild.stage() != Stage.CLOSED,
-        "",
-        "That comes later: the rebuild is in " + rebuild.stage().title() + ".");
-  }
-
   private Optional<ActRefusal> stageDone(Act act) {
     Stage stage = rebuild.stage();
     if (!stage.name().equals(act.subject())) {
@@ -479,7 +324,7 @@ final class BenchRules {
         "",
         open.size()
             + " to look at yet, next the "
-            + open.stream().findFirst().map(this::name).orElse("")
+            + open.stream().findFirst().map(stages::name).orElse("")
             + ".");
   }
 
@@ -491,50 +336,9 @@ final class BenchRules {
     }
     for (String part : rebuild.renewing()) {
       if (rebuild.lot(part).isEmpty()) {
-        return no("lot", "Book a lot for the " + name(part) + ".");
+        return no("lot", "Book a lot for the " + stages.name(part) + ".");
       }
     }
     return Optional.empty();
-  }
-
-  private String name(String part) {
-    return sheet.part(part).map(p -> p.name().toLowerCase(Locale.ROOT)).orElse(part);
-  }
-
-  private Optional<ActRefusal> current(String step) {
-    return unless(
-        rebuild.currentStep().equals(Optional.of(step)),
-        "step",
-        rebuild
-            .currentStep()
-            .map(s -> "Another step is in hand now.")
-            .orElse("No step is in hand in " + rebuild.stage().title() + "."));
-  }
-
-  private Optional<ActRefusal> in(Stage stage) {
-    return unless(
-        rebuild.stage() == stage,
-        "",
-        "This belongs to "
-            + stage.title()
-            + "; the rebuild is in "
-            + rebuild.stage().title()
-            + ".");
-  }
-
-  static Optional<ActRefusal> unless(boolean holds, String path, String message) {
-    return holds ? Optional.empty() : no(path, message);
-  }
-
-  static Optional<ActRefusal> no(String path, String message) {
-    return Optional.of(new ActRefusal(path, message));
-  }
-
-  static String say(String format, Object... values) {
-    return String.format(Locale.ROOT, format, values);
-  }
-
-  static String plain(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 }

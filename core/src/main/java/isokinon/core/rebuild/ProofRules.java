@@ -1,9 +1,9 @@
 package isokinon.core.rebuild;
 
-import static isokinon.core.rebuild.BenchRules.no;
-import static isokinon.core.rebuild.BenchRules.plain;
-import static isokinon.core.rebuild.BenchRules.say;
-import static isokinon.core.rebuild.BenchRules.unless;
+import static isokinon.core.rebuild.StageRules.no;
+import static isokinon.core.rebuild.StageRules.plain;
+import static isokinon.core.rebuild.StageRules.say;
+import static isokinon.core.rebuild.StageRules.unless;
 
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Handling;

@@ -1,7 +1,5 @@
 package isokinon.core.sheet;
 
-import isokinon.core.cavity.RotorFit;
-import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.When;
 import isokinon.core.value.Code;
@@ -14,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.error.MarkedYAMLException;
@@ -130,64 +127,8 @@ public final class SheetReader {
         f.each(
             "hardware",
             h -> new Sheet.Hardware(h.required("id"), h.wanted("title", ""), h.words("differs"))),
-        f.inner("stator", SheetReader::stator),
-        f.inner("coupling", SheetReader::coupling));
-  }
-
-  private static Sheet.Coupling coupling(Fields f) {
-    String magnet = f.required("magnet");
-    Optional<MagnetMargin.Magnet> material =
-        Stream.of(MagnetMargin.Magnet.values())
-            .filter(m -> m.name().equalsIgnoreCase(magnet))
-            .findFirst();
-    if (material.isEmpty()) {
-      f.fault("magnet", "\"" + magnet + "\" is neither ndfeb nor smco");
-    }
-    return new Sheet.Coupling(
-        material.orElse(MagnetMargin.Magnet.NDFEB),
-        needed(f, "ratedNm", 1e-3, 1e6),
-        needed(f, "mostC", -50, 400),
-        needed(f, "flowM3h", 1e-4, 1e5),
-        needed(f, "headM", 1e-2, 1e4),
-        needed(f, "efficiency", 0.001, 1),
-        needed(f, "rpm", 1, 1e5),
-        needed(f, "motorPeakNm", 1e-3, 1e6),
-        needed(f, "loadInertia", 0, 1e4),
-        needed(f, "motorInertia", 1e-9, 1e4));
-  }
-
-  private static double needed(Fields f, String key, double least, double most) {
-    f.required(key);
-    return f.number(key, 0, least, most);
-  }
-
-  /** Sizes in millimetres, the bore at 20 degC. */
-  private static RotorFit.Stator stator(Fields f) {
-    List<Double> classes = new ArrayList<>();
-    for (String word : f.words("rotorClassesMm")) {
-      try {
-        classes.add(Double.valueOf(word));
-      } catch (NumberFormatException e) {
-        f.fault("rotorClassesMm", "\"" + word + "\" is not a number");
-      }
-    }
-    RotorFit.Stator stator =
-        new RotorFit.Stator(
-            needed(f, "boreRadiusMm", 0.1, 2000),
-            needed(f, "tubeRadiusMm", 0.1, 2000),
-            needed(f, "rotorDiameterMm", 0.1, 4000),
-            List.copyOf(classes),
-            needed(f, "leastInterferenceMm", -10, 10),
-            needed(f, "mostInterferenceMm", -10, 10),
-            f.optionalNumber("eccentricityMm"),
-            f.optionalNumber("pitchMm"));
-    if (stator.tubeRadiusMm() <= stator.boreRadiusMm()) {
-      f.fault("tubeRadiusMm", "the tube must be wider than the bore");
-    }
-    if (stator.mostMm() < stator.leastMm()) {
-      f.fault("mostInterferenceMm", "the most interference is under the least");
-    }
-    return stator;
+        f.inner("stator", DriveReader::stator),
+        f.inner("coupling", DriveReader::coupling));
   }
 
   private Sheet.Line line(Fields f) {
@@ -396,8 +337,8 @@ public final class SheetReader {
             "runs",
             r ->
                 new Sheet.Runs(
-                    needed(r, "turns", 1e-3, 1e6),
-                    needed(r, "setMl", 1e-6, 1e9),
+                    DriveReader.needed(r, "turns", 1e-3, 1e6),
+                    DriveReader.needed(r, "setMl", 1e-6, 1e9),
                     r.number("withinPct", 1, 0.01, 100))),
         f.optionalNumber("rpm"),
         f.number("againHours", 0, 0, 10_000),

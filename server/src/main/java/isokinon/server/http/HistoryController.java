@@ -8,6 +8,7 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.work.history.BackUp;
 import isokinon.server.work.history.History;
+import isokinon.server.work.history.HistoryReport;
 import isokinon.server.work.history.HistoryTable;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -50,14 +51,14 @@ class HistoryController {
   @PostMapping("/history/import")
   @MostBytes(MOST_HISTORY)
   @Operation(summary = "Takes a table of past runs in, or tells what it would do")
-  History.HistoryReport bring(@RequestBody History.ImportRequest request) {
+  HistoryReport bring(@RequestBody History.ImportRequest request) {
     return history.bring(request);
   }
 
   @GetMapping("/history/fields")
   @Operation(summary = "The columns that a table of past runs may have")
-  List<History.KnownField> fields() {
-    return History.fields();
+  List<HistoryReport.KnownField> fields() {
+    return HistoryReport.columnsKnown();
   }
 
   @GetMapping(value = "/history.csv", produces = "text/csv")

@@ -2,7 +2,9 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.work.materials.MaterialView;
 import isokinon.server.work.materials.Materials;
+import isokinon.server.work.materials.OwnTables;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,40 +24,42 @@ import org.springframework.web.bind.annotation.RestController;
 class MaterialController {
 
   private final Materials materials;
+  private final OwnTables ownTables;
 
-  MaterialController(Materials materials) {
+  MaterialController(Materials materials, OwnTables ownTables) {
     this.materials = materials;
+    this.ownTables = ownTables;
   }
 
-  record Written(Materials.OwnResistance row, String who) {}
+  record Written(MaterialView.OwnResistance row, String who) {}
 
   record Ended(Long id, String who) {}
 
   @GetMapping
-  Materials.LibraryView library() {
+  MaterialView.LibraryView library() {
     return materials.view();
   }
 
   @GetMapping("/fluids/{fluid}")
-  Materials.FluidSheet fluid(@PathVariable String fluid) {
+  MaterialView.FluidSheet fluid(@PathVariable String fluid) {
     return materials.fluid(fluid);
   }
 
   @GetMapping("/pairs")
   @Operation(summary = "A material in a fluid: rows, what was seen here, where the two disagree")
-  Materials.PairView pair(@RequestParam String fluid, @RequestParam String material) {
+  MaterialView.PairView pair(@RequestParam String fluid, @RequestParam String material) {
     return materials.pair(fluid, material);
   }
 
   @PostMapping("/findings")
   @Operation(summary = "Writes down what was seen of a material in a fluid")
-  Materials.PairView find(@RequestBody Materials.FindingRequest finding) {
+  MaterialView.PairView find(@RequestBody MaterialView.FindingRequest finding) {
     return materials.add(finding);
   }
 
   @PostMapping("/own")
   @Operation(summary = "Writes an own row of resistance over the shipped ones")
-  Materials.PairView write(@RequestBody Written written) {
+  MaterialView.PairView write(@RequestBody Written written) {
     if (written.row() == null) {
       throw RequestProblem.of(400, "row", "Missing: row must be given.");
     }
@@ -64,30 +68,30 @@ class MaterialController {
 
   @PostMapping("/tables/{table}/ended")
   @Operation(summary = "Ends an own row; the shipped ones count again")
-  List<Materials.Change> end(@PathVariable String table, @RequestBody Ended ended) {
-    materials.end(table, Require.present("id", ended.id()), ended.who() == null ? "" : ended.who());
-    return materials.history(table);
+  List<MaterialView.Change> end(@PathVariable String table, @RequestBody Ended ended) {
+    ownTables.end(table, Require.present("id", ended.id()), ended.who() == null ? "" : ended.who());
+    return ownTables.history(table);
   }
 
   @GetMapping("/tables/{table}/history")
-  List<Materials.Change> history(@PathVariable String table) {
-    return materials.history(table);
+  List<MaterialView.Change> history(@PathVariable String table) {
+    return ownTables.history(table);
   }
 
   @GetMapping(value = "/tables/{table}", produces = "text/csv")
   @Operation(summary = "A table as CSV, the shop's rows over the shipped ones, or only the shop's")
   String export(@PathVariable String table, @RequestParam(defaultValue = "false") boolean own) {
-    return materials.export(table, own);
+    return ownTables.export(table, own);
   }
 
   @PostMapping(value = "/tables/{table}", consumes = "text/csv")
   @MostBytes(16L << 20)
   @Operation(summary = "Takes a CSV table in over the shipped one, all of it or nothing")
-  Materials.ImportReport bring(
+  MaterialView.ImportReport bring(
       @PathVariable String table,
       @RequestParam String who,
       @RequestParam(defaultValue = "false") boolean dryRun,
       @RequestBody String text) {
-    return materials.importTable(table, text, who, dryRun);
+    return ownTables.importTable(table, text, who, dryRun);
   }
 }

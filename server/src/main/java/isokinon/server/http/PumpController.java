@@ -4,7 +4,9 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.work.floor.Exchange;
 import isokinon.server.work.floor.Pumps;
+import isokinon.server.work.symptoms.SymptomQuestion;
 import isokinon.server.work.symptoms.Symptoms;
+import isokinon.server.work.symptoms.SymptomsView;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,8 +37,7 @@ class PumpController {
 
   @PostMapping("/pumps/{tag}/symptoms")
   @Operation(summary = "Before the strip: what it may be, and the next best test")
-  Symptoms.SymptomsView symptoms(
-      @PathVariable String tag, @RequestBody Symptoms.SymptomQuestion question) {
+  SymptomsView symptoms(@PathVariable String tag, @RequestBody SymptomQuestion question) {
     return symptoms.view(tag, question);
   }
 

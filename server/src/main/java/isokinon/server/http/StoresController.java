@@ -3,6 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.core.value.Code;
+import isokinon.server.work.stores.KeptParts;
 import isokinon.server.work.stores.Shelf;
 import isokinon.server.work.stores.Stores;
 import isokinon.server.work.stores.StoresView;
@@ -34,8 +35,10 @@ class StoresController {
 
   private final Stores stores;
   private final Shelf shelf;
+  private final KeptParts keptParts;
 
-  StoresController(Stores stores, Shelf shelf) {
+  StoresController(Stores stores, Shelf shelf, KeptParts keptParts) {
+    this.keptParts = keptParts;
     this.stores = stores;
     this.shelf = shelf;
   }
@@ -87,14 +90,14 @@ class StoresController {
 
   @PostMapping("/kept")
   @Operation(summary = "Keeps a retired part with its hours; answers what to write on its tag")
-  Map<String, String> keep(@RequestBody Shelf.KeepRequest request) {
-    return Map.of("id", shelf.keep(request));
+  Map<String, String> keep(@RequestBody KeptParts.KeepRequest request) {
+    return Map.of("id", keptParts.keep(request));
   }
 
   @DeleteMapping("/kept/{id}")
   @Operation(summary = "Writes a kept part off")
   StoresView scrapKept(@PathVariable String id, @RequestParam String who) {
-    shelf.scrapKept(id, who);
+    keptParts.scrapKept(id, who);
     return stores.view();
   }
 }

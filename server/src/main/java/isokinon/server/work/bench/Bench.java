@@ -1,12 +1,10 @@
 package isokinon.server.work.bench;
 
-import isokinon.core.diaphragm.ShuttleGaps;
 import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.ActRefusal;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Stage;
-import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
 import isokinon.server.access.People;
@@ -20,7 +18,6 @@ import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.inspection.FindingView;
 import isokinon.server.work.inspection.InspectionLog;
 import isokinon.server.work.inspection.PartAssessment;
-import isokinon.server.work.instruments.Readings;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.pumps.PumpRegister;
@@ -36,6 +33,7 @@ import isokinon.server.work.stages.BenchViewer;
 import isokinon.server.work.stages.HandBackViewer;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.WaysView;
+import isokinon.server.work.stores.KeptParts;
 import isokinon.server.work.stores.Shelf;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -52,9 +50,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Bench {
 
-  /** Parts the two readings of a pair. */
-  private static final String PAIR = "|";
-
   /** Lot id under which parts are booked that come in no kit; their lot number is the text. */
   public static final String SINGLE_PARTS = "single";
 
@@ -70,6 +65,7 @@ public class Bench {
   private final PumpRegister register;
   private final Jobs jobs;
   private final Shelf shelves;
+  private final KeptParts keptParts;
   private final HandBack handBack;
   private final Clock clock;
 
@@ -86,6 +82,7 @@ public class Bench {
       PumpRegister register,
       Jobs jobs,
       Shelf shelves,
+      KeptParts keptParts,
       HandBack handBack,
       Clock clock) {
     this.store = store;
@@ -100,6 +97,7 @@ public class Bench {
     this.register = register;
     this.jobs = jobs;
     this.shelves = shelves;
+    this.keptParts = keptParts;
     this.handBack = handBack;
     this.clock = clock;
   }
@@ -230,7 +228,7 @@ public class Bench {
     if (request.seen() != rebuild.seq()) {
       throw new StaleState(staleSentence(rebuild, request.seen()), viewer.view(job));
     }
-    Act asked = read(request, rebuild);
+    Act asked = ActReader.read(request, rebuild, findingLog.marked(request.items()));
     Optional<ActRefusal> refusal =
         rebuild
             .refuse(asked, lead, clock.instant())
@@ -272,106 +270,6 @@ public class Bench {
         + " since you looked; nothing of theirs was changed. This is the state now.";
   }
 
-  private Act read(ActRequest r, Rebuild rebuild) {
-    Optional<Double> value = Optional.empty();
-    String unit = "";
-    Optional<Handling.Check> pair =
-        check(r, rebuild.sheet()).filter(c -> c.pair() && r.typed().contains(PAIR));
-    if (pair.isPresent()) {
-      return evened(r, pair.get());
-    }
-    if (!r.typed().isBlank()) {
-      unit = askedUnit(r, rebuild.sheet());
-      value = Optional.of(Readings.parse(r.typed(), r.unit(), unit));
-    } else if (r.kind() == Act.Kind.TORQUE_READ && r.text().equals("clicked")) {
-      unit = "N·m";
-      value = fastening(r, rebuild.sheet()).map(f -> setting(f, r.pass(), rebuild));
-    }
-    return new Act(
-        r.kind(),
-        r.kind() == Act.Kind.JUDGED || r.kind() == Act.Kind.MEASURED ? r.measure() : r.step(),
-        r.subject(),
-        r.pass(),
-        r.fastener(),
-        value,
-        unit,
-        r.text(),
-        findingLog.marked(r.items()));
-  }
-
-  /** A pair of readings, left and right: their difference is recorded, both stand in the text. */
-  private static Act evened(ActRequest r, Handling.Check check) {
-    String left = r.typed().substring(0, r.typed().indexOf(PAIR));
-    String right = r.typed().substring(r.typed().indexOf(PAIR) + PAIR.length());
-    double l = Readings.parse(left, r.unit(), check.unit());
-    double rt = Readings.parse(right, r.unit(), check.unit());
-    try {
-      ShuttleGaps gaps = ShuttleGaps.of(l, rt, check.max().orElse(ShuttleGaps.USUAL_MM));
-      String both = "left " + Text.plain(l) + ", right " + Text.plain(rt) + " " + check.unit();
-      String move =
-          gaps.even()
-              ? ""
-              : ": move it "
-                  + Text.plain(Math.abs(gaps.shiftMm()))
-                  + " mm to the "
-                  + (gaps.shiftMm() > 0 ? "right" : "left");
-      return Act.of(r.kind(), r.step(), r.subject())
-          .reading(Math.abs(gaps.differenceMm()), check.unit())
-          .saying(both + move);
-    } catch (IllegalArgumentException e) {
-      throw RequestProblem.of(400, "value", e.getMessage());
-    }
-  }
-
-  private static Optional<Handling.Check> check(ActRequest r, Sheet sheet) {
-    return sheet.handling(r.step()).stream()
-        .flatMap(h -> h.checks().stream())
-        .filter(c -> r.kind() == Act.Kind.CHECKED && c.id().equals(r.subject()))
-        .findFirst();
-  }
-
-  private static double setting(Handling.Fastening joint, int pass, Rebuild rebuild) {
-    int percent =
-        rebuild
-            .currentStep()
-            .flatMap(rebuild::torque)
-            .filter(t -> pass >= 1 && pass <= Math.max(t.fullPass(), t.lastRound()))
-            .map(t -> t.percent(pass))
-            .orElse(100);
-    return joint.targetNm() * percent / 100;
-  }
-
-  private static Optional<Handling.Fastening> fastening(ActRequest r, Sheet sheet) {
-    return sheet.handling(r.step()).flatMap(Handling::fastening);
-  }
-
-  private static String askedUnit(ActRequest r, Sheet sheet) {
-    return switch (r.kind()) {
-      case TORQUE_READ -> "N·m";
-      case CHECKED -> check(r, sheet).map(Handling.Check::unit).orElse("");
-      case PROVED_SAFE ->
-          sheet.hazards().stream()
-              .filter(h -> h.id().equals(r.subject()))
-              .map(Sheet.Hazard::unit)
-              .findFirst()
-              .orElse("");
-      case PROVED ->
-          sheet.proof().stream()
-              .filter(t -> t.id().equals(r.subject()))
-              .map(Sheet.ProofTest::unit)
-              .findFirst()
-              .orElse("");
-      case JUDGED, MEASURED ->
-          sheet.part(r.subject()).stream()
-              .flatMap(p -> p.limits().stream())
-              .filter(l -> l.measure().equals(r.measure()))
-              .map(l -> l.unit())
-              .findFirst()
-              .orElse("");
-      default -> "";
-    };
-  }
-
   /**
    * A lot must be on the shelf and in date; one past its first date needs a recorded inspection.
    */
@@ -385,8 +283,8 @@ public class Bench {
               new ActRefusal("text", "Write the lot number from the bag of the single parts."))
           : Optional.empty();
     }
-    if (act.subject().startsWith(Shelf.KEPT)) {
-      return shelves.kept(act.subject()).isPresent()
+    if (act.subject().startsWith(KeptParts.KEPT)) {
+      return keptParts.kept(act.subject()).isPresent()
           ? Optional.empty()
           : Optional.of(new ActRefusal("lot", "No part is kept as " + act.subject() + "."));
     }

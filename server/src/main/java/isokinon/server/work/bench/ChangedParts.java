@@ -16,6 +16,7 @@ import isokinon.server.work.pumps.FittedWetEnds;
 import isokinon.server.work.pumps.PartRuns;
 import isokinon.server.work.rebuild.Job;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.stores.KeptParts;
 import isokinon.server.work.stores.Shelf;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -38,6 +39,7 @@ class ChangedParts {
   private final FittedWetEnds wetEnds;
   private final PartAssessment findings;
   private final Shelf shelf;
+  private final KeptParts keptParts;
 
   ChangedParts(
       PumpMapper pumps,
@@ -45,13 +47,15 @@ class ChangedParts {
       StoresMapper stores,
       FittedWetEnds wetEnds,
       PartAssessment findings,
-      Shelf shelf) {
+      Shelf shelf,
+      KeptParts keptParts) {
     this.pumps = pumps;
     this.history = history;
     this.stores = stores;
     this.wetEnds = wetEnds;
     this.findings = findings;
     this.shelf = shelf;
+    this.keptParts = keptParts;
   }
 
   /** Writes down what a rebuild changed, and takes what it used off the shelf. */
@@ -174,7 +178,7 @@ class ChangedParts {
   // ---- what both take ---------------------------------------------------------------------------
 
   private Optional<KeptPartRow> kept(Rebuild rebuild, Part part) {
-    return rebuild.lot(part.id()).flatMap(shelf::kept);
+    return rebuild.lot(part.id()).flatMap(keptParts::kept);
   }
 
   /** Why a part came out: the cause where it was said, and what was seen. */

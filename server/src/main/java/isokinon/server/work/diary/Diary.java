@@ -34,9 +34,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.locks.ReentrantLock;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -50,9 +47,6 @@ public class Diary {
 
   private static final int MOST_BECAUSE = 800;
 
-  /** So long a second planner waits for the first, s. */
-  private static final long PATIENCE_SECONDS = 20;
-
   /** A job put somewhere by a person; without a minute it is let go again. */
   public record PinRequest(String pump, Integer day, Integer minute, String person, String who) {}
 
@@ -62,7 +56,7 @@ public class Diary {
   private final People people;
   private final TransactionTemplate transaction;
   private final Clock clock;
-  private final ReentrantLock turn = new ReentrantLock(true);
+  private final OneAtATime turn = new OneAtATime();
 
   Diary(
       DiaryMapper store,
@@ -202,7 +196,7 @@ public class Diary {
    */
   public DiaryView plan(String who) {
     people.requireKnown(who);
-    return alone(
+    return turn.alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
           List<DiaryEntryRow> pinned = ahead(days).filter(DiaryEntryRow::pinned).toList();
@@ -218,7 +212,7 @@ public class Diary {
    */
   public DiaryView pin(PinRequest q) {
     people.requireKnown(q.who() == null ? "" : q.who());
-    return alone(
+    return turn.alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
           List<DiaryEntryRow> pinned =
@@ -242,26 +236,6 @@ public class Diary {
 
   private Question question(Set<String> asked, DiaryDays days) {
     return new Question(byPump(workList.within(DAYS, asked)), openings(days), days);
-  }
-
-  /**
-   * One plan at a time. The solver runs outside any transaction; what it found is written in one.
-   * Whoever comes meanwhile waits, so that no pin is planned over.
-   */
-  private DiaryView alone(Supplier<DiaryView> planning) {
-    try {
-      if (!turn.tryLock(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
-        throw RequestProblem.of(422, "", "Somebody else plans just now: try again in a moment.");
-      }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw RequestProblem.of(422, "", "The plan was broken off: try again.");
-    }
-    try {
-      return planning.get();
-    } finally {
-      turn.unlock();
-    }
   }
 
   private DiaryEntryRow put(PinRequest q, List<DiaryEntryRow> others, Question question) {

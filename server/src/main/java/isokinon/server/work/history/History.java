@@ -10,6 +10,10 @@ import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.RunRow;
 import isokinon.server.work.history.HistoryLines.Line;
+import isokinon.server.work.history.HistoryReport.ColumnView;
+import isokinon.server.work.history.HistoryReport.FieldView;
+import isokinon.server.work.history.HistoryReport.LineFault;
+import isokinon.server.work.history.HistoryReport.ReadRun;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
@@ -55,51 +59,6 @@ public class History {
       Boolean monthFirst,
       String who,
       Boolean dryRun) {}
-
-  /** A column that can be filled, and the heading that fills it; empty where none does. */
-  public record FieldView(String field, String say, String column) {}
-
-  /** A column that a table may have, and what it may be called besides. */
-  public record KnownField(String field, String say, List<String> alsoCalled) {}
-
-  /** The columns that a table of past runs may have. */
-  public static List<KnownField> fields() {
-    return Arrays.stream(HistoryField.values())
-        .map(f -> new KnownField(f.code(), f.say(), f.names()))
-        .toList();
-  }
-
-  /** A heading of the table with what stands first under it. */
-  public record ColumnView(String name, List<String> examples, boolean taken) {}
-
-  /** A run as it was understood. */
-  public record ReadRun(
-      int line,
-      String tag,
-      String role,
-      String material,
-      String duty,
-      String fitted,
-      String ended,
-      double hours,
-      String outcome) {}
-
-  /** A line that cannot be taken in. */
-  public record LineFault(int line, String message) {}
-
-  /** What a table did, or would do. */
-  public record HistoryReport(
-      List<FieldView> fields,
-      List<ColumnView> columns,
-      List<ReadRun> first,
-      int lines,
-      int fresh,
-      int known,
-      int failed,
-      int pumps,
-      List<LineFault> faults,
-      List<String> otherOutcomes,
-      boolean stored) {}
 
   private final PumpMapper pumps;
   private final HistoryMapper history;

@@ -95,14 +95,14 @@ final class HistoryLines {
   private final How how;
   private final Against against;
   private final Set<String> otherOutcomes = new TreeSet<>();
-  private final List<History.LineFault> faults = new ArrayList<>();
+  private final List<HistoryReport.LineFault> faults = new ArrayList<>();
 
   HistoryLines(How how, Against against) {
     this.how = how;
     this.against = against;
   }
 
-  List<History.LineFault> faults() {
+  List<HistoryReport.LineFault> faults() {
     return faults;
   }
 
@@ -266,7 +266,7 @@ final class HistoryLines {
   }
 
   void fault(int line, String message) {
-    faults.add(new History.LineFault(line, message));
+    faults.add(new HistoryReport.LineFault(line, message));
   }
 
   private static String or(String word, String otherwise) {

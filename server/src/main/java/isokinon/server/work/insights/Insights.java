@@ -26,6 +26,7 @@ import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.StateMark;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stores.Stores;
+import isokinon.server.work.wetends.CheaperKit;
 import isokinon.server.work.wetends.WetEnds;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -342,7 +343,7 @@ public class Insights {
             });
   }
 
-  private Optional<WetEnds.Offer> offer(String tag) {
+  private Optional<CheaperKit> offer(String tag) {
     try {
       return wetEnds.offer(tag);
     } catch (RequestProblem e) {

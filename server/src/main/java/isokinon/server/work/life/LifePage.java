@@ -20,7 +20,6 @@ import isokinon.server.work.lives.LifeService;
 import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
-import isokinon.server.work.lives.Renewals;
 import isokinon.server.work.shared.RequestProblem;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -37,15 +36,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class LifePage {
 
   /** Share of a life that is left at the first sign of warning, where nobody says (shop rule). */
-  static final double WARNING = 0.12;
-
-  private static final double YEAR = 365.25;
-
-  /** So many sound removals tell what is done today (shop rule). */
-  private static final int TELLS_TODAY = 3;
-
-  private static final int TODAY_DAYS = 730;
-
   /**
    * What is asked.
    *
@@ -73,14 +63,14 @@ public class LifePage {
       Double warning) {}
 
   private final LifeService lives;
-  private final Renewals renewals;
+  private final LifeTerms costs;
   private final Forecasts forecasts;
   private final WhatIf whatIf;
   private final Clock clock;
 
-  LifePage(LifeService lives, Renewals renewals, Forecasts forecasts, WhatIf whatIf, Clock clock) {
+  LifePage(LifeService lives, LifeTerms costs, Forecasts forecasts, WhatIf whatIf, Clock clock) {
     this.lives = lives;
-    this.renewals = renewals;
+    this.costs = costs;
     this.forecasts = forecasts;
     this.whatIf = whatIf;
     this.clock = clock;
@@ -101,7 +91,7 @@ public class LifePage {
             ? chosen
             : chosen.since(LocalDate.now(clock).minusYears(q.years()));
     GroupLife life = life(q, group, shop);
-    TermsView terms = terms(q, life);
+    TermsView terms = costs.terms(q, life);
     return RequestProblem.answered(() -> view(q, of, life, terms, shop));
   }
 
@@ -127,12 +117,13 @@ public class LifePage {
     LifeQuestion plain =
         new LifeQuestion(null, null, null, null, null, null, null, null, null, null, null);
     GroupLife life = life(plain, group, shop);
-    TermsView terms = terms(plain, life);
-    Optional<Terms> known = core(terms, life.perHour());
+    TermsView terms = costs.terms(plain, life);
+    Optional<Terms> known = LifeTerms.core(terms, life.perHour());
     if (life.running().isEmpty() || known.isEmpty() || !life.estimate().tells()) {
       return Optional.empty();
     }
-    Policies p = Policies.of(life.estimate().life(), terms.warning(), known.get(), today(life));
+    Policies p =
+        Policies.of(life.estimate().life(), terms.warning(), known.get(), costs.today(life));
     double year = life.perHour() * terms.hoursPerYear();
     return LifeWays.today(p, life, terms)
         .flatMap(
@@ -157,8 +148,8 @@ public class LifePage {
       LifeSnapshot shop) {
     LifeEstimate estimate = life.estimate();
     double reach = LifePlot.reach(life);
-    Optional<Terms> terms = core(termsView, life.perHour());
-    OptionalDouble today = today(life);
+    Optional<Terms> terms = LifeTerms.core(termsView, life.perHour());
+    OptionalDouble today = costs.today(life);
     Optional<Policies> policies =
         terms.map(t -> Policies.of(estimate.life(), termsView.warning(), t, today));
     return new LifeView(
@@ -322,72 +313,8 @@ public class LifePage {
         q.years() == null ? 0 : q.years());
   }
 
-  // ---- what it costs ----------------------------------------------------------------------------
-
-  private TermsView terms(LifeQuestion q, GroupLife life) {
-    List<Renewals.Renewal> each =
-        life.running().stream().flatMap(s -> renewals.of(s.pump()).stream()).toList();
-    OptionalDouble planned =
-        each.stream().flatMap(r -> r.planned().stream()).mapToDouble(d -> d).average();
-    OptionalDouble stop = each.stream().mapToDouble(Renewals.Renewal::stop).average();
-    OptionalDouble look = each.stream().mapToDouble(Renewals.Renewal::look).average();
-    Optional<Double> plannedCost = given(q.planned(), planned);
-    return new TermsView(
-        plannedCost,
-        q.failed() != null
-            ? Optional.of(q.failed())
-            : plannedCost.filter(p -> stop.isPresent()).map(p -> p + stop.getAsDouble()),
-        given(q.look(), look),
-        q.warning() == null ? WARNING : q.warning(),
-        life.running().stream().anyMatch(s -> s.pump().harms()),
-        each.stream().flatMap(r -> r.mostHours().stream()).min(Comparator.naturalOrder()),
-        life.running().stream().mapToDouble(s -> s.usage().perDay() * YEAR).sum(),
-        life.running().size(),
-        LifeText.costs(life.running().size(), planned.isPresent(), each));
-  }
-
-  private static Optional<Double> given(Double typed, OptionalDouble known) {
-    return typed != null
-        ? Optional.of(typed)
-        : known.isPresent() ? Optional.of(known.getAsDouble()) : Optional.empty();
-  }
-
-  /** The terms in the unit of the estimate; empty where a cost is not known. */
-  private static Optional<Terms> core(TermsView t, double perHour) {
-    return t.planned()
-        .flatMap(
-            planned ->
-                t.failed()
-                    .map(
-                        failed ->
-                            new Terms(
-                                planned,
-                                failed,
-                                t.look().map(OptionalDouble::of).orElse(OptionalDouble.empty()),
-                                t.harms(),
-                                t.limit()
-                                    .map(l -> OptionalDouble.of(l * perHour))
-                                    .orElse(OptionalDouble.empty()))));
-  }
-
-  /** The age at which sets are renewed today: as they were lately, else as their intervals say. */
-  private OptionalDouble today(GroupLife life) {
-    LocalDate from = LocalDate.now(clock).minusDays(TODAY_DAYS);
-    List<WearRun> lately =
-        life.group().runs().stream()
-            .filter(r -> r.ended().filter(e -> !e.isBefore(from)).isPresent())
-            .filter(r -> !r.hours().failed())
-            .toList();
-    if (lately.size() >= TELLS_TODAY) {
-      return lately.stream().mapToDouble(r -> life.run(r).age()).average();
-    }
-    return life.running().stream()
-        .mapToDouble(s -> s.pump().intervalHours() * life.perHour())
-        .average();
-  }
-
   // ---- what history says, in numbers
-  // ---------------------------------------------------------------
+  // -------------------------------------------------------------
 
   private static EstimateView estimateView(GroupLife life) {
     LifeEstimate e = life.estimate();

@@ -3,15 +3,11 @@ package isokinon.server.work.stores;
 import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
-import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.stock.KeptCondition;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.stock.MovementKind;
 import isokinon.server.access.People;
 import isokinon.server.db.BenchMapper;
-import isokinon.server.db.HistoryMapper;
-import isokinon.server.db.KeptPartRow;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.MovementRow;
 import isokinon.server.db.PumpMapper;
@@ -23,7 +19,6 @@ import isokinon.server.db.StoresMapper;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.library.ShopLibrary;
-import isokinon.server.work.pumps.PartRuns;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.rebuild.Job;
 import isokinon.server.work.shared.RequestProblem;
@@ -42,9 +37,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** What people do at the shelf: take in, hold, hand out, take back, count, scrap, keep. */
 @Service
 public class Shelf {
-
-  /** What hangs on a kept part begins so. */
-  public static final String KEPT = "K-";
 
   private static final int MOST = 10_000;
 
@@ -65,20 +57,8 @@ public class Shelf {
       String place,
       String who) {}
 
-  /** A retired part to be kept. */
-  public record KeepRequest(
-      String pump,
-      String part,
-      String serial,
-      KeptCondition condition,
-      Double hours,
-      String note,
-      String place,
-      String who) {}
-
   private final StoresMapper stores;
   private final ShelfMapper shelf;
-  private final HistoryMapper history;
   private final BenchMapper bench;
   private final PumpMapper pumps;
   private final PumpRegister register;
@@ -92,7 +72,6 @@ public class Shelf {
   Shelf(
       StoresMapper stores,
       ShelfMapper shelf,
-      HistoryMapper history,
       BenchMapper bench,
       PumpMapper pumps,
       PumpRegister register,
@@ -104,7 +83,6 @@ public class Shelf {
       Clock clock) {
     this.stores = stores;
     this.shelf = shelf;
-    this.history = history;
     this.bench = bench;
     this.pumps = pumps;
     this.register = register;
@@ -257,114 +235,12 @@ public class Shelf {
     settings.serviceLevel(level, by);
   }
 
-  /** Keeps a retired part, with what it has run; answers what to write on its tag. */
-  @Transactional
-  public String keep(KeepRequest q) {
-    String who = known(q.who());
-    PumpRow pump = pump(text(q.pump()));
-    Sheet sheet =
-        pump.sheet()
-            .flatMap(sheets::find)
-            .orElseThrow(
-                () ->
-                    RequestProblem.of(
-                        422, "pump", pump.tag() + " has no sheet, so no list of parts."));
-    Part part =
-        sheet
-            .part(text(q.part()))
-            .orElseThrow(
-                () -> RequestProblem.of(400, "part", "Say which part of the sheet it is."));
-    if (part.renew() == Part.Renew.ONE_TIME) {
-      throw RequestProblem.of(
-          422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
-    }
-    if (q.condition() == null) {
-      throw RequestProblem.of(400, "condition", "A part that is kept is sound, or to be watched.");
-    }
-    if (q.hours() != null && !(q.hours() >= 0)) {
-      throw RequestProblem.of(400, "hours", "Hours on it are 0 or more.");
-    }
-    Known known = known(pump, part);
-    double hours =
-        Optional.ofNullable(q.hours())
-            .or(known::hours)
-            .orElseThrow(
-                () ->
-                    RequestProblem.of(
-                        422,
-                        "hours",
-                        "Nobody wrote down when the "
-                            + Text.inSentence(part.name())
-                            + " went in: say how many hours it has run."));
-    String id = KEPT + String.format("%03d", shelf.keptEver() + 1);
-    shelf.keep(
-        new KeptPartRow(
-            id,
-            text(q.serial()).isEmpty() ? known.serial() : text(q.serial()),
-            sheet.id(),
-            part.role().orElse(""),
-            part.name(),
-            known.material(),
-            hours,
-            known.counts(),
-            q.condition(),
-            text(q.note()),
-            pump.tag(),
-            text(q.place()),
-            who,
-            OffsetDateTime.now(clock),
-            null,
-            null));
-    return id;
-  }
-
-  /** What is known of a part that came out of a pump. */
-  private record Known(String serial, String material, Optional<Double> hours, double counts) {
-    static final Known NOTHING = new Known("", "", Optional.empty(), 0);
-  }
-
-  /** Of a pump on the bench it is what stood in it, else what came out of it last. */
-  private Known known(PumpRow pump, Part part) {
-    String role = part.role().orElse("");
-    boolean lead = role.equals(pump.role());
-    String place = lead ? "" : PartRuns.place(part);
-    boolean onBench = bench.runningOn(pump.tag()).isPresent();
-    if (onBench && lead) {
-      return new Known(
-          pump.partSerial(), pump.material(), Optional.of(pump.age()), pump.countAge());
-    }
-    if (onBench) {
-      return history.fitted(pump.tag()).stream()
-          .filter(f -> f.standsFor(role, place))
-          .findFirst()
-          .map(
-              f ->
-                  new Known(
-                      f.partSerial(), f.material(), Optional.of(f.age(pump)), f.countAge(pump)))
-          .orElse(Known.NOTHING);
-    }
-    return pumps.runs(pump.tag()).stream()
-        .filter(r -> r.role().equals(role) && (r.place().equals(place) || r.place().isEmpty()))
-        .reduce((earlier, later) -> later)
-        .map(r -> new Known(r.partSerial(), r.material(), Optional.of(r.age()), r.countAge()))
-        .orElse(Known.NOTHING);
-  }
-
-  /** Writes off a kept part. */
-  @Transactional
-  public void scrapKept(String id, String who) {
-    known(who);
-    if (shelf.gone(id, "scrapped", OffsetDateTime.now(clock)) == 0) {
-      throw RequestProblem.missing("No part is kept as " + id + ".");
-    }
-  }
-
   /**
    * What a rebuild used is gone for good; a piece that was handed out has left the shelf already.
    */
   public void use(Collection<String> lots, RebuildRow rebuild, String who) {
     for (String lot : lots) {
-      if (lot.startsWith(KEPT)) {
+      if (lot.startsWith(KeptParts.KEPT)) {
         shelf.gone(lot, rebuild.pump(), OffsetDateTime.now(clock));
       } else if (stores.lot(lot).isPresent()) {
         int taken = shelf.out(lot, rebuild.id()) > 0 ? 0 : shelf.change(lot, -1);
@@ -420,11 +296,6 @@ public class Shelf {
         ? Optional.of(
             "Every piece of " + lot.id() + " is held for another pump: release it in Stores first.")
         : Optional.empty();
-  }
-
-  /** A part that is kept under this tag. */
-  public Optional<KeptPartRow> kept(String id) {
-    return shelf.keptPart(id).filter(k -> k.goneAt() == null);
   }
 
   private void usable(LotRow lot) {
@@ -490,7 +361,7 @@ public class Shelf {
     return count;
   }
 
-  private static String text(String text) {
+  static String text(String text) {
     return text == null ? "" : text.strip();
   }
 }

@@ -15,13 +15,18 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
 import isokinon.server.db.PumpRow;
-import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopDiagnosis;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.symptoms.SymptomsView.AfterLine;
+import isokinon.server.work.symptoms.SymptomsView.AnswerView;
+import isokinon.server.work.symptoms.SymptomsView.FaultLine;
+import isokinon.server.work.symptoms.SymptomsView.SymptomLine;
+import isokinon.server.work.symptoms.SymptomsView.TestDone;
+import isokinon.server.work.symptoms.SymptomsView.TestLine;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -34,82 +39,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Before the strip: what a pump does, what it may be, and the test that settles most. */
 @Service
 public class Symptoms {
-
-  /** What is known so far: ids of symptoms and of tests. */
-  public record SymptomQuestion(
-      List<String> seen, List<String> not, List<String> yes, List<String> no) {
-
-    /** Absent lists count as empty. */
-    public SymptomQuestion {
-      seen = seen == null ? List.of() : List.copyOf(seen);
-      not = not == null ? List.of() : List.copyOf(not);
-      yes = yes == null ? List.of() : List.copyOf(yes);
-      no = no == null ? List.of() : List.copyOf(no);
-    }
-  }
-
-  /** The pump before its strip. */
-  public record SymptomsView(
-      String tag,
-      String duty,
-      String fitted,
-      Family family,
-      List<SymptomLine> symptoms,
-      List<FaultLine> faults,
-      List<TestLine> tests,
-      List<TestDone> done,
-      int confirmedHere,
-      boolean hasSheet,
-      List<Rail> rails) {}
-
-  /** A symptom: seen, not, or open. */
-  public record SymptomLine(String id, String title, String say, String drawing, String state) {}
-
-  /**
-   * Something it may be.
-   *
-   * @param before chance before anything was told, 0 to 1
-   * @param parts parts to reach, by id
-   * @param reach the same in words
-   * @param stripMinutes minutes of strip to reach them; empty where it sits outside the pump
-   */
-  public record FaultLine(
-      String id,
-      String title,
-      double before,
-      double chance,
-      List<String> raised,
-      List<String> lowered,
-      List<String> parts,
-      String reach,
-      Optional<Double> stripMinutes,
-      int foundHere) {}
-
-  /**
-   * A test not done yet, the best first.
-   *
-   * @param share share of the doubt it is expected to settle, 0 to 1
-   */
-  public record TestLine(
-      String id,
-      String title,
-      String how,
-      TestChoice.Kind kind,
-      double minutes,
-      String limit,
-      String caution,
-      double share,
-      AnswerView yes,
-      AnswerView no) {}
-
-  /** What an answer would tell. */
-  public record AnswerView(String say, double chance, List<AfterLine> after, String then) {}
-
-  /** A fault's chance after an answer. */
-  public record AfterLine(String id, String title, double before, double chance) {}
-
-  /** A test that was done. */
-  public record TestDone(String id, String title, String answer, boolean yes) {}
 
   private static final double WORTH_NAMING_BITS = 0.4;
   private static final int SHOWN_AFTER = 3;

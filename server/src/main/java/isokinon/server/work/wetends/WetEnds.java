@@ -1,12 +1,9 @@
 package isokinon.server.work.wetends;
 
 import isokinon.core.material.Material;
-import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.value.Code;
 import isokinon.core.wetend.ChoiceOutcome;
 import isokinon.core.wetend.Duty;
-import isokinon.core.wetend.FluidUse;
 import isokinon.core.wetend.KitRanking;
 import isokinon.core.wetend.KitRanking.Candidate;
 import isokinon.core.wetend.KitRanking.Cost;
@@ -85,6 +82,7 @@ public class WetEnds {
   private final PumpMapper store;
   private final WetEndMapper wetEnds;
   private final FittedWetEnds fitted;
+  private final ChoiceSettings settings;
   private final WetEndKits kitsOf;
   private final Sheets sheets;
   private final ShopLibrary library;
@@ -97,6 +95,7 @@ public class WetEnds {
       PumpMapper store,
       WetEndMapper wetEnds,
       FittedWetEnds fitted,
+      ChoiceSettings settings,
       WetEndKits kitsOf,
       Sheets sheets,
       ShopLibrary library,
@@ -107,6 +106,7 @@ public class WetEnds {
     this.store = store;
     this.wetEnds = wetEnds;
     this.fitted = fitted;
+    this.settings = settings;
     this.kitsOf = kitsOf;
     this.sheets = sheets;
     this.library = library;
@@ -128,7 +128,7 @@ public class WetEnds {
    */
   @Transactional(readOnly = true)
   public ChooserView choose(Question q) {
-    ChoiceSetting s = setting(q);
+    ChoiceSetting s = settings.of(q);
     KitRanking ranking = new KitRanking(library.rater());
     Money money = money(s);
     List<WetEndKits.Offered> offered = kitsOf.offered(s);
@@ -160,23 +160,15 @@ public class WetEnds {
             .of(s.duty()).stream()
                 .map(w -> new WayOutView(w.exposure(), w.kind(), w.to(), w.sentence()))
                 .toList(),
-        offer(kits).map(Offer::say).orElse(""),
+        CheaperKit.among(kits).map(CheaperKit::say).orElse(""),
         NOTE);
   }
 
-  /**
-   * A cheaper kit that the duty lets a pump come down to, on the hardware that is in it.
-   *
-   * @param savedPer1000h pounds
-   * @param evidence what is known here of the cheaper kit
-   */
-  public record Offer(String from, String to, double savedPer1000h, String say, String evidence) {}
-
   /** What a pump's duty lets it come down to; empty where nothing cheaper stands it. */
   @Transactional(readOnly = true)
-  public Optional<Offer> offer(String tag) {
-    ChoiceSetting s = setting(new Question(tag, null, null, null, null));
-    return offer(kits(s, new KitRanking(library.rater()), money(s), kitsOf.offered(s)));
+  public Optional<CheaperKit> offer(String tag) {
+    ChoiceSetting s = settings.of(new Question(tag, null, null, null, null));
+    return CheaperKit.among(kits(s, new KitRanking(library.rater()), money(s), kitsOf.offered(s)));
   }
 
   private static Money money(ChoiceSetting s) {
@@ -224,131 +216,6 @@ public class WetEnds {
         duty.abrasion(),
         duty.suctionLiftM());
     return view(tag);
-  }
-
-  private ChoiceSetting setting(Question q) {
-    return q.tag() == null || q.tag().isEmpty() ? typedIn(q) : ofPump(q);
-  }
-
-  private ChoiceSetting ofPump(Question q) {
-    PumpRow pump = pumps.pump(q.tag());
-    WetEndRow wetEnd = fitted.of(pump.tag());
-    DutyForm form =
-        q.duty() == null
-            ? DutyForm.of(pump, pumps.exposures(pump.tag()), wetEnd, library)
-            : named(q.duty());
-    Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
-    return new ChoiceSetting(
-        pump.tag(),
-        sheet,
-        pump.family(),
-        pump.role(),
-        fitted.materials(pump),
-        wetEnd,
-        pump.material(),
-        form,
-        form.duty(library),
-        pump.hoursPerDay(),
-        Optional.of(pump.consequence()));
-  }
-
-  private ChoiceSetting typedIn(Question q) {
-    if (q.duty() == null) {
-      throw RequestProblem.of(400, "duty", "Give a pump, or a duty.");
-    }
-    Optional<Sheet> sheet = Optional.empty();
-    if (q.sheet() != null && !q.sheet().isEmpty()) {
-      sheet = sheets.find(q.sheet());
-      if (sheet.isEmpty()) {
-        throw RequestProblem.of(400, "sheet", "No sheet is called " + q.sheet() + ".");
-      }
-    }
-    Family family =
-        sheet
-            .map(Sheet::family)
-            .or(() -> Code.parse(Family.class, q.family() == null ? "" : q.family()))
-            .orElseThrow(
-                () ->
-                    RequestProblem.of(
-                        400, "family", "A family is " + Code.all(Family.class) + "."));
-    Map<String, String> inPump = new LinkedHashMap<>();
-    if (q.body() != null && !q.body().isEmpty()) {
-      inPump.put(Roles.BODY, known("body", q.body()).code());
-    }
-    return new ChoiceSetting(
-        "",
-        sheet,
-        family,
-        lead(family, sheet),
-        inPump,
-        WetEndRow.unknown(""),
-        "",
-        named(q.duty()),
-        q.duty().duty(library),
-        0,
-        Optional.empty());
-  }
-
-  /** The first role of the family that the sheet has a part for: a hose pump leads by its hose. */
-  private static String lead(Family family, Optional<Sheet> sheet) {
-    List<String> roles = Roles.of(family);
-    return roles.stream()
-        .filter(
-            r ->
-                sheet.stream()
-                    .flatMap(x -> x.parts().stream())
-                    .anyMatch(p -> p.role().equals(Optional.of(r))))
-        .findFirst()
-        .orElse(roles.get(0));
-  }
-
-  private Material known(String path, String code) {
-    return library
-        .materials()
-        .material(code)
-        .orElseThrow(
-            () -> RequestProblem.of(400, path, "The library knows no material \"" + code + "\"."));
-  }
-
-  /** The form with the names of its fluids. */
-  private DutyForm named(DutyForm f) {
-    List<DutyForm.FluidForm> exposures = f.exposures() == null ? List.of() : f.exposures();
-    return new DutyForm(
-        f.title(),
-        exposures.stream()
-            .map(
-                e ->
-                    e == null || e.fluid() == null
-                        ? e
-                        : library
-                            .materials()
-                            .fluid(e.fluid())
-                            .map(
-                                known ->
-                                    new DutyForm.FluidForm(
-                                        known.code(),
-                                        known.name(),
-                                        e.concentrationPct(),
-                                        e.usualC() == null ? e.temperatureC() : e.usualC(),
-                                        e.temperatureC(),
-                                        e.share(),
-                                        e.kind() == null ? FluidUse.PROCESS : e.kind(),
-                                        e.note() == null ? "" : e.note()))
-                            .orElse(e))
-            .toList(),
-        f.abrasion(),
-        f.suctionLiftM(),
-        f.solidsPct(),
-        f.solidsMohs(),
-        f.solidsMm(),
-        f.pressureBar(),
-        f.viscosityMpas(),
-        f.densityKgM3(),
-        f.ambientC(),
-        f.food(),
-        f.zone(),
-        f.runsDry(),
-        f.stopCost());
   }
 
   // ---- materials against the duty -------------------------------------------------------------
@@ -492,41 +359,6 @@ public class WetEnds {
   }
 
   /** A milder duty may come down to a cheaper kit on the hardware that is in the pump. */
-  private static Optional<Offer> offer(List<KitChoice> kits) {
-    Optional<KitChoice> now =
-        kits.stream().filter(k -> k.fittedNow() && k.costPer1000h().isPresent()).findFirst();
-    Optional<KitChoice> cheapest =
-        kits.stream()
-            .filter(k -> k.costPer1000h().isPresent() && k.hardwarePrice() == 0)
-            .findFirst();
-    if (now.isEmpty() || cheapest.isEmpty() || cheapest.get().fittedNow()) {
-      return Optional.empty();
-    }
-    double saved = now.get().costPer1000h().get() - cheapest.get().costPer1000h().get();
-    if (saved <= 0 || cheapest.get().price() >= now.get().price()) {
-      return Optional.empty();
-    }
-    String say =
-        "This duty lets it come down from "
-            + now.get().material()
-            + " to "
-            + cheapest.get().material()
-            + ": it "
-            + (cheapest.get().hardwareNote().isEmpty()
-                ? "needs nothing else"
-                : cheapest.get().hardwareNote())
-            + " and saves £"
-            + Text.plain(Math.round(saved))
-            + " per 1000 h.";
-    return Optional.of(
-        new Offer(
-            now.get().material(),
-            cheapest.get().material(),
-            saved,
-            say,
-            cheapest.get().evidence()));
-  }
-
   // ---- words and codes ------------------------------------------------------------------------
 
   private static String hardware(Sheet sheet, String id) {

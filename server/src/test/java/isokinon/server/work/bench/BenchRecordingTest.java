@@ -34,6 +34,7 @@ import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.stages.BenchViewer;
 import isokinon.server.work.stages.HandBackViewer;
+import isokinon.server.work.stores.KeptParts;
 import isokinon.server.work.stores.Shelf;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -69,6 +70,7 @@ class BenchRecordingTest {
       Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC);
 
   private final Shelf shelves = mock(Shelf.class);
+  private final KeptParts keptParts = mock(KeptParts.class);
   private final PumpRegister register =
       new PumpRegister(pumps, mock(CounterMapper.class), store, NOW);
   private final Bench bench =
@@ -85,6 +87,7 @@ class BenchRecordingTest {
           register,
           new Jobs(store, register, sheets, new DataVersions()),
           shelves,
+          keptParts,
           mock(HandBack.class),
           NOW);
 

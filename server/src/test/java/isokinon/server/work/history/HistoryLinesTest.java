@@ -62,7 +62,7 @@ class HistoryLinesTest {
   }
 
   private List<String> faults() {
-    return lines.faults().stream().map(History.LineFault::message).toList();
+    return lines.faults().stream().map(HistoryReport.LineFault::message).toList();
   }
 
   @Test

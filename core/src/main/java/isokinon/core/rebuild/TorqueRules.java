@@ -1,0 +1,93 @@
+package isokinon.core.rebuild;
+
+import static isokinon.core.rebuild.StageRules.no;
+import static isokinon.core.rebuild.StageRules.unless;
+
+import isokinon.core.sheet.Handling;
+import isokinon.core.torque.TorqueReading;
+import java.util.Optional;
+
+/** Which readings and passes of a joint may be recorded. */
+final class TorqueRules {
+
+  private final Rebuild rebuild;
+  private final StageRules stages;
+
+  TorqueRules(Rebuild rebuild) {
+    this.rebuild = rebuild;
+    this.stages = new StageRules(rebuild);
+  }
+
+  Optional<ActRefusal> torqueRead(Act act) {
+    Optional<ActRefusal> no = joint(act);
+    if (no.isPresent()) {
+      return no;
+    }
+    TorqueRound round = rebuild.torque(act.step()).orElseThrow();
+    Handling.Fastening joint = fastening(act.step()).orElseThrow();
+    if (act.fastener() < 1 || act.fastener() > joint.count()) {
+      return no("fastener", "This joint has fasteners 1 to " + joint.count() + ".");
+    }
+    if (act.value().isEmpty()) {
+      return no("value", "Type what the wrench shows, in N·m.");
+    }
+    String absurd = TorqueReading.absurdity(joint, act.value().get());
+    if (!absurd.isEmpty()) {
+      return no("value", absurd);
+    }
+    return unless(
+        act.pass() == round.pass()
+            || (act.pass() == round.fullPass() && round.pass() >= act.pass()),
+        "pass",
+        "Pass " + round.pass() + " is in hand, not pass " + act.pass() + ".");
+  }
+
+  Optional<ActRefusal> passDone(Act act) {
+    return joint(act)
+        .or(
+            () -> {
+              TorqueRound round = rebuild.torque(act.step()).orElseThrow();
+              return unless(
+                  act.pass() == round.pass() && act.pass() != round.fullPass(),
+                  "pass",
+                  "Pass "
+                      + act.pass()
+                      + " cannot be closed now: "
+                      + (round.finished()
+                          ? "the joint is finished"
+                          : round.missing() + " comes first")
+                      + ".");
+            });
+  }
+
+  Optional<ActRefusal> accepted(Act act, boolean lead) {
+    Optional<ActRefusal> no = joint(act);
+    if (no.isPresent()) {
+      return no;
+    }
+    if (!lead) {
+      return no("who", "Only the lead can accept a reading out of range.");
+    }
+    if (act.text().isBlank()) {
+      return no("text", "Say why the reading is accepted.");
+    }
+    return unless(
+        rebuild.torque(act.step()).orElseThrow().fasteners().containsKey(act.fastener()),
+        "fastener",
+        "Bolt " + act.fastener() + " has no reading yet.");
+  }
+
+  private Optional<ActRefusal> joint(Act act) {
+    return stages
+        .in(Stage.BUILD)
+        .or(() -> stages.current(act.step()))
+        .or(
+            () ->
+                unless(
+                    fastening(act.step()).isPresent(), "step", "This step has nothing to torque."));
+  }
+
+  private Optional<Handling.Fastening> fastening(String step) {
+    return rebuild.sheet().handling(step).flatMap(Handling::fastening);
+  }
+}

@@ -1,0 +1,149 @@
+package isokinon.server.work.materials;
+
+import isokinon.core.material.Effect;
+import isokinon.core.stock.ShelfLife;
+import isokinon.core.wetend.PairEvidence.Kind;
+import java.util.List;
+import java.util.Optional;
+
+/** What the pages of materials and fluids show. */
+public final class MaterialView {
+
+  private MaterialView() {}
+
+  /** A fluid on the list, and how many materials have a row for it. */
+  public record FluidLine(
+      String code, String name, List<String> aliases, Optional<Double> flashC, long materials) {}
+
+  /** A material on the list. */
+  public record MaterialLine(
+      String code,
+      String name,
+      String kind,
+      List<String> roles,
+      double minC,
+      double maxC,
+      Optional<Double> shoreA,
+      ShelfLife.Group shelf,
+      boolean foodGrade) {}
+
+  /** Fluids and materials of the library, and how many rows are the shop's own. */
+  public record LibraryView(
+      List<FluidLine> fluids, List<MaterialLine> materials, long rows, long ownRows) {}
+
+  /**
+   * A row of resistance.
+   *
+   * @param effect what the attack looks like; empty where none is known
+   * @param ownRow number of the shop's own row; empty where the row is a shipped one
+   * @param under whether an own row stands over all of its band
+   */
+  public record ResistanceLine(
+      double fromPct,
+      double toPct,
+      Optional<Double> fullC,
+      Optional<Double> limitedC,
+      Optional<Effect> effect,
+      String basis,
+      String source,
+      String date,
+      String note,
+      Optional<Long> ownRow,
+      boolean under) {}
+
+  /** A material in a fluid; no rows is unknown. */
+  public record PairLine(String material, String name, List<ResistanceLine> rows) {}
+
+  /** A fluid with every material of the library. */
+  public record FluidSheet(
+      String code,
+      String name,
+      List<String> aliases,
+      List<String> hurts,
+      List<String> wear,
+      String spilt,
+      Optional<Double> flashC,
+      Optional<Double> densityKgM3,
+      List<PairLine> pairs) {}
+
+  /**
+   * Something seen here of a material in a fluid.
+   *
+   * @param from where it comes from: a job, a run, or typed
+   */
+  public record SeenLine(
+      Kind kind,
+      double reading,
+      double temperatureC,
+      double concentrationPct,
+      String pump,
+      String day,
+      String who,
+      String note,
+      String from) {}
+
+  /** Runs of a pump in this material and fluid. */
+  public record RunsLine(String pump, List<Boolean> failed, double longestHours) {}
+
+  /**
+   * A change of the shop's own rows.
+   *
+   * @param id number of the row, by which it is ended
+   */
+  public record Change(
+      long id,
+      String table,
+      String key,
+      String line,
+      String writtenBy,
+      String writtenOn,
+      Optional<String> endedBy,
+      Optional<String> endedOn) {}
+
+  /** An own row as it might be written. */
+  public record OwnResistance(
+      String fluid,
+      String material,
+      double fromPct,
+      double toPct,
+      Optional<Double> fullC,
+      Optional<Double> limitedC,
+      Optional<Effect> effect,
+      String note) {}
+
+  /** What was seen and the library disagree, and a row that agrees with both. */
+  public record ContradictionView(String sentence, OwnResistance suggestion) {}
+
+  /**
+   * A material in a fluid: rows, what was seen here, where the two disagree, what was changed.
+   *
+   * @param effects what an own row may say that the fluid does
+   */
+  public record PairView(
+      String fluid,
+      String fluidName,
+      String material,
+      String materialName,
+      List<ResistanceLine> rows,
+      List<SeenLine> seen,
+      List<RunsLine> runs,
+      List<ContradictionView> contradictions,
+      List<Change> history,
+      List<Effect> effects) {}
+
+  /** Something seen, as it is typed. */
+  public record FindingRequest(
+      String fluid,
+      String material,
+      Double concentrationPct,
+      Double temperatureC,
+      Kind kind,
+      Double reading,
+      String pump,
+      String note,
+      String who) {}
+
+  /** What an import did, or would do. */
+  public record ImportReport(
+      String table, int added, int replaced, int unchanged, boolean stored) {}
+}

@@ -1,0 +1,182 @@
+package isokinon.server.work.stores;
+
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.stock.KeptCondition;
+import isokinon.server.access.People;
+import isokinon.server.db.BenchMapper;
+import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.KeptPartRow;
+import isokinon.server.db.PumpMapper;
+import isokinon.server.db.PumpRow;
+import isokinon.server.db.ShelfMapper;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.pumps.PartRuns;
+import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Retired parts that are kept, with what they have run. */
+@Service
+public class KeptParts {
+
+  /** What hangs on a kept part begins so. */
+  public static final String KEPT = "K-";
+
+  /** A retired part to be kept. */
+  public record KeepRequest(
+      String pump,
+      String part,
+      String serial,
+      KeptCondition condition,
+      Double hours,
+      String note,
+      String place,
+      String who) {}
+
+  private final ShelfMapper shelf;
+  private final HistoryMapper history;
+  private final BenchMapper bench;
+  private final PumpMapper pumps;
+  private final PumpRegister register;
+  private final Sheets sheets;
+  private final People people;
+  private final Clock clock;
+
+  KeptParts(
+      ShelfMapper shelf,
+      HistoryMapper history,
+      BenchMapper bench,
+      PumpMapper pumps,
+      PumpRegister register,
+      Sheets sheets,
+      People people,
+      Clock clock) {
+    this.shelf = shelf;
+    this.history = history;
+    this.bench = bench;
+    this.pumps = pumps;
+    this.register = register;
+    this.sheets = sheets;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /** Keeps a retired part, with what it has run; answers what to write on its tag. */
+  @Transactional
+  public String keep(KeepRequest q) {
+    String who = Shelf.text(q.who());
+    people.requireKnown(who);
+    PumpRow pump =
+        pumps
+            .byTag(Shelf.text(q.pump()))
+            .map(register::carriedOn)
+            .orElseThrow(
+                () -> RequestProblem.missing("No pump is called " + Shelf.text(q.pump()) + "."));
+    Sheet sheet =
+        pump.sheet()
+            .flatMap(sheets::find)
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        422, "pump", pump.tag() + " has no sheet, so no list of parts."));
+    Part part =
+        sheet
+            .part(Shelf.text(q.part()))
+            .orElseThrow(
+                () -> RequestProblem.of(400, "part", "Say which part of the sheet it is."));
+    if (part.renew() == Part.Renew.ONE_TIME) {
+      throw RequestProblem.of(
+          422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
+    }
+    if (q.condition() == null) {
+      throw RequestProblem.of(400, "condition", "A part that is kept is sound, or to be watched.");
+    }
+    if (q.hours() != null && !(q.hours() >= 0)) {
+      throw RequestProblem.of(400, "hours", "Hours on it are 0 or more.");
+    }
+    Known known = known(pump, part);
+    double hours =
+        Optional.ofNullable(q.hours())
+            .or(known::hours)
+            .orElseThrow(
+                () ->
+                    RequestProblem.of(
+                        422,
+                        "hours",
+                        "Nobody wrote down when the "
+                            + Text.inSentence(part.name())
+                            + " went in: say how many hours it has run."));
+    String id = KEPT + String.format("%03d", shelf.keptEver() + 1);
+    shelf.keep(
+        new KeptPartRow(
+            id,
+            Shelf.text(q.serial()).isEmpty() ? known.serial() : Shelf.text(q.serial()),
+            sheet.id(),
+            part.role().orElse(""),
+            part.name(),
+            known.material(),
+            hours,
+            known.counts(),
+            q.condition(),
+            Shelf.text(q.note()),
+            pump.tag(),
+            Shelf.text(q.place()),
+            who,
+            OffsetDateTime.now(clock),
+            null,
+            null));
+    return id;
+  }
+
+  /** What is known of a part that came out of a pump. */
+  private record Known(String serial, String material, Optional<Double> hours, double counts) {
+    static final Known NOTHING = new Known("", "", Optional.empty(), 0);
+  }
+
+  /** Of a pump on the bench it is what stood in it, else what came out of it last. */
+  private Known known(PumpRow pump, Part part) {
+    String role = part.role().orElse("");
+    boolean lead = role.equals(pump.role());
+    String place = lead ? "" : PartRuns.place(part);
+    boolean onBench = bench.runningOn(pump.tag()).isPresent();
+    if (onBench && lead) {
+      return new Known(
+          pump.partSerial(), pump.material(), Optional.of(pump.age()), pump.countAge());
+    }
+    if (onBench) {
+      return history.fitted(pump.tag()).stream()
+          .filter(f -> f.standsFor(role, place))
+          .findFirst()
+          .map(
+              f ->
+                  new Known(
+                      f.partSerial(), f.material(), Optional.of(f.age(pump)), f.countAge(pump)))
+          .orElse(Known.NOTHING);
+    }
+    return pumps.runs(pump.tag()).stream()
+        .filter(r -> r.role().equals(role) && (r.place().equals(place) || r.place().isEmpty()))
+        .reduce((earlier, later) -> later)
+        .map(r -> new Known(r.partSerial(), r.material(), Optional.of(r.age()), r.countAge()))
+        .orElse(Known.NOTHING);
+  }
+
+  /** Writes off a kept part. */
+  @Transactional
+  public void scrapKept(String id, String who) {
+    people.requireKnown(Shelf.text(who));
+    if (shelf.gone(id, "scrapped", OffsetDateTime.now(clock)) == 0) {
+      throw RequestProblem.missing("No part is kept as " + id + ".");
+    }
+  }
+
+  /** A part that is kept under this tag. */
+  public Optional<KeptPartRow> kept(String id) {
+    return shelf.keptPart(id).filter(k -> k.goneAt() == null);
+  }
+}
