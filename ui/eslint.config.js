@@ -1,4 +1,5 @@
 import js from "@eslint/js";
+import imports from "eslint-plugin-import-x";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
@@ -7,6 +8,11 @@ export default ts.config(
   js.configs.recommended,
   ts.configs.strict,
   hooks.configs.flat["recommended-latest"],
+  imports.flatConfigs.typescript,
+  {
+    settings: { "import-x/resolver": { typescript: true } },
+    rules: { "import-x/no-cycle": "error" },
+  },
   {
     files: ["src/places/**", "src/parts/**", "src/kits/**", "src/App.tsx"],
     rules: {

@@ -2,7 +2,9 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import { api, Away, Refused } from "./client";
 
 function answers(status: number, body: unknown) {
-  const fetched = vi.fn(() => Promise.resolve(new Response(JSON.stringify(body), { status })));
+  const fetched = vi.fn<(request: Request) => Promise<Response>>(() =>
+    Promise.resolve(new Response(JSON.stringify(body), { status })),
+  );
   vi.stubGlobal("fetch", fetched);
   return fetched;
 }
@@ -10,6 +12,15 @@ function answers(status: number, body: unknown) {
 afterEach(() => vi.unstubAllGlobals());
 
 describe("asking the server", () => {
+  it("sends a table as it is, with what is asked besides in the address", async () => {
+    const fetched = answers(200, {});
+    await api.bringCounters("tag,counter\n", "RT", true);
+    const request = fetched.mock.calls[0]?.[0];
+    expect(new URL(request?.url ?? "").search).toBe("?who=RT&dryRun=true");
+    expect(request?.headers.get("content-type")).toBe("text/csv");
+    await expect(request?.text()).resolves.toBe("tag,counter\n");
+  });
+
   it("gives what it answers", async () => {
     answers(200, [{ initials: "RT" }]);
     await expect(api.people()).resolves.toEqual([{ initials: "RT" }]);
@@ -18,7 +29,7 @@ describe("asking the server", () => {
   it("keeps odd characters in an address apart", async () => {
     const fetched = answers(200, {});
     await api.pump("EFF/02?");
-    expect(fetched).toHaveBeenCalledWith("/api/v1/pumps/EFF%2F02%3F", undefined);
+    expect(new URL(fetched.mock.calls[0]?.[0].url ?? "").pathname).toBe("/api/v1/pumps/EFF%2F02%3F");
   });
 
   it("tells a refusal with its faults from a server that is away", async () => {

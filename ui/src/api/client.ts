@@ -1,219 +1,173 @@
+import { answer, server } from "./transport";
 import type {
+  ActRequest,
   ChoiceQuestion,
-  CounterReport,
-  DiaryView,
+  ChooserView,
   DutyForm,
   FindingRequest,
-  FindingView,
-  InsightView,
-  FluidSheet,
-  GaugeView,
-  ImportReport,
-  LibraryView,
-  OwnResistance,
-  PairView,
-  BenchView,
-  LogLine,
-  Rail,
-  ChooserView,
-  Fault,
-  FloorView,
-  Person,
-  WaysView,
-  PumpView,
-  RateAnswer,
-  SymptomQuestion,
-  ComparisonView,
-  HistoryReport,
-  KnownField,
+  GaugeCondition,
   ImportRequest,
-  LifeQuestion,
-  LifeView,
   KeepRequest,
+  LifeQuestion,
+  LotAct,
   LotRequest,
+  OwnResistance,
+  PolicyWay,
   ReceivedRequest,
-  StoresView,
   SideQuestion,
-  SymptomsView,
-  WrenchChoice,
-  Running,
-  ActRequest,
-  Draft,
-  Imported,
-  Listed,
-  Revision,
+  SymptomQuestion,
 } from "./types";
 
-/** The server answered, and said no. */
-export class Refused extends Error {
-  constructor(
-    readonly status: number,
-    message: string,
-    readonly faults: Fault[],
-    readonly now: BenchView | null,
-  ) {
-    super(message);
-  }
-}
+export { Away, Refused } from "./transport";
 
-/** The server did not answer. */
-export class Away extends Error {}
+const CSV = { headers: { "content-type": "text/csv" } } as const;
+const YAML = { headers: { "content-type": "application/yaml" } } as const;
 
-const GATEWAY_FAILURES = new Set([502, 503, 504]);
-
-async function answered(path: string, init?: RequestInit): Promise<Response> {
-  let response: Response;
-  try {
-    response = await fetch(`/api/v1${path}`, init);
-  } catch {
-    throw new Away("The server does not answer.");
-  }
-  if (response.ok) return response;
-  if (GATEWAY_FAILURES.has(response.status)) throw new Away("The server does not answer.");
-  const problem = (await response.json().catch(() => ({}))) as {
-    detail?: string;
-    errors?: Fault[];
-    now?: BenchView;
-  };
-  throw new Refused(
-    response.status,
-    problem.detail ?? `The server answered ${response.status}.`,
-    problem.errors ?? [],
-    problem.now ?? null,
-  );
-}
-
-const ask = async <T>(path: string, init?: RequestInit): Promise<T> => (await (await answered(path, init)).json()) as T;
-
-const YAML = { "content-type": "application/yaml" };
-
-const post = <T>(path: string, body: unknown): Promise<T> =>
-  ask<T>(path, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify(body),
-  });
+/** Sends a body as it is: text, or a file. */
+const raw = { bodySerializer: (body: unknown) => body as BodyInit };
 
 const at = encodeURIComponent;
 
+type Known<T> = { [K in keyof T]?: NonNullable<T[K]> };
+
+/** What is not known is left out of a question. */
+function known<T extends object>(fields: T): Known<T> {
+  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== null)) as Known<T>;
+}
+
 export const api = {
-  floor: () => ask<FloorView>("/floor"),
-  people: () => ask<Person[]>("/people"),
-  pump: (tag: string) => ask<PumpView>(`/pumps/${at(tag)}`),
-  wetEnds: (tag: string) => ask<ChooserView>(`/pumps/${at(tag)}/wet-ends`),
-  choose: (question: ChoiceQuestion) => post<ChooserView>("/wet-ends/choose", question),
-  choiceSheet: async (question: ChoiceQuestion): Promise<Blob> => {
-    const response = await answered("/wet-ends/choice.pdf", {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify(question),
-    });
-    return response.blob();
-  },
+  floor: () => answer(server.GET("/api/v1/floor")),
+  people: () => answer(server.GET("/api/v1/people")),
+  pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
   exchange: (tag: string, other: string, because: string, who: string) =>
-    post<PumpView>(`/pumps/${at(tag)}/exchange`, { with: other, because, who }),
+    answer(
+      server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because, who } }),
+    ),
+  bringCounters: (csv: string, who: string, dryRun: boolean) =>
+    answer(server.POST("/api/v1/counters", { params: { query: { who, dryRun } }, body: csv, ...CSV, ...raw })),
+
+  wetEnds: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}/wet-ends", { params: { path: { tag } } })),
+  choose: (body: ChoiceQuestion) => answer(server.POST("/api/v1/wet-ends/choose", { body })),
+  choiceSheet: (body: ChoiceQuestion): Promise<Blob> =>
+    answer(server.POST("/api/v1/wet-ends/choice.pdf", { body, parseAs: "blob" })),
   changeDuty: (tag: string, duty: DutyForm, who: string) =>
-    ask<ChooserView>(`/pumps/${at(tag)}/duty`, {
-      method: "PUT",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify({ duty, who }),
-    }),
-  materials: () => ask<LibraryView>("/materials"),
-  fluid: (code: string) => ask<FluidSheet>(`/materials/fluids/${at(code)}`),
+    answer(server.PUT("/api/v1/pumps/{tag}/duty", { params: { path: { tag } }, body: { duty, who } })),
+  rate: (role: string, chooser: ChooserView) =>
+    answer(
+      server.POST("/api/v1/compute/wet-end/rate", {
+        body: {
+          role,
+          exposures: chooser.duty.exposures.map(({ fluid, concentrationPct, temperatureC, share }) =>
+            known({ fluid, concentrationPct, temperatureC, share }),
+          ),
+          ...known({ abrasion: chooser.duty.abrasion, suctionLiftM: chooser.duty.suctionLiftM }),
+        },
+      }),
+    ),
+
+  materials: () => answer(server.GET("/api/v1/materials")),
+  fluid: (fluid: string) => answer(server.GET("/api/v1/materials/fluids/{fluid}", { params: { path: { fluid } } })),
   pair: (fluid: string, material: string) =>
-    ask<PairView>(`/materials/pairs?${new URLSearchParams({ fluid, material })}`),
-  find: (finding: FindingRequest) => post<PairView>("/materials/findings", finding),
-  writeOwn: (row: OwnResistance, who: string) => post<PairView>("/materials/own", { row, who }),
-  endOwn: (table: string, id: number, who: string) => post<unknown>(`/materials/tables/${table}/ended`, { id, who }),
+    answer(server.GET("/api/v1/materials/pairs", { params: { query: { fluid, material } } })),
+  find: (body: FindingRequest) => answer(server.POST("/api/v1/materials/findings", { body })),
+  writeOwn: (row: OwnResistance, who: string) => answer(server.POST("/api/v1/materials/own", { body: { row, who } })),
+  endOwn: (table: string, id: number, who: string) =>
+    answer(server.POST("/api/v1/materials/tables/{table}/ended", { params: { path: { table } }, body: { id, who } })),
   tableUrl: (table: string, own: boolean) => `/api/v1/materials/tables/${table}?own=${own}`,
   bringTable: (table: string, csv: string, who: string, dryRun: boolean) =>
-    ask<ImportReport>(`/materials/tables/${table}?${new URLSearchParams({ who, dryRun: String(dryRun) })}`, {
-      method: "POST",
-      headers: { "content-type": "text/csv" },
-      body: csv,
-    }),
-  bringCounters: (csv: string, who: string, dryRun: boolean) =>
-    ask<CounterReport>(`/counters?${new URLSearchParams({ who, dryRun: String(dryRun) })}`, {
-      method: "POST",
-      headers: { "content-type": "text/csv" },
-      body: csv,
-    }),
-  insights: () => ask<InsightView[]>("/life/finds"),
-  life: (question: LifeQuestion) => post<LifeView>("/life", question),
-  keep: (pumps: string[], way: string, everyHours: number | null, because: string, who: string) =>
-    post<unknown>("/life/policy", { pumps, way, everyHours, because, who }),
-  chooseMode: async (role: string, material: string, duty: string, shape: number, who: string): Promise<void> => {
-    await answered("/life/mode", {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify({ role, material, duty, shape, who }),
-    });
-  },
-  compare: (first: SideQuestion, second: SideQuestion) => post<ComparisonView>("/life/compare", { first, second }),
-  stores: () => ask<StoresView>("/stores"),
-  shelfAct: (act: string, request: LotRequest) => post<StoresView>(`/stores/acts/${act}`, request),
-  receiveLot: (request: ReceivedRequest) => post<StoresView>("/stores/lots", request),
+    answer(
+      server.POST("/api/v1/materials/tables/{table}", {
+        params: { path: { table }, query: { who, dryRun } },
+        body: csv,
+        ...CSV,
+        ...raw,
+      }),
+    ),
+
+  insights: () => answer(server.GET("/api/v1/life/finds")),
+  life: (body: LifeQuestion) => answer(server.POST("/api/v1/life", { body })),
+  keep: (pumps: string[], way: PolicyWay, everyHours: number | null, because: string, who: string) =>
+    answer(server.POST("/api/v1/life/policy", { body: { pumps, way, ...known({ everyHours }), because, who } })),
+  chooseMode: (role: string, material: string, duty: string, shape: number, who: string) =>
+    answer(server.POST("/api/v1/life/mode", { body: { role, material, duty, shape, who } })),
+  compare: (first: SideQuestion, second: SideQuestion) =>
+    answer(server.POST("/api/v1/life/compare", { body: { first, second } })),
+  historyFields: () => answer(server.GET("/api/v1/history/fields")),
+  bringHistory: (body: ImportRequest) => answer(server.POST("/api/v1/history/import", { body })),
+  restore: (everything: Blob) =>
+    answer(
+      server.POST("/api/v1/everything.json", {
+        body: everything as never,
+        headers: { "content-type": "application/json" },
+        ...raw,
+      }),
+    ),
+
+  stores: () => answer(server.GET("/api/v1/stores")),
+  shelfAct: (act: LotAct, body: LotRequest) =>
+    answer(server.POST("/api/v1/stores/acts/{act}", { params: { path: { act } }, body })),
+  receiveLot: (body: ReceivedRequest) => answer(server.POST("/api/v1/stores/lots", { body })),
   releaseHeld: (id: number, who: string) =>
-    ask<StoresView>(`/stores/reservations/${id}?${new URLSearchParams({ who })}`, { method: "DELETE" }),
+    answer(server.DELETE("/api/v1/stores/reservations/{id}", { params: { path: { id }, query: { who } } })),
   serviceLevel: (level: number, who: string) =>
-    ask<StoresView>(`/stores/level?${new URLSearchParams({ level: String(level), who })}`, { method: "PUT" }),
-  keepPart: (request: KeepRequest) => post<{ id: string }>("/stores/kept", request),
+    answer(server.PUT("/api/v1/stores/level", { params: { query: { level, who } } })),
+  keepPart: (body: KeepRequest) => answer(server.POST("/api/v1/stores/kept", { body })),
   scrapKept: (id: string, who: string) =>
-    ask<StoresView>(`/stores/kept/${at(id)}?${new URLSearchParams({ who })}`, { method: "DELETE" }),
-  diary: () => ask<DiaryView>("/diary"),
-  planDiary: (who: string) => post<DiaryView>(`/diary/plan?${new URLSearchParams({ who })}`, {}),
-  pin: (pump: string, at: { day: number; minute: number; person: string } | null, who: string) =>
-    post<DiaryView>("/diary/pin", { pump, ...(at ?? {}), who }),
-  historyFields: () => ask<KnownField[]>("/history/fields"),
-  restore: async (everything: Blob): Promise<void> => {
-    await answered("/everything.json", {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: everything,
-    });
-  },
-  bringHistory: (request: ImportRequest) => post<HistoryReport>("/history/import", request),
-  symptoms: (tag: string, told: SymptomQuestion) => post<SymptomsView>(`/pumps/${at(tag)}/symptoms`, told),
-  finding: (id: number, part: string, signs: string[]) => post<FindingView>(`/rebuilds/${id}/finding`, { part, signs }),
-  gauges: (unit = "", measure = "") => ask<GaugeView[]>(`/gauges?${new URLSearchParams({ unit, measure })}`),
-  pretend: (gauge: string, condition: string) =>
-    ask<GaugeView>(`/gauges/${at(gauge)}/stand-in?${new URLSearchParams({ condition })}`, { method: "PUT" }),
+    answer(server.DELETE("/api/v1/stores/kept/{id}", { params: { path: { id }, query: { who } } })),
+
+  diary: () => answer(server.GET("/api/v1/diary")),
+  planDiary: (who: string) => answer(server.POST("/api/v1/diary/plan", { params: { query: { who } } })),
+  pin: (pump: string, place: { day: number; minute: number; person: string } | null, who: string) =>
+    answer(server.POST("/api/v1/diary/pin", { body: { pump, ...(place ?? {}), who } })),
+
+  symptoms: (tag: string, body: SymptomQuestion) =>
+    answer(server.POST("/api/v1/pumps/{tag}/symptoms", { params: { path: { tag } }, body })),
+
+  gauges: (unit = "", measure = "") => answer(server.GET("/api/v1/gauges", { params: { query: { unit, measure } } })),
+  pretend: (id: string, condition: GaugeCondition) =>
+    answer(server.PUT("/api/v1/gauges/{id}/stand-in", { params: { path: { id }, query: { condition } } })),
   gaugeStream: (gauge: string, rebuild: number, pump: string, subject: string, measure: string) =>
     `/api/v1/gauges/${at(gauge)}/stream?${new URLSearchParams({ rebuild: String(rebuild), pump, subject, measure })}`,
-  running: () => ask<Running[]>("/rebuilds"),
-  bench: (id: string) => ask<BenchView>(`/rebuilds/${at(id)}`),
-  drawing: (id: string) => ask<Rail[]>(`/rebuilds/${at(id)}/drawing`),
-  log: (id: number) => ask<LogLine[]>(`/rebuilds/${id}/log`),
-  open: (tag: string, who: string, reason: string) => post<BenchView>(`/pumps/${at(tag)}/rebuilds`, { who, reason }),
-  act: (id: string, act: ActRequest) => post<BenchView>(`/rebuilds/${at(id)}/acts`, act),
-  ways: (id: number, items: string[]) => post<WaysView>(`/rebuilds/${id}/ways`, { items }),
-  rate: (role: string, chooser: ChooserView) =>
-    post<RateAnswer>("/compute/wet-end/rate", {
-      role,
-      exposures: chooser.duty.exposures.map(({ fluid, concentrationPct, temperatureC, share }) => ({
-        fluid,
-        concentrationPct,
-        temperatureC,
-        share,
-      })),
-      abrasion: chooser.duty.abrasion,
-      suctionLiftM: chooser.duty.suctionLiftM,
-    }),
   wrench: (targetNm: number, typed: { handleMm: string; adapterMm: string; angleDeg: string }) =>
-    ask<WrenchChoice>(`/wrenches/choice?${new URLSearchParams({ targetNm: String(targetNm), ...typed })}`),
-  sheets: () => ask<Listed[]>("/sheets"),
-  sheetSource: async (id: string, revision?: number): Promise<string> => {
-    const of = revision === undefined ? "" : `/revisions/${revision}`;
-    const response = await answered(`/sheets/${at(id)}${of}`);
-    return response.text();
-  },
-  sheetSchema: () => ask<object>("/sheet-schema"),
-  revisions: (id: string) => ask<Revision[]>(`/sheets/${at(id)}/revisions`),
-  draftSheet: (yaml: string) => ask<Draft>("/sheets/draft", { method: "POST", headers: YAML, body: yaml }),
-  storeSheet: (yaml: string) =>
-    ask<{ id: string; revision: number }>("/sheets", { method: "POST", headers: YAML, body: yaml }),
-  importSheets: (zip: Blob) =>
-    ask<Imported[]>("/sheets.zip", { method: "POST", headers: { "content-type": "application/zip" }, body: zip }),
+    answer(server.GET("/api/v1/wrenches/choice", { params: { query: { targetNm, ...typed } } })),
+
+  running: () => answer(server.GET("/api/v1/rebuilds")),
+  open: (tag: string, who: string, reason: string) =>
+    answer(server.POST("/api/v1/pumps/{tag}/rebuilds", { params: { path: { tag } }, body: { who, reason } })),
+  bench: (id: string) => answer(server.GET("/api/v1/rebuilds/{id}", { params: { path: { id: Number(id) } } })),
+  drawing: (id: string) =>
+    answer(server.GET("/api/v1/rebuilds/{id}/drawing", { params: { path: { id: Number(id) } } })),
+  log: (id: number) => answer(server.GET("/api/v1/rebuilds/{id}/log", { params: { path: { id } } })),
+  act: (id: string, body: ActRequest) =>
+    answer(server.POST("/api/v1/rebuilds/{id}/acts", { params: { path: { id: Number(id) } }, body })),
+  ways: (id: number, items: string[]) =>
+    answer(server.POST("/api/v1/rebuilds/{id}/ways", { params: { path: { id } }, body: { items } })),
+  finding: (id: number, part: string, signs: string[]) =>
+    answer(server.POST("/api/v1/rebuilds/{id}/finding", { params: { path: { id } }, body: { part, signs } })),
   clipboardUrl: (id: number) => `/api/v1/rebuilds/${id}/clipboard.pdf`,
   recordUrl: (id: number) => `/api/v1/rebuilds/${id}/record.pdf`,
+
+  sheets: () => answer(server.GET("/api/v1/sheets")),
+  sheetSource: (id: string, revision?: number): Promise<string> =>
+    revision === undefined
+      ? answer(server.GET("/api/v1/sheets/{id}", { params: { path: { id } }, parseAs: "text" }))
+      : answer(
+          server.GET("/api/v1/sheets/{id}/revisions/{revision}", {
+            params: { path: { id, revision } },
+            parseAs: "text",
+          }),
+        ),
+  sheetSchema: () =>
+    answer(server.GET("/api/v1/sheet-schema", { parseAs: "json" })) as Promise<unknown> as Promise<object>,
+  revisions: (id: string) => answer(server.GET("/api/v1/sheets/{id}/revisions", { params: { path: { id } } })),
+  draftSheet: (yaml: string) => answer(server.POST("/api/v1/sheets/draft", { body: yaml, ...YAML, ...raw })),
+  storeSheet: (yaml: string) => answer(server.POST("/api/v1/sheets", { body: yaml, ...YAML, ...raw })),
+  importSheets: (zip: Blob) =>
+    answer(
+      server.POST("/api/v1/sheets.zip", {
+        body: zip as never,
+        headers: { "content-type": "application/zip" },
+        ...raw,
+      }),
+    ),
 };

@@ -8,6 +8,7 @@ import type { FloorView, Strip } from "../../api/types";
 import { kindName } from "../../drawing/PumpKind";
 import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
+import { COLUMNS } from "./columns";
 import { Counters } from "./Counters";
 import { Clocks } from "./Clocks";
 import { Legend } from "./Legend";
@@ -18,15 +19,6 @@ import { VirtualRows } from "./VirtualRows";
 import { Choice } from "../../parts/Choice";
 
 /** Columns of a row left of its strip, in pixels, and what stands at its right end. */
-export const COLUMNS = {
-  mark: 26,
-  tag: 42,
-  kind: 108,
-  duty: 150,
-  wetEnd: 308,
-  hours: 408,
-  strip: 416,
-};
 export const RIGHT = 64;
 
 const ALL = "";

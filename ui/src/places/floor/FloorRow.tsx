@@ -6,7 +6,7 @@ import { kindName, PumpKindAt } from "../../drawing/PumpKind";
 import { RunningOut } from "../../drawing/RunningOut";
 import { MarkAt, STATE_WORDS } from "../../parts/Mark";
 import { percent, rounded } from "../../parts/numbers";
-import { COLUMNS } from "./Floor";
+import { COLUMNS } from "./columns";
 import { monthStarts } from "./Months";
 
 export const ROW = 42;

@@ -1,6 +1,6 @@
 import type { ScaleLinear } from "d3-scale";
 import { day } from "../../parts/numbers";
-import { COLUMNS } from "./Floor";
+import { COLUMNS } from "./columns";
 
 const MS_PER_DAY = 86_400_000;
 const LEAST_GAP = 24;

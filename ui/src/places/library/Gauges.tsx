@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api } from "../../api/client";
+import type { GaugeCondition } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
 import { rounded, unitWord } from "../../parts/numbers";
 import { Empty, Failed, Loading } from "../../parts/States";
 
-const CONDITIONS: Record<string, string> = {
+const CONDITIONS: Record<GaugeCondition, string> = {
   ok: "works",
   drifted: "drifted",
   "other-unit": "set to another unit",
@@ -19,7 +20,7 @@ export default function Gauges() {
   const queries = useQueryClient();
   const gauges = useQuery({ queryKey: ["gauges"], queryFn: () => api.gauges() });
   const pretend = useMutation({
-    mutationFn: ({ id, condition }: { id: string; condition: string }) => api.pretend(id, condition),
+    mutationFn: ({ id, condition }: { id: string; condition: GaugeCondition }) => api.pretend(id, condition),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["gauges"] }),
   });
   if (gauges.error && !gauges.data) return <Failed error={gauges.error} what="the gauges" />;
@@ -68,8 +69,8 @@ export default function Gauges() {
                   label={`Stand-in of ${g.id}`}
                   value={g.condition}
                   all="works"
-                  of={Object.keys(CONDITIONS)}
-                  say={(c) => CONDITIONS[c] ?? c}
+                  of={Object.keys(CONDITIONS) as GaugeCondition[]}
+                  say={(c) => CONDITIONS[c]}
                   onChange={(c) => pretend.mutate({ id: g.id, condition: c || "ok" })}
                 />
               </td>

@@ -1,10 +1,10 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api } from "../../api/client";
-import type { StoresView } from "../../api/types";
+import type { LotAct, StoresView } from "../../api/types";
 import { useSettings } from "../../parts/settings";
 
 export interface ShelfAct {
-  act: string;
+  act: LotAct;
   lot: string;
   pump?: string;
   rebuild?: number;

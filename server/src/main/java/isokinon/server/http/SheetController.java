@@ -2,10 +2,10 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.core.sheet.Sheet;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.List;
-import java.util.Map;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpStatus;
@@ -78,10 +78,13 @@ class SheetController {
     return sheets.importZip(zip);
   }
 
+  /** Under which name and revision a sheet was stored. */
+  record StoredSheet(String id, int revision) {}
+
   @PostMapping(value = "/sheets", consumes = "application/yaml")
   @ResponseStatus(HttpStatus.CREATED)
-  Map<String, Object> store(@RequestBody String source) {
-    var sheet = sheets.store(source);
-    return Map.of("id", sheet.id(), "revision", sheet.revision());
+  StoredSheet store(@RequestBody String source) {
+    Sheet sheet = sheets.store(source);
+    return new StoredSheet(sheet.id(), sheet.revision());
   }
 }

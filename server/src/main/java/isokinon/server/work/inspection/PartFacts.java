@@ -1,20 +1,24 @@
 package isokinon.server.work.inspection;
 
+import isokinon.core.cavity.RotorChoice;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.material.Material;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.wetend.Roles;
+import isokinon.server.db.ExposureRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
-import isokinon.server.db.WetEndRow;
 import isokinon.server.work.inspection.FindingView.Fact;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.FittedWetEnds;
+import isokinon.server.work.pumps.SwellSeen;
 import isokinon.server.work.rebuild.Job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -22,16 +26,15 @@ import org.springframework.stereotype.Component;
 @Component
 public class PartFacts {
 
-  private static final double STEEL_ALPHA = 1.2e-5;
-  private static final double REFERENCE_C = 20;
-
   private final ShopLibrary library;
   private final FittedWetEnds wetEnds;
+  private final SwellSeen swell;
   private final PumpMapper pumps;
 
-  PartFacts(ShopLibrary library, FittedWetEnds wetEnds, PumpMapper pumps) {
+  PartFacts(ShopLibrary library, FittedWetEnds wetEnds, SwellSeen swell, PumpMapper pumps) {
     this.library = library;
     this.wetEnds = wetEnds;
+    this.swell = swell;
     this.pumps = pumps;
   }
 
@@ -50,48 +53,54 @@ public class PartFacts {
 
   private List<Fact> fit(Job job, RotorFit.Stator stator) {
     PumpRow pump = job.pump();
-    double hottest = hottest(pump);
-    WetEndRow wetEnd = wetEnds.of(pump.tag());
-    return library
-        .materials()
-        .material(job.rebuild().fitted().material())
-        .flatMap(Material::alphaPerK)
-        .map(
-            alpha -> {
-              RotorFit fit =
-                  RotorFit.at(
-                      stator.boreRadiusMm(),
-                      stator.tubeRadiusMm(),
-                      alpha,
-                      hottest - REFERENCE_C,
-                      0,
-                      stator.rotorDiameterMm() + wetEnd.rotorClassMm(),
-                      STEEL_ALPHA);
-              boolean tight = fit.interferenceMm() > stator.mostMm();
-              boolean loose = fit.interferenceMm() < stator.leastMm();
-              return new Fact(
-                  String.format(
-                      Locale.ROOT,
-                      "The rotor in it sits with %.2f mm at %.0f °C, new and without swell; %.1f to"
-                          + " %.1f mm is the sheet's band%s.",
-                      fit.interferenceMm(),
-                      hottest,
-                      stator.leastMm(),
-                      stator.mostMm(),
-                      tight
-                          ? ": too tight, choose the rotor class at Decide"
-                          : loose ? ": too loose" : ""),
-                  tight || loose ? Part.Verdict.WATCH : Part.Verdict.SOUND);
-            })
-        .stream()
-        .toList();
+    Map<String, String> inIt = wetEnds.materials(pump);
+    String elastomer = job.rebuild().fitted().material();
+    Optional<Double> seen =
+        swell.of(
+            elastomer,
+            pumps.exposures(pump.tag()).stream().map(ExposureRow::fluid).distinct().toList());
+    if (alpha(elastomer).isEmpty()) {
+      return List.of();
+    }
+    RotorChoice rotors =
+        RotorChoice.of(
+            stator,
+            alpha(elastomer),
+            alpha(inIt.getOrDefault(Roles.ROTOR, "")),
+            seen,
+            hottest(pump));
+    RotorFit fit = rotors.fit(wetEnds.of(pump.tag()).rotorClassMm());
+    boolean tight = fit.interferenceMm() > stator.mostMm();
+    boolean loose = fit.interferenceMm() < stator.leastMm();
+    return List.of(
+        new Fact(
+            String.format(
+                Locale.ROOT,
+                "The rotor in it sits with %.2f mm at %.0f °C, %s; %.1f to %.1f mm is the sheet's"
+                    + " band%s.",
+                fit.interferenceMm(),
+                rotors.hottestC(),
+                seen.map(
+                        x ->
+                            String.format(Locale.ROOT, "with the %.1f %% swell seen here", 100 * x))
+                    .orElse("new and without swell"),
+                stator.leastMm(),
+                stator.mostMm(),
+                tight
+                    ? ": too tight, choose the rotor class at Decide"
+                    : loose ? ": too loose" : ""),
+            tight || loose ? Part.Verdict.WATCH : Part.Verdict.SOUND));
+  }
+
+  private Optional<Double> alpha(String material) {
+    return library.materials().material(material).flatMap(Material::alphaPerK);
   }
 
   private double hottest(PumpRow pump) {
     return pumps.exposures(pump.tag()).stream()
         .mapToDouble(e -> e.temperatureC())
         .max()
-        .orElse(REFERENCE_C);
+        .orElse(RotorChoice.AS_BUILT_C);
   }
 
   private List<Fact> coupling(PumpRow pump, Sheet.Coupling c) {

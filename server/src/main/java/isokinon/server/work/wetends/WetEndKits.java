@@ -1,16 +1,14 @@
 package isokinon.server.work.wetends;
 
+import isokinon.core.cavity.RotorChoice;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.KitRanking.Candidate;
-import isokinon.core.wetend.PairEvidence;
 import isokinon.core.wetend.Rating;
 import isokinon.core.wetend.Roles;
-import isokinon.server.db.FindingRow;
-import isokinon.server.db.JudgedReadingRow;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.OfferRow;
 import isokinon.server.db.StoresMapper;
@@ -22,6 +20,7 @@ import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.lives.LifeService;
 import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
 import isokinon.server.work.pumps.FittedWetEnds;
+import isokinon.server.work.pumps.SwellSeen;
 import isokinon.server.work.shared.Text;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,10 +30,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.DoubleStream;
 import org.springframework.stereotype.Component;
 
 /**
@@ -42,13 +39,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class WetEndKits {
-
-  private static final double AS_BUILT_C = 20;
-
-  /** Linear expansion where the library does not tell it, 1/K (usual values). */
-  private static final double RUBBER_ALPHA = 1.6e-4;
-
-  private static final double STEEL_ALPHA = 1.2e-5;
 
   /** A kit with all that the ranking and the screen need of it. */
   record Offered(
@@ -61,6 +51,7 @@ class WetEndKits {
       GroupEvidence known) {}
 
   private final WetEndMapper store;
+  private final SwellSeen swells;
   private final Catalogue catalogue;
   private final StoresMapper stores;
   private final ShopLibrary library;
@@ -69,12 +60,14 @@ class WetEndKits {
 
   WetEndKits(
       WetEndMapper store,
+      SwellSeen swells,
       Catalogue catalogue,
       StoresMapper stores,
       ShopLibrary library,
       LifeService lives,
       PlanMinutes plans) {
     this.store = store;
+    this.swells = swells;
     this.catalogue = catalogue;
     this.stores = stores;
     this.library = library;
@@ -124,7 +117,7 @@ class WetEndKits {
             : Map.of();
     parts.putAll(changed);
     Optional<Double> swell =
-        sheet.stator().isPresent() ? swellSeen(kit.material(), s.duty()) : Optional.empty();
+        sheet.stator().isPresent() ? swells.of(kit.material(), fluids(s.duty())) : Optional.empty();
     Other other = other(s, sheet, kit, singles, parts, changed, swell, s.duty());
     String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
     GroupEvidence known = lives.like(lead, kit.material(), group);
@@ -211,8 +204,9 @@ class WetEndKits {
       RotorFit.Stator sizes = sheet.stator().get();
       double hottest = hottest(duty);
       boolean other = changed.containsKey(Roles.ROTOR);
-      Optional<RotorFit.Choice> kept = other ? Optional.empty() : kept(s, sizes, parts, seen, duty);
-      Optional<RotorFit.Choice> fit = kept.or(() -> largest(sizes, parts, seen, duty));
+      RotorChoice rotors = rotors(sizes, parts, seen, duty);
+      Optional<RotorFit.Choice> kept = other ? Optional.empty() : kept(s, rotors);
+      Optional<RotorFit.Choice> fit = kept.or(rotors::largest);
       if (fit.isEmpty()) {
         noRotor =
             Optional.of(
@@ -274,38 +268,31 @@ class WetEndKits {
     return new Other(real, price, note, noRotor);
   }
 
+  private static List<String> fluids(Duty duty) {
+    return duty.exposures().stream().map(Duty.Exposure::fluid).toList();
+  }
+
   private static double hottest(Duty duty) {
     return duty.exposures().stream()
         .mapToDouble(Duty.Exposure::temperatureC)
         .max()
-        .orElse(AS_BUILT_C);
+        .orElse(RotorChoice.AS_BUILT_C);
+  }
+
+  /** The choice of a rotor for a stator of these materials at the hottest of a duty. */
+  private static RotorChoice rotors(
+      RotorFit.Stator stator, Map<String, Material> parts, Optional<Double> swell, Duty duty) {
+    return RotorChoice.of(
+        stator, alpha(parts, Roles.STATOR), alpha(parts, Roles.ROTOR), swell, hottest(duty));
+  }
+
+  private static Optional<Double> alpha(Map<String, Material> parts, String role) {
+    return Optional.ofNullable(parts.get(role)).flatMap(Material::alphaPerK);
   }
 
   /** The rotor in the pump, where it sits right; a duty typed in has none. */
-  private static Optional<RotorFit.Choice> kept(
-      ChoiceSetting s,
-      RotorFit.Stator sizes,
-      Map<String, Material> parts,
-      Optional<Double> swell,
-      Duty duty) {
-    return s.tag().isEmpty()
-        ? Optional.empty()
-        : largest(sizes.only(s.wetEnd().rotorClassMm()), parts, swell, duty);
-  }
-
-  /** The largest rotor that sits right at the hottest of a duty. */
-  private static Optional<RotorFit.Choice> largest(
-      RotorFit.Stator sizes, Map<String, Material> parts, Optional<Double> swell, Duty duty) {
-    return RotorFit.choose(
-        sizes,
-        alpha(parts, Roles.STATOR, RUBBER_ALPHA),
-        hottest(duty) - AS_BUILT_C,
-        swell.orElse(0.0),
-        alpha(parts, Roles.ROTOR, STEEL_ALPHA));
-  }
-
-  private static double alpha(Map<String, Material> parts, String role, double usual) {
-    return Optional.ofNullable(parts.get(role)).flatMap(Material::alphaPerK).orElse(usual);
+  private static Optional<RotorFit.Choice> kept(ChoiceSetting s, RotorChoice rotors) {
+    return s.tag().isEmpty() ? Optional.empty() : rotors.right(s.wetEnd().rotorClassMm());
   }
 
   /** Minutes of the plan that renews a kit and {@code more} parts besides. */
@@ -320,23 +307,6 @@ class WetEndKits {
     return plans.renew(sheet, parts);
   }
 
-  /** Mean volume swell this shop saw of a material in the fluids of a duty, 0.03 is 3 %. */
-  private Optional<Double> swellSeen(String material, Duty duty) {
-    OptionalDouble mean =
-        duty.exposures().stream()
-            .flatMapToDouble(
-                e ->
-                    DoubleStream.concat(
-                        store.findings(e.fluid(), material).stream()
-                            .filter(f -> f.kind() == PairEvidence.Kind.SWELL)
-                            .mapToDouble(FindingRow::reading),
-                        store.judged(e.fluid(), material).stream()
-                            .filter(r -> r.measure().equals("swell"))
-                            .mapToDouble(JudgedReadingRow::reading)))
-            .average();
-    return mean.isPresent() ? Optional.of(mean.getAsDouble() / 100) : Optional.empty();
-  }
-
   /** The candidates of a sheet with a stator for which some rotor sits right in this duty. */
   static List<Candidate> withARotor(ChoiceSetting s, List<Offered> offered, Duty duty) {
     RotorFit.Stator sizes = s.sheet().flatMap(Sheet::stator).orElseThrow();
@@ -345,9 +315,10 @@ class WetEndKits {
 
   private static boolean sits(ChoiceSetting s, RotorFit.Stator sizes, Offered o, Duty duty) {
     Map<String, Material> parts = o.candidate().parts();
+    RotorChoice rotors = rotors(sizes, parts, o.swell(), duty);
     return !parts.containsKey(Roles.STATOR)
-        || kept(s, sizes, parts, o.swell(), duty).isPresent()
-        || largest(sizes, parts, o.swell(), duty).isPresent();
+        || kept(s, rotors).isPresent()
+        || rotors.largest().isPresent();
   }
 
   private static String id(WetKitRow kit) {
