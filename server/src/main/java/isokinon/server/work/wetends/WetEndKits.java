@@ -12,7 +12,6 @@ import isokinon.core.wetend.Roles;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.OfferRow;
 import isokinon.server.db.StoresMapper;
-import isokinon.server.db.WetEndMapper;
 import isokinon.server.db.WetKitRow;
 import isokinon.server.work.library.Catalogue;
 import isokinon.server.work.library.PlanMinutes;
@@ -50,7 +49,6 @@ class WetEndKits {
       List<LotRow> lots,
       GroupEvidence known) {}
 
-  private final WetEndMapper store;
   private final SwellSeen swells;
   private final Catalogue catalogue;
   private final StoresMapper stores;
@@ -59,14 +57,12 @@ class WetEndKits {
   private final PlanMinutes plans;
 
   WetEndKits(
-      WetEndMapper store,
       SwellSeen swells,
       Catalogue catalogue,
       StoresMapper stores,
       ShopLibrary library,
       LifeService lives,
       PlanMinutes plans) {
-    this.store = store;
     this.swells = swells;
     this.catalogue = catalogue;
     this.stores = stores;

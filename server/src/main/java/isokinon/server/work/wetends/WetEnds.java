@@ -24,12 +24,10 @@ import isokinon.server.db.WetEndMapper;
 import isokinon.server.db.WetEndRow;
 import isokinon.server.db.WetKitRow;
 import isokinon.server.work.library.LotText;
-import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.DutyForm;
 import isokinon.server.work.pumps.FittedWetEnds;
-import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
@@ -78,37 +76,31 @@ public class WetEnds {
    */
   public record Question(String tag, String sheet, String family, String body, DutyForm duty) {}
 
-  private final PumpRegister pumps;
   private final PumpMapper store;
   private final WetEndMapper wetEnds;
   private final FittedWetEnds fitted;
   private final ChoiceSettings settings;
   private final WetEndKits kitsOf;
-  private final Sheets sheets;
   private final ShopLibrary library;
   private final ShelfLifeService shelf;
   private final People people;
   private final Clock clock;
 
   WetEnds(
-      PumpRegister pumps,
       PumpMapper store,
       WetEndMapper wetEnds,
       FittedWetEnds fitted,
       ChoiceSettings settings,
       WetEndKits kitsOf,
-      Sheets sheets,
       ShopLibrary library,
       ShelfLifeService shelf,
       People people,
       Clock clock) {
-    this.pumps = pumps;
     this.store = store;
     this.wetEnds = wetEnds;
     this.fitted = fitted;
     this.settings = settings;
     this.kitsOf = kitsOf;
-    this.sheets = sheets;
     this.library = library;
     this.shelf = shelf;
     this.people = people;
