@@ -109,7 +109,7 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
         </span>
       </div>
       {k.costPer1000h !== null && <CostLine kit={k} x={x} best={best} />}
-      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-3 pl-8 text-body leading-[21px] narrow">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-3 pl-8 text-small leading-[21px] narrow">
         {k.lifeHours !== null && (
           <p className="whitespace-nowrap">
             <span className="m font-semibold tracking-[-.04em]">{rounded(Math.round(k.lifeHours / 10) * 10)}</span> h{" "}
@@ -121,7 +121,7 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
         {k.lifeHours !== null && (
           <p>
             £{rounded(k.price)} and {Math.round(k.labourMinutes)} min
-            {k.changeAtHours !== null && `, change at ${hundreds(k.changeAtHours)} h`}
+            {k.changeAtHours !== null && `, change at ${hundreds(k.changeAtHours)}\u00a0h`}
           </p>
         )}
         <p className={k.status === "over-age" ? "font-[680] text-renew" : ""}>{shelfWord(k)}</p>

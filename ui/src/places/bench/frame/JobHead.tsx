@@ -15,7 +15,7 @@ export function JobHead({ view }: { view: BenchView }) {
         <span className="sr-only">, rebuild at the bench</span>
       </h1>
       <div className="min-w-[240px] flex-1 leading-5">
-        <p className="truncate text-lead font-[600]" title={view.pump.duty}>
+        <p className="truncate text-body font-[600]" title={view.pump.duty}>
           {view.pump.duty}
         </p>
         <p className="truncate text-body text-muted" title={view.pump.fitted}>
@@ -25,7 +25,7 @@ export function JobHead({ view }: { view: BenchView }) {
       <Stages stages={view.stages} />
       <div className="w-[130px]">
         <p className="text-right">
-          <span className="m text-head leading-7 font-bold tracking-[-.03em]">{clock(view.elapsedMinutes)}</span>
+          <span className="m text-title leading-7 font-bold tracking-[-.03em]">{clock(view.elapsedMinutes)}</span>
           <span className="m pl-2 text-body text-muted">
             {view.plannedMinutes > 0 ? `of ${clock(view.plannedMinutes)}` : ""}
           </span>
