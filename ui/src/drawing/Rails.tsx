@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Rail, RailPart } from "../api/types";
+import { isLeftShut } from "./leftShut";
 import { HeadPlan } from "./HeadPlan";
 import { Stack } from "./Stack";
 
@@ -12,7 +13,7 @@ interface Props {
 
 /** Whether the plan still has something to take off here. */
 function isLeftToDo(rail: Rail): boolean {
-  return rail.lines.some((l) => l.parts.some((p) => p.where === "in-place" && p.word !== "left shut"));
+  return rail.lines.some((l) => l.parts.some((p) => p.where === "in-place" && !isLeftShut(p)));
 }
 
 /** The stack drawing, one side of the pump at a time; the side with a part in hand shows first. */

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../../api/client";
 import type { FindingView, InspectItem } from "../../../api/types";
+import { isLeftShut } from "../../../drawing/leftShut";
 import { Signature } from "../../../drawing/Signature";
 import { Choice } from "../../../parts/Choice";
 import { Mark } from "../../../parts/Mark";
@@ -306,7 +307,7 @@ function Consequence({
   link,
   next,
 }: Omit<InStage<"INSPECT">, "view"> & { next: FindingView["next"] | undefined }) {
-  const shut = rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => !p.reached && p.state === "unknown");
+  const shut = rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter(isLeftShut);
   const names = new Map(shut.map((p) => [p.name, p.id]));
   const count = now.parts.length;
   const found = now.parts.filter((p) =>

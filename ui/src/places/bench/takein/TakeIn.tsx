@@ -166,8 +166,10 @@ function Wishes({
 /** A part as the drawing shows it before the plan is made: asked for, spoilt by the way in, or left. */
 function asWished(part: RailPart, wishes: Record<string, Wish>, spoilt: Set<string>): RailPart {
   const wish = wishes[part.id] ?? "leave";
-  if (wish === "renew" || spoilt.has(part.id)) return { ...part, state: "renew", word: "renew", subWord: "" };
-  return { ...part, word: wish === "inspect" ? "look" : "leave", subWord: "" };
+  // nothing is left shut yet: every part may still be asked for
+  const open = { ...part, reached: true, subWord: "" };
+  if (wish === "renew" || spoilt.has(part.id)) return { ...open, state: "renew", word: "renew" };
+  return { ...open, word: wish === "inspect" ? "look" : "leave" };
 }
 
 const times = (n: number) => (n === 0 ? "never" : n === 1 ? "once" : n === 2 ? "twice" : `${n} times`);
@@ -271,7 +273,7 @@ function PlanPreview({ ways, sheet }: PreviewProps) {
           {ways.renew.length > 0 && (
             <ul className="pt-2">
               {ways.renew
-                .filter((r) => r.because !== "asked for")
+                .filter((r) => r.reason !== "asked-for")
                 .map((r) => (
                   <li key={r.part} className="border-t border-line2 py-1 text-body leading-[17px]">
                     <b className="font-[640]">

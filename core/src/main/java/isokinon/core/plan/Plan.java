@@ -1,5 +1,6 @@
 package isokinon.core.plan;
 
+import isokinon.core.value.Code;
 import java.util.List;
 
 /**
@@ -43,16 +44,25 @@ public record Plan(
    *
    * @param part part id
    * @param count how many
+   * @param reason why
    * @param because why, as a sentence fragment
    */
-  public record Renewal(String part, int count, String because) {
+  public record Renewal(String part, int count, Reason reason, String because) {
 
-    /** Why a part is renewed that nobody asked for and that is not spoilt. */
-    public static final String KIT_HOLDS_IT = "lies open, the kit holds it";
+    /** Why a part is renewed. */
+    public enum Reason implements Code {
+      ASKED_FOR,
+      /** It goes in once only, and its joint is opened. */
+      JOINT_OPENED,
+      /** It lies open, nobody asked for it, it is not spoilt, but the kit holds it. */
+      KIT_HOLDS_IT,
+      /** It goes only with the material that goes in. */
+      MATERIAL_NEEDS_IT
+    }
 
     /** Whether it is renewed only because its kit is opened. */
     public boolean byKit() {
-      return because.equals(KIT_HOLDS_IT);
+      return reason == Reason.KIT_HOLDS_IT;
     }
   }
 }

@@ -121,8 +121,7 @@ public final class Planner {
   private static List<String> freed(Sheet sheet, List<Integer> members) {
     Set<String> off = new HashSet<>();
     for (int i : members) {
-      off.addAll(sheet.steps().get(i).frees());
-      off.addAll(sheet.steps().get(i).disturbs());
+      off.addAll(sheet.steps().get(i).opens());
     }
     return sheet.parts().stream().map(Part::id).filter(off::contains).toList();
   }
@@ -172,25 +171,34 @@ public final class Planner {
     }
   }
 
+  private record Because(Plan.Renewal.Reason reason, String say) {
+    Plan.Renewal renew(Part part) {
+      return new Plan.Renewal(part.id(), part.count(), reason, say);
+    }
+  }
+
   private static List<Plan.Renewal> renewals(
       Sheet sheet, PlanRequest request, List<Integer> members) {
-    Map<String, String> because = new LinkedHashMap<>();
-    request.renew().forEach(part -> because.put(part, "asked for"));
+    Map<String, Because> because = new LinkedHashMap<>();
+    Because asked = new Because(Plan.Renewal.Reason.ASKED_FOR, "asked for");
+    request.renew().forEach(part -> because.put(part, asked));
     for (int i : members) {
       Step step = sheet.steps().get(i);
-      java.util.stream.Stream.concat(step.frees().stream(), step.disturbs().stream())
+      Because opened =
+          new Because(
+              Plan.Renewal.Reason.JOINT_OPENED,
+              "one-time part, its joint is opened: " + step.strip());
+      step.opens().stream()
           .filter(part -> sheet.part(part).map(Part::oneTime).orElse(false))
-          .forEach(
-              part ->
-                  because.putIfAbsent(part, "one-time part, its joint is opened: " + step.strip()));
+          .forEach(part -> because.putIfAbsent(part, opened));
     }
     if (request.kitContents()) {
-      kitContents(sheet, request, members)
-          .forEach(p -> because.putIfAbsent(p, Plan.Renewal.KIT_HOLDS_IT));
+      Because held = new Because(Plan.Renewal.Reason.KIT_HOLDS_IT, "lies open, the kit holds it");
+      kitContents(sheet, request, members).forEach(p -> because.putIfAbsent(p, held));
     }
     return sheet.parts().stream()
         .filter(p -> because.containsKey(p.id()))
-        .map(p -> new Plan.Renewal(p.id(), p.count(), because.get(p.id())))
+        .map(p -> because.get(p.id()).renew(p))
         .toList();
   }
 

@@ -78,8 +78,7 @@ final class RouteSearch {
       index.put(steps.get(i).id(), i);
     }
     for (int i = 0; i < steps.size(); i++) {
-      Set<String> off = new LinkedHashSet<>(steps.get(i).frees());
-      off.addAll(steps.get(i).disturbs());
+      Set<String> off = new LinkedHashSet<>(steps.get(i).opens());
       for (String part : off) {
         freedBy.computeIfAbsent(part, p -> new ArrayList<>()).add(i);
       }

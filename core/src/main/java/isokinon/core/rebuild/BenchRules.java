@@ -18,9 +18,6 @@ import java.util.Optional;
  */
 final class BenchRules {
 
-  /** So many times the way from watch to renew, or the limit of a test, no reading can lie off. */
-  static final double ABSURD = 20;
-
   /** Longest note or reason, characters. */
   static final int MOST_TEXT = 2_000;
 
@@ -135,9 +132,7 @@ final class BenchRules {
         }
         continue;
       }
-      boolean comesOff =
-          sheet.steps().stream()
-              .anyMatch(s -> s.frees().contains(part) || s.disturbs().contains(part));
+      boolean comesOff = sheet.steps().stream().anyMatch(s -> s.opens().contains(part));
       if (!comesOff) {
         return no("items", "No step of the sheet takes off " + part + ".");
       }
@@ -187,8 +182,7 @@ final class BenchRules {
 
   private Optional<ActRefusal> placed(Act act) {
     return stages
-        .in(Stage.BUILD)
-        .or(() -> stages.current(act.step()))
+        .building(act.step())
         .or(
             () ->
                 unless(

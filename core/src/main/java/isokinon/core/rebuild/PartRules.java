@@ -14,9 +14,6 @@ import java.util.Optional;
 /** Which judgements and readings of a part may be recorded. */
 final class PartRules {
 
-  /** So many times the way from watch to renew no reading can lie off. */
-  private static final double ABSURD = BenchRules.ABSURD;
-
   private final Rebuild rebuild;
   private final Sheet sheet;
   private final StageRules stages;
@@ -29,7 +26,7 @@ final class PartRules {
 
   Optional<ActRefusal> judged(Act act) {
     Optional<Part> part = sheet.part(act.subject());
-    boolean reached = rebuild.plan().map(p -> p.freed().contains(act.subject())).orElse(false);
+    boolean reached = rebuild.comesOff(act.subject());
     if (part.isEmpty()) {
       return no("subject", "The sheet knows no part called " + act.subject() + ".");
     }
@@ -90,8 +87,7 @@ final class PartRules {
         .or(
             () ->
                 unless(
-                    rebuild.stage().compareTo(Stage.BUILD) < 0
-                        && rebuild.plan().map(p -> p.freed().contains(act.subject())).orElse(false),
+                    rebuild.stage().compareTo(Stage.BUILD) < 0 && rebuild.comesOff(act.subject()),
                     "subject",
                     part.get().name() + " is in the pump: it is measured on the tray."))
         .or(() -> absurd(part.get(), act));
@@ -103,7 +99,7 @@ final class PartRules {
       if (!l.measure().equals(act.step()) || act.value().isEmpty()) {
         continue;
       }
-      double reach = ABSURD * Math.abs(l.renew() - l.watch());
+      double reach = StageRules.ABSURD * Math.abs(l.renew() - l.watch());
       double v = act.value().get();
       boolean lengthUnderNothing = !l.eitherWay() && v < 0;
       if (lengthUnderNothing || Math.abs(v - l.watch()) > reach) {

@@ -46,8 +46,8 @@ final class ProofRules {
   private static Optional<ActRefusal> absurd(Sheet.ProofTest test, double v) {
     boolean canBeNegative = test.unit().equals("degC") || test.unit().equals("K");
     double most =
-        BenchRules.ABSURD
-            * Math.max(1, test.max().or(test::min).orElse(Double.MAX_VALUE / BenchRules.ABSURD));
+        StageRules.ABSURD
+            * Math.max(1, test.max().or(test::min).orElse(Double.MAX_VALUE / StageRules.ABSURD));
     return unless(
         (v >= 0 || canBeNegative) && v <= most,
         "value",

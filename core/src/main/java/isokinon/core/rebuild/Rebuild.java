@@ -156,6 +156,11 @@ public final class Rebuild {
     return plan;
   }
 
+  /** Whether a part comes off by the plan as it stands now. */
+  public boolean comesOff(String part) {
+    return plan().map(p -> p.freed().contains(part)).orElse(false);
+  }
+
   /** What the job was asked, of both sides, from a pump that stands whole. */
   public PlanRequest asked() {
     return fold.scope().whole(has(School.Effect.KIT_CONTENTS));
@@ -245,8 +250,7 @@ public final class Rebuild {
     Map<String, Double> due = new LinkedHashMap<>();
     for (String step : everythingBuilt()) {
       sheet()
-          .handling(step)
-          .flatMap(Handling::fastening)
+          .fastening(step)
           .filter(f -> f.retorqueHours() > 0 && !f.locked())
           .ifPresent(f -> due.put(step, f.retorqueHours()));
     }

@@ -65,7 +65,12 @@ final class RenewalRecord {
       if (planned.containsKey(part.id())) {
         renewals.add(planned.get(part.id()));
       } else if (freed.contains(part.id()) && !goesWith(part, fitted.material())) {
-        renewals.add(new Plan.Renewal(part.id(), part.count(), goesIn() + " goes in and needs it"));
+        renewals.add(
+            new Plan.Renewal(
+                part.id(),
+                part.count(),
+                Plan.Renewal.Reason.MATERIAL_NEEDS_IT,
+                goesIn() + " goes in and needs it"));
       }
     }
     return renewals;

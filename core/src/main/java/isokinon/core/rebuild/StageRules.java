@@ -6,6 +6,9 @@ import java.util.Optional;
 /** What every rule of the bench asks first: the stage and the step in hand, and how it says no. */
 final class StageRules {
 
+  /** So many times the way from watch to renew, or the limit of a test, no reading can lie off. */
+  static final double ABSURD = 20;
+
   private final Rebuild rebuild;
 
   StageRules(Rebuild rebuild) {
@@ -27,6 +30,11 @@ final class StageRules {
             .currentStep()
             .map(s -> "Another step is in hand now.")
             .orElse("No step is in hand in " + rebuild.stage().title() + "."));
+  }
+
+  /** The build is on, and this step of it in hand. */
+  Optional<ActRefusal> building(String step) {
+    return in(Stage.BUILD).or(() -> current(step));
   }
 
   Optional<ActRefusal> in(Stage stage) {

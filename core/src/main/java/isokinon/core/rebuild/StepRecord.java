@@ -1,6 +1,5 @@
 package isokinon.core.rebuild;
 
-import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -56,16 +55,12 @@ final class StepRecord {
 
   /** The tightening of a step's joint, begun where it was not; empty where it has none. */
   Optional<TorqueRound> round(String step, Sheet sheet) {
-    return joint(step, sheet).map(f -> rounds.computeIfAbsent(step, s -> new TorqueRound(f)));
+    return sheet.fastening(step).map(f -> rounds.computeIfAbsent(step, s -> new TorqueRound(f)));
   }
 
   /** The tightening of a step's joint as recorded so far; empty where it has none. */
   Optional<TorqueRound> recorded(String step, Sheet sheet) {
-    return joint(step, sheet).map(f -> rounds.getOrDefault(step, new TorqueRound(f)));
-  }
-
-  private static Optional<Handling.Fastening> joint(String step, Sheet sheet) {
-    return sheet.handling(step).flatMap(Handling::fastening);
+    return sheet.fastening(step).map(f -> rounds.getOrDefault(step, new TorqueRound(f)));
   }
 
   void place(String place, String piece) {
@@ -116,13 +111,7 @@ final class StepRecord {
     Set<String> off = new LinkedHashSet<>();
     for (String step : stripped) {
       if (!built.contains(step)) {
-        sheet
-            .step(step)
-            .ifPresent(
-                s -> {
-                  off.addAll(s.frees());
-                  off.addAll(s.disturbs());
-                });
+        sheet.step(step).ifPresent(s -> off.addAll(s.opens()));
       }
     }
     return off;

@@ -24,7 +24,7 @@ final class TorqueRules {
       return no;
     }
     TorqueRound round = rebuild.torque(act.step()).orElseThrow();
-    Handling.Fastening joint = fastening(act.step()).orElseThrow();
+    Handling.Fastening joint = rebuild.sheet().fastening(act.step()).orElseThrow();
     if (act.fastener() < 1 || act.fastener() > joint.count()) {
       return no("fastener", "This joint has fasteners 1 to " + joint.count() + ".");
     }
@@ -79,15 +79,12 @@ final class TorqueRules {
 
   private Optional<ActRefusal> joint(Act act) {
     return stages
-        .in(Stage.BUILD)
-        .or(() -> stages.current(act.step()))
+        .building(act.step())
         .or(
             () ->
                 unless(
-                    fastening(act.step()).isPresent(), "step", "This step has nothing to torque."));
-  }
-
-  private Optional<Handling.Fastening> fastening(String step) {
-    return rebuild.sheet().handling(step).flatMap(Handling::fastening);
+                    rebuild.sheet().fastening(act.step()).isPresent(),
+                    "step",
+                    "This step has nothing to torque."));
   }
 }

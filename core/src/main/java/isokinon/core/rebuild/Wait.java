@@ -1,7 +1,6 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.sheet.BuildOnlyStep;
-import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.value.Code;
 import java.time.Duration;
@@ -73,8 +72,7 @@ public record Wait(
                   .filter(m -> m > 0)
                   .ifPresent(m -> waits.add(at(Kind.DRYING, step, at, m / 60, rebuild)));
               sheet
-                  .handling(step)
-                  .flatMap(Handling::fastening)
+                  .fastening(step)
                   .ifPresent(
                       f -> {
                         if (f.locked() && f.cureHours() > 0) {

@@ -283,6 +283,11 @@ public record Sheet(
     return step(stepId).map(Step::how).or(() -> buildOnlyStep(stepId).map(BuildOnlyStep::how));
   }
 
+  /** The joint that a step tightens; empty where it has none, or the sheet knows no such step. */
+  public Optional<Handling.Fastening> fastening(String step) {
+    return handling(step).flatMap(Handling::fastening);
+  }
+
   /** The build-only step with this id; empty where there is none. */
   public Optional<BuildOnlyStep> buildOnlyStep(String stepId) {
     return buildOnly.stream().filter(s -> s.id().equals(stepId)).findFirst();

@@ -147,8 +147,7 @@ final class SheetRules {
   /** Also where another school is followed every part that can be renewed comes off. */
   private void checkFreed(Sheet followed) {
     Set<String> off = new HashSet<>();
-    followed.steps().forEach(s -> off.addAll(s.frees()));
-    followed.steps().forEach(s -> off.addAll(s.disturbs()));
+    followed.steps().forEach(s -> off.addAll(s.opens()));
     for (int i = 0; i < sheet.parts().size(); i++) {
       Part part = sheet.parts().get(i);
       if (part.renew() != Part.Renew.KEEP && !off.contains(part.id())) {
@@ -204,8 +203,7 @@ final class SheetRules {
 
   private void checkParts() {
     Set<String> off = new HashSet<>();
-    sheet.steps().forEach(s -> off.addAll(s.frees()));
-    sheet.steps().forEach(s -> off.addAll(s.disturbs()));
+    sheet.steps().forEach(s -> off.addAll(s.opens()));
     Set<String> lineIds = new HashSet<>();
     sheet.lines().forEach(l -> lineIds.add(l.id()));
     for (int i = 0; i < sheet.parts().size(); i++) {

@@ -1,6 +1,7 @@
 package isokinon.core.sheet;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A step of taking the pump apart, and its twin when putting it together.
@@ -43,6 +44,11 @@ public record Step(
   public Step lasting(double toStrip, double toBuild, int jobs) {
     return new Step(
         id, strip, build, frees, disturbs, after, afterAny, toStrip, toBuild, jobs, route, how);
+  }
+
+  /** Parts that come off with it, and then those whose joint it opens. */
+  public List<String> opens() {
+    return Stream.concat(frees.stream(), disturbs.stream()).toList();
   }
 
   /** Strip and build together, minutes. */

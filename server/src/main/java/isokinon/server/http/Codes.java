@@ -127,7 +127,8 @@ class Codes implements WebMvcConfigurer {
   }
 
   /** Names that several closed sets have; they stand with the name of what they belong to. */
-  private static final List<String> AMBIGUOUS = List.of("Kind", "Way", "Verdict", "Status");
+  private static final List<String> AMBIGUOUS =
+      List.of("Kind", "Way", "Verdict", "Status", "Reason");
 
   private static Object find(Class<?> type, String word) {
     return Arrays.stream(type.getEnumConstants())

@@ -157,7 +157,7 @@ public class Clipboard {
     StringBuilder out = new StringBuilder("<h2 class='page'>Torque sheet, N·m</h2>");
     boolean any = false;
     for (String id : build) {
-      var joint = sheet.handling(id).flatMap(Handling::fastening);
+      var joint = sheet.fastening(id);
       if (joint.isPresent()) {
         any = true;
         out.append(joint(sheet.stepSentence(id), joint.get()));

@@ -1,5 +1,6 @@
 package isokinon.server.planning;
 
+import ai.timefold.solver.core.api.score.buildin.hardsoftlong.HardSoftLongScore;
 import ai.timefold.solver.core.api.solver.SolutionManager;
 import ai.timefold.solver.core.api.solver.SolverFactory;
 import ai.timefold.solver.core.config.solver.EnvironmentMode;
@@ -20,6 +21,7 @@ public class JobPlacer {
   private static final Duration UNIMPROVED = Duration.ofMillis(1200);
 
   private final SolverFactory<WorkPlan> factory;
+  private final SolutionManager<WorkPlan, HardSoftLongScore> scores;
 
   /** Searches as long as a person at the diary likes to wait. */
   public JobPlacer() {
@@ -38,6 +40,7 @@ public class JobPlacer {
                     new TerminationConfig()
                         .withSpentLimit(most)
                         .withUnimprovedSpentLimit(unimproved)));
+    scores = SolutionManager.create(factory);
   }
 
   /** What came out: the jobs with their openings, and whether every rule is kept. */
@@ -58,7 +61,7 @@ public class JobPlacer {
         better |= !j.isPinned() && free.improve(j);
       }
     }
-    return new Planned(best.jobs(), SolutionManager.create(factory).update(best).isFeasible());
+    return new Planned(best.jobs(), scores.update(best).isFeasible());
   }
 
   /**

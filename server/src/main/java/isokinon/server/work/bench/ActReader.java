@@ -95,7 +95,7 @@ final class ActReader {
   }
 
   private static Optional<Handling.Fastening> fastening(ActRequest r, Sheet sheet) {
-    return sheet.handling(r.step()).flatMap(Handling::fastening);
+    return sheet.fastening(r.step());
   }
 
   private static String askedUnit(ActRequest r, Sheet sheet) {

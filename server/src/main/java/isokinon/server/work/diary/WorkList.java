@@ -28,8 +28,6 @@ import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.lives.Renewals;
 import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -82,7 +80,6 @@ class WorkList {
   private final ShelfMapper shelf;
   private final ShelfLifeService shelfLives;
   private final DiaryMapper diary;
-  private final Clock clock;
 
   WorkList(
       LifeService lives,
@@ -93,8 +90,7 @@ class WorkList {
       BenchMapper bench,
       ShelfMapper shelf,
       ShelfLifeService shelfLives,
-      DiaryMapper diary,
-      Clock clock) {
+      DiaryMapper diary) {
     this.lives = lives;
     this.forecasts = forecasts;
     this.renewals = renewals;
@@ -104,7 +100,6 @@ class WorkList {
     this.shelf = shelf;
     this.shelfLives = shelfLives;
     this.diary = diary;
-    this.clock = clock;
   }
 
   /** The jobs within {@code days}, the soonest due first, and those in {@code also}. */
@@ -174,16 +169,8 @@ class WorkList {
   /** Each job takes a kit off the shelf, the soonest due first; the others wait for an order. */
   private List<Work> withKits(List<Work> list, Map<String, WetKitRow> kits) {
     List<ReservationRow> reservations = shelf.reservations();
-    Map<String, Long> heldOf =
-        reservations.stream()
-            .collect(Collectors.groupingBy(ReservationRow::lot, Collectors.counting()));
     List<LotRow> lots = shelf.all();
-    Availability there =
-        Availability.of(
-            lots.stream()
-                .map(l -> shelfLives.lot(l, heldOf.getOrDefault(l.id(), 0L).intValue()))
-                .toList(),
-            LocalDate.now(clock));
+    Availability there = shelfLives.available(lots, reservations);
     Map<String, KitId> kitOf = new HashMap<>();
     lots.forEach(l -> kitOf.put(l.id(), l.kitId()));
     Map<KitId, Integer> taken = new HashMap<>();

@@ -7,7 +7,6 @@ import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.sheet.Step;
 import isokinon.server.db.PumpRow;
 import isokinon.server.work.drawing.Rail.PartState;
 import isokinon.server.work.drawing.Rail.RailLine;
@@ -20,6 +19,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The stack drawing as data: which part stands where, on the pump, in the hand or on the tray. */
 public final class RailViewer {
@@ -130,20 +130,13 @@ public final class RailViewer {
         known.state(),
         known.word(),
         known.subWord(),
-        rebuild.plan().map(pl -> pl.freed().contains(p.id())).orElse(false));
+        rebuild.comesOff(p.id()));
   }
 
   private static Set<String> inHand(Rebuild rebuild) {
-    Set<String> parts = new HashSet<>();
-    rebuild
-        .currentStep()
-        .flatMap(rebuild.sheet()::step)
-        .ifPresent(
-            (Step s) -> {
-              parts.addAll(s.frees());
-              parts.addAll(s.disturbs());
-            });
-    return parts;
+    return rebuild.currentStep().flatMap(rebuild.sheet()::step).stream()
+        .flatMap(s -> s.opens().stream())
+        .collect(Collectors.toSet());
   }
 
   public static Known known(Part part, Rebuild rebuild) {
@@ -165,7 +158,7 @@ public final class RailViewer {
         case RENEW -> new Known(StateMark.RENEW, "renew", said);
       };
     }
-    boolean reached = rebuild.plan().map(p -> p.freed().contains(part.id())).orElse(false);
-    return new Known(StateMark.UNKNOWN, reached ? "to look at" : "left shut", "");
+    return new Known(
+        StateMark.UNKNOWN, rebuild.comesOff(part.id()) ? "to look at" : "left shut", "");
   }
 }

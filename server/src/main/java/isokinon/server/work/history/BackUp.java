@@ -144,49 +144,57 @@ public class BackUp {
           BackUpFile.SCHEMA,
           "This back-up was written by a newer version of the application: put it back with that.");
     }
-    if (saved.schema() == tables.schema()) {
-      put(saved, tables);
-    } else {
-      try (Tables.Copy copy = tables.copyAt(saved.schema())) {
-        put(saved, copy.tables());
-        copy.migrate();
-        clear(tables);
-        for (String table : tables.names()) {
-          List<String> columns = tables.columns(table);
-          List<List<String>> some = new ArrayList<>();
-          copy.tables().read(table, columns, row -> gather(tables, table, columns, some, row));
-          tables.add(table, columns, some);
-          tables.numberOn(table);
-        }
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
+    try {
+      if (saved.schema() == tables.schema()) {
+        put(saved, tables);
+      } else {
+        restoreOlder(saved);
       }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
     versions.everythingChanged();
   }
 
-  private static void gather(
-      Tables into, String table, List<String> columns, List<List<String>> some, List<String> row) {
-    some.add(new ArrayList<>(row));
-    if (some.size() >= ROWS_AT_ONCE) {
-      into.add(table, columns, some);
-      some.clear();
+  /**
+   * Puts an older back-up into a database of its version, migrates that, and reads it from there.
+   */
+  private void restoreOlder(BackUpFile saved) throws IOException {
+    try (Tables.Copy copy = tables.copyAt(saved.schema())) {
+      put(saved, copy.tables());
+      copy.migrate();
+      clear(tables);
+      for (String table : tables.names()) {
+        List<String> columns = tables.columns(table);
+        fill(tables, table, columns, to -> copy.tables().read(table, columns, to));
+      }
     }
   }
 
-  private static void put(BackUpFile saved, Tables into) {
+  private static void fill(Tables into, String table, List<String> columns, Source source)
+      throws IOException {
+    List<List<String>> some = new ArrayList<>();
+    source.into(
+        row -> {
+          some.add(new ArrayList<>(row));
+          if (some.size() >= ROWS_AT_ONCE) {
+            into.add(table, columns, some);
+            some.clear();
+          }
+        });
+    into.add(table, columns, some);
+    into.numberOn(table);
+  }
+
+  private static void put(BackUpFile saved, Tables into) throws IOException {
     List<String> known = into.names();
     check(saved, into, known);
     clear(into);
     for (String table : known) {
       BackUpFile.Place place = saved.tables().get(table);
-      if (place == null) {
-        continue;
+      if (place != null) {
+        fill(into, table, place.columns(), to -> saved.rows(place, to));
       }
-      List<List<String>> some = new ArrayList<>();
-      saved.rows(place, row -> gather(into, table, place.columns(), some, row));
-      into.add(table, place.columns(), some);
-      into.numberOn(table);
     }
   }
 

@@ -53,22 +53,18 @@ public class PartFacts {
 
   private List<Fact> fit(Job job, RotorFit.Stator stator) {
     PumpRow pump = job.pump();
+    List<ExposureRow> exposures = pumps.exposures(pump.tag());
     Map<String, String> inIt = wetEnds.materials(pump);
     String elastomer = job.rebuild().fitted().material();
-    Optional<Double> seen =
-        swell.of(
-            elastomer,
-            pumps.exposures(pump.tag()).stream().map(ExposureRow::fluid).distinct().toList());
-    if (alpha(elastomer).isEmpty()) {
+    Optional<Double> alpha = alpha(elastomer);
+    if (alpha.isEmpty()) {
       return List.of();
     }
+    Optional<Double> seen =
+        swell.of(elastomer, exposures.stream().map(ExposureRow::fluid).distinct().toList());
     RotorChoice rotors =
         RotorChoice.of(
-            stator,
-            alpha(elastomer),
-            alpha(inIt.getOrDefault(Roles.ROTOR, "")),
-            seen,
-            hottest(pump));
+            stator, alpha, alpha(inIt.getOrDefault(Roles.ROTOR, "")), seen, hottest(exposures));
     RotorFit fit = rotors.fit(wetEnds.of(pump.tag()).rotorClassMm());
     boolean tight = fit.interferenceMm() > stator.mostMm();
     boolean loose = fit.interferenceMm() < stator.leastMm();
@@ -96,20 +92,21 @@ public class PartFacts {
     return library.materials().material(material).flatMap(Material::alphaPerK);
   }
 
-  private double hottest(PumpRow pump) {
-    return pumps.exposures(pump.tag()).stream()
-        .mapToDouble(e -> e.temperatureC())
+  private static double hottest(List<ExposureRow> exposures) {
+    return exposures.stream()
+        .mapToDouble(ExposureRow::temperatureC)
         .max()
         .orElse(RotorChoice.AS_BUILT_C);
   }
 
   private List<Fact> coupling(PumpRow pump, Sheet.Coupling c) {
-    double hottest = hottest(pump);
+    List<ExposureRow> exposures = pumps.exposures(pump.tag());
+    double hottest = hottest(exposures);
     double density =
         Optional.ofNullable(wetEnds.of(pump.tag()).densityKgM3())
             .orElseGet(
                 () ->
-                    pumps.exposures(pump.tag()).stream()
+                    exposures.stream()
                         .flatMap(
                             e ->
                                 library.materials().fluid(e.fluid()).stream()

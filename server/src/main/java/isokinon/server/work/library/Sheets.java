@@ -193,8 +193,7 @@ public class Sheets {
 
   private static List<String> comesOff(Sheet sheet) {
     Set<String> off = new HashSet<>();
-    sheet.steps().forEach(s -> off.addAll(s.frees()));
-    sheet.steps().forEach(s -> off.addAll(s.disturbs()));
+    sheet.steps().forEach(s -> off.addAll(s.opens()));
     return sheet.parts().stream().map(Part::id).filter(off::contains).toList();
   }
 

@@ -1,12 +1,17 @@
 package isokinon.server.work.library;
 
 import isokinon.core.material.Material;
+import isokinon.core.stock.Availability;
 import isokinon.core.stock.Lot;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.stock.ShelfLife;
 import isokinon.server.db.LotRow;
+import isokinon.server.db.ReservationRow;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Until when the lots on the shelf may be fitted. */
@@ -37,8 +42,22 @@ public class ShelfLifeService {
     return LotStatus.of(of(lot), lot.quantity(), LocalDate.now(clock));
   }
 
-  /** A lot of which so many pieces are held for jobs. */
-  public Lot lot(LotRow lot, int held) {
-    return new Lot(lot.id(), lot.kitId(), lot.quantity(), held, of(lot));
+  /** What these lots come to today, with what of them is held for jobs. */
+  public Availability available(List<LotRow> lots, List<ReservationRow> reservations) {
+    Map<String, Long> held =
+        reservations.stream()
+            .collect(Collectors.groupingBy(ReservationRow::lot, Collectors.counting()));
+    return Availability.of(
+        lots.stream()
+            .map(
+                l ->
+                    new Lot(
+                        l.id(),
+                        l.kitId(),
+                        l.quantity(),
+                        held.getOrDefault(l.id(), 0L).intValue(),
+                        of(l)))
+            .toList(),
+        LocalDate.now(clock));
   }
 }

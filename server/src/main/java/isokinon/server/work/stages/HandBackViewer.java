@@ -4,7 +4,6 @@ import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.TorqueRound;
-import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
@@ -117,8 +116,7 @@ public class HandBackViewer {
   private static Optional<JointLine> joint(Rebuild rebuild, String step) {
     return rebuild
         .sheet()
-        .handling(step)
-        .flatMap(Handling::fastening)
+        .fastening(step)
         .map(
             f ->
                 new JointLine(

@@ -1,5 +1,6 @@
 package isokinon.server.work.stages;
 
+import isokinon.core.plan.Plan;
 import isokinon.server.work.stages.StageView.PlanView;
 import java.util.List;
 
@@ -8,7 +9,8 @@ public record WaysView(
     PlanView plan, List<RenewLine> renew, List<RouteView> routes, List<SchoolView> schools) {
 
   /** A part that is renewed and why. */
-  public record RenewLine(String part, String name, int count, String because) {}
+  public record RenewLine(
+      String part, String name, int count, Plan.Renewal.Reason reason, String because) {}
 
   /** A way in, the steps to avoid for it, and whether the plan goes it. */
   public record RouteView(

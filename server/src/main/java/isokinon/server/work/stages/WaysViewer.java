@@ -50,7 +50,11 @@ final class WaysViewer {
             .map(
                 r ->
                     new RenewLine(
-                        r.part(), rebuild.sheet().partName(r.part()), r.count(), r.because()))
+                        r.part(),
+                        rebuild.sheet().partName(r.part()),
+                        r.count(),
+                        r.reason(),
+                        r.because()))
             .toList(),
         routes.stream()
             .map(

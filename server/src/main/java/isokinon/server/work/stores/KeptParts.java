@@ -72,12 +72,7 @@ public class KeptParts {
   public String keep(KeepRequest q) {
     String who = Shelf.text(q.who());
     people.requireKnown(who);
-    PumpRow pump =
-        pumps
-            .byTag(Shelf.text(q.pump()))
-            .map(register::carriedOn)
-            .orElseThrow(
-                () -> RequestProblem.missing("No pump is called " + Shelf.text(q.pump()) + "."));
+    PumpRow pump = register.pump(Shelf.text(q.pump()));
     Sheet sheet =
         pump.sheet()
             .flatMap(sheets::find)

@@ -10,7 +10,6 @@ import isokinon.server.access.People;
 import isokinon.server.db.BenchMapper;
 import isokinon.server.db.LotRow;
 import isokinon.server.db.MovementRow;
-import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.RebuildRow;
 import isokinon.server.db.ReservationRow;
@@ -60,8 +59,7 @@ public class Shelf {
   private final StoresMapper stores;
   private final ShelfMapper shelf;
   private final BenchMapper bench;
-  private final PumpMapper pumps;
-  private final PumpRegister register;
+  private final PumpRegister pumps;
   private final Sheets sheets;
   private final ShopLibrary library;
   private final ShelfLifeService lives;
@@ -73,8 +71,7 @@ public class Shelf {
       StoresMapper stores,
       ShelfMapper shelf,
       BenchMapper bench,
-      PumpMapper pumps,
-      PumpRegister register,
+      PumpRegister pumps,
       Sheets sheets,
       ShopLibrary library,
       ShelfLifeService lives,
@@ -85,7 +82,6 @@ public class Shelf {
     this.shelf = shelf;
     this.bench = bench;
     this.pumps = pumps;
-    this.register = register;
     this.sheets = sheets;
     this.library = library;
     this.lives = lives;
@@ -158,7 +154,7 @@ public class Shelf {
   public void reserve(LotRequest q) {
     String who = known(q.who());
     LotRow lot = lot(q);
-    PumpRow pump = pump(text(q.pump()));
+    PumpRow pump = pumps.pump(text(q.pump()));
     fits(lot, pump);
     long held = shelf.reservations().stream().filter(r -> r.lot().equals(lot.id())).count();
     if (lot.quantity() - held < 1) {
@@ -182,7 +178,7 @@ public class Shelf {
     String who = known(q.who());
     LotRow lot = lot(q);
     RebuildRow rebuild = rebuild(q);
-    fits(lot, pump(rebuild.pump()));
+    fits(lot, pumps.pump(rebuild.pump()));
     usable(lot);
     if (shelf.change(lot.id(), -1) == 0) {
       throw RequestProblem.of(422, "lot", "Lot " + lot.id() + " is used up.");
@@ -303,13 +299,6 @@ public class Shelf {
       throw RequestProblem.of(
           422, "lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
     }
-  }
-
-  private PumpRow pump(String tag) {
-    return pumps
-        .byTag(tag)
-        .map(register::carriedOn)
-        .orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
   }
 
   private static void fits(LotRow lot, PumpRow pump) {

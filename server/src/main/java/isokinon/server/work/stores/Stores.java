@@ -88,15 +88,17 @@ public class Stores {
   public StoresView view() {
     double level = settings.serviceLevel();
     List<LotRow> lots = shelf.all();
+    List<ReservationRow> reservations = shelf.reservations();
+    Availability there = shelfLives.available(lots, reservations);
     Map<String, List<ReservationRow>> held =
-        shelf.reservations().stream().collect(Collectors.groupingBy(ReservationRow::lot));
+        reservations.stream().collect(Collectors.groupingBy(ReservationRow::lot));
     Map<KitId, StockDemand.Asking> asking = demand.byKit();
     List<Shelf> shelves = new ArrayList<>();
     List<OrderLine> order = new ArrayList<>();
     for (Sheet sheet : sheets.newest()) {
       List<StockLine> lines = new ArrayList<>();
       for (Map.Entry<KitId, List<LotRow>> e : kits(sheet, lots, asking).entrySet()) {
-        StockLine line = line(sheet, e.getKey(), e.getValue(), held, asking, level);
+        StockLine line = line(sheet, e.getKey(), e.getValue(), there, held, asking, level);
         lines.add(line);
         order(sheet, line).ifPresent(order::add);
       }
@@ -135,17 +137,12 @@ public class Stores {
       Sheet sheet,
       KitId kit,
       List<LotRow> lots,
+      Availability there,
       Map<String, List<ReservationRow>> held,
       Map<KitId, StockDemand.Asking> asking,
       double level) {
     LocalDate today = LocalDate.now(clock);
-    Availability.Pieces pieces =
-        Availability.of(
-                lots.stream()
-                    .map(l -> shelfLives.lot(l, held.getOrDefault(l.id(), List.of()).size()))
-                    .toList(),
-                today)
-            .of(kit);
+    Availability.Pieces pieces = there.of(kit);
     Optional<Offer> offer = offer(sheet, kit);
     Optional<StockDemand.Asking> who = Optional.ofNullable(asking.get(kit));
     int lead = offer.map(Offer::leadDays).orElse(0);

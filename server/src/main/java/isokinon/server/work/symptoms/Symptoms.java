@@ -196,10 +196,7 @@ public class Symptoms {
         present(followed, ids).stream()
             .filter(p -> p.onlyFor().isEmpty() || p.onlyFor().contains(pump.material()))
             .map(Part::id)
-            .filter(
-                p ->
-                    followed.steps().stream()
-                        .anyMatch(s -> s.frees().contains(p) || s.disturbs().contains(p)))
+            .filter(p -> followed.steps().stream().anyMatch(s -> s.opens().contains(p)))
             .toList();
     if (parts.isEmpty()) {
       return Optional.empty();

@@ -67,8 +67,7 @@ class WorkListTest {
           bench,
           shelf,
           new ShelfLifeService(library, NOW),
-          diary,
-          NOW);
+          diary);
 
   @BeforeEach
   void threePumpsRun() {
