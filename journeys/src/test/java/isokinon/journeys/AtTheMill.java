@@ -4,7 +4,9 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 
 /**
- * A journey that has the demo mill running for all of its tests, and a browser to walk through it.
+ * A journey at the demo mill, and a browser to walk through it. The mill runs on for the next
+ * journey: to start it takes longer than many of them. So each journey has pumps and lots of its
+ * own, and what it counts it counts on those.
  */
 abstract class AtTheMill {
 
@@ -13,13 +15,12 @@ abstract class AtTheMill {
 
   @BeforeAll
   static void opens() {
-    mill = RunningApp.demo();
+    mill = RunningApp.sharedDemo();
     shop = new Shop(mill);
   }
 
   @AfterAll
   static void closes() {
     shop.close();
-    mill.close();
   }
 }

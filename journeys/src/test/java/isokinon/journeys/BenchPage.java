@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import isokinon.server.ApiClient;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -51,8 +52,25 @@ final class BenchPage {
     return page.locator("h2").first().innerText();
   }
 
+  /** The job on the page, for a client that brings it quickly to another stage. */
+  ApiClient.Job job(ApiClient api) {
+    page.waitForURL("**/bench/*");
+    return api.jobAtTheBench(Long.parseLong(page.url().replaceAll(".*/bench/(\\d+).*", "$1")));
+  }
+
+  /** Opens a job as it stands. */
+  void opens(ApiClient.Job job) {
+    page.navigate("/bench/" + job.id());
+    assertThat(page.locator("[aria-current=step]")).isVisible();
+  }
+
   void sees(String words) {
     assertThat(page.getByText(words).first()).isVisible();
+  }
+
+  /** Waits for what a script says; it is asked at a rhythm, for every frame would cost as much. */
+  private void waitsUntil(String script, Object with) {
+    page.waitForFunction(script, with, new Page.WaitForFunctionOptions().setPollingInterval(40));
   }
 
   // ---- the stages -----------------------------------------------------------------------------
@@ -168,7 +186,7 @@ final class BenchPage {
   void done(String begins) {
     String before = page.locator("main").innerText();
     press(begins);
-    page.waitForFunction("before => document.querySelector('main').innerText !== before", before);
+    waitsUntil("before => document.querySelector('main').innerText !== before", before);
     page.waitForTimeout(30);
   }
 
@@ -185,7 +203,7 @@ final class BenchPage {
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(beginning("Judge")))
             .getAttribute("aria-label");
     button(verdict).last().click();
-    page.waitForFunction(
+    waitsUntil(
         "g => document.querySelector('[aria-label^=\"Judge\"]')?.getAttribute('aria-label') !== g",
         group);
   }
@@ -227,8 +245,7 @@ final class BenchPage {
     while (page.getByText(Pattern.compile("^Pass \\d of \\d")).isVisible()) {
       String pass = page.getByText(Pattern.compile("^Pass \\d of \\d")).innerText();
       button("Pass " + pass.charAt(5) + " is round").click();
-      page.waitForFunction(
-          "p => ![...document.querySelectorAll('p')].some(e => e.innerText === p)", pass);
+      waitsUntil("p => ![...document.querySelectorAll('p')].some(e => e.innerText === p)", pass);
     }
   }
 
@@ -237,7 +254,7 @@ final class BenchPage {
     String bolt = page.locator("label[for=reading]").innerText();
     reading().fill(typed);
     reading().press("Enter");
-    page.waitForFunction(
+    waitsUntil(
         "b => document.querySelector('label[for=reading]')?.innerText !== b || document.querySelector('[role=alert]') || document.querySelector('#reading')?.value === ''",
         bolt);
   }
@@ -249,8 +266,9 @@ final class BenchPage {
     }
     if (button("None moved").isVisible()) {
       button("None moved").click();
-      page.waitForFunction(
-          "() => ![...document.querySelectorAll('button')].some(b => b.innerText === 'None moved')");
+      waitsUntil(
+          "() => ![...document.querySelectorAll('button')].some(b => b.innerText === 'None moved')",
+          null);
     }
   }
 
@@ -301,7 +319,7 @@ final class BenchPage {
     Locator current = page.locator("section[aria-label=Proof] li.bg-wash");
     String ask = current.locator("p").first().innerText();
     tries(current, typed);
-    page.waitForFunction(
+    waitsUntil(
         "a => { const li = document.querySelector('section[aria-label=Proof] li.bg-wash');"
             + " return !li || li.querySelector('p').innerText !== a || li.querySelector('label input')"
             + " || li.querySelector('[role=alert]')"
@@ -311,7 +329,7 @@ final class BenchPage {
     if (why.count() > 0) {
       why.fill("timed by the watch on the wall");
       tries(current, typed);
-      page.waitForFunction(
+      waitsUntil(
           "a => document.querySelector('section[aria-label=Proof] li.bg-wash p')?.innerText !== a",
           ask);
     }

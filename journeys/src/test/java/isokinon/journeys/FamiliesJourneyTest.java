@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import isokinon.server.ApiClient;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -21,15 +22,13 @@ class FamiliesJourneyTest extends AtTheMill {
         .getByText("look")
         .click();
     ko.takesIn("Tube: renew", "Due");
-    ko.makesSafe();
+    ApiClient.Job job = ko.job(mill.api()).makesSafe();
+    ko.opens(job);
     Shop.accessible(page);
-    stripsUpTo(ko, "Jog each arm");
+    ko.opens(job.stripsUpTo("Jog each arm"));
     ko.sees("Under power for this step: an arm passes only at the loading position.");
     Shop.picture(page, "bench-head-in-plan");
-    ko.stripsAll();
-    ko.judgesTheRestSound();
-    ko.decidesOnTheRest();
-    ko.buildsUpToUnanswered("set it on its own pivot");
+    ko.opens(job.strips().inspects().decidesAsBefore().buildsUpTo("set it on its own pivot"));
     Locator place =
         page.getByRole(
             AriaRole.GROUP,
@@ -39,17 +38,16 @@ class FamiliesJourneyTest extends AtTheMill {
         .click();
     ko.sees("Arms are two pairs with springs of two strengths");
     Shop.accessible(page);
-    ko.buildsTheRest();
-    ko.provesTheRest();
+    ko.opens(job.builds().proves());
     ko.handsBack();
   }
 
   @Test
   void aProgressingCavityPumpIsRepackedAcrossTwoDevicesAndARest() {
     BenchPage ko = new BenchPage(shop.device("KO"));
-    ko.bringsToTheBench("SCR-01");
+    ko.bringsToTheBench("EFF-04");
     ko.takesIn("Packing and sleeve kit", "Gland drips a stream");
-    ko.makesSafe();
+    ko.opens(ko.job(mill.api()).makesSafe());
     ko.done("Off, next step");
     ko.button("Rest").click();
     ko.page().getByLabel("Note for whoever takes it up").fill("Sleeve comes on Thursday");
@@ -61,20 +59,19 @@ class FamiliesJourneyTest extends AtTheMill {
     Page page = rt.page();
     page.navigate("/bench");
     rt.sees("waiting for kit");
-    page.getByText("SCR-01").click();
+    page.getByText("EFF-04").click();
     rt.sees("Sleeve comes on Thursday");
     rt.button("Take it up again").click();
-    stripsUpTo(rt, "Push the joint pins out");
-    rt.stripsAll();
-    rt.judgesTheRestSound();
-    rt.decidesOnTheRest();
-    rt.buildsUpTo("Lay the packing rings in one by one");
+    rt.stands("Strip");
+    ApiClient.Job job = rt.job(mill.api());
+    job.stripsUpTo("Push the joint pins out").strips().inspects().decidesAsBefore();
+    rt.opens(job.buildsUpTo("Lay the packing rings in one by one"));
+    rt.answersChecks();
     rt.sees("Cuts staggered, each ring pushed home before the next");
     Shop.accessible(page);
-    rt.buildsTheRest();
-    rt.provesTheRest();
+    rt.opens(job.elsewhere().builds().proves());
     rt.handsBack();
-    page.navigate("/pumps/SCR-01");
+    page.navigate("/pumps/EFF-04");
     rt.sees("handed back");
   }
 
@@ -84,22 +81,20 @@ class FamiliesJourneyTest extends AtTheMill {
     Page page = ko.page();
     ko.bringsToTheBench("DYE-11");
     ko.takesIn("Rotor kit", "Hums since the dry run");
-    ko.makesSafe();
+    ApiClient.Job job = ko.job(mill.api()).makesSafe();
+    ko.opens(job);
     ko.sees("Magnets: inner and outer magnet.");
-    stripsUpTo(ko, "Press the bushing out");
+    ko.opens(job.stripsUpTo("Press the bushing out"));
     ko.sees("Brittle: bushing. No knock, no steel under it.");
-    ko.stripsAll();
-    ko.judgesTheRestSound();
+    ko.opens(job.strips().inspects());
     page.getByText("Rotor kit MC12").first().waitFor();
     ko.button("Fit this kit").first().click();
     ko.sees("1 role without a material");
     ko.decidesOnTheRest();
-    ko.buildsUpTo("Make up rear disc");
+    ko.opens(job.elsewhere().buildsUpTo("Make up rear disc"));
     assertThat(page.getByText("Put together beside the pump")).isVisible();
     Shop.accessible(page);
-    ko.buildsTheRest();
-    ko.provesTheRest();
-    ko.handsBack();
+    ko.buildsOne();
   }
 
   @Test
@@ -117,7 +112,7 @@ class FamiliesJourneyTest extends AtTheMill {
     assertThat(ko.main("Stator alone, over the rotor")).hasAttribute("aria-pressed", "true");
     ko.press("Take it in");
     ko.stands("Make safe");
-    ko.makesSafe();
+    ko.opens(ko.job(mill.api()).makesSafe());
     ko.sees("Undo the foot and the pressure flange");
   }
 
@@ -148,12 +143,5 @@ class FamiliesJourneyTest extends AtTheMill {
     page.waitForURL("**/library/mixer-levitated-3-own");
     page.navigate("/library");
     assertThat(page.getByText(Pattern.compile("mixer-levitated-3-own"))).isVisible();
-  }
-
-  private static void stripsUpTo(BenchPage at, String begins) {
-    while (!at.sentence().contains(begins)) {
-      at.answersChecks();
-      at.done("Off, next step");
-    }
   }
 }

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import isokinon.server.ApiClient;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -61,9 +62,8 @@ class FindingsJourneyTest extends AtTheMill {
     assertThat(page.getByText("1 to look at")).isVisible();
     rt.press("Take it in");
     rt.stands("Make safe");
-    rt.makesSafe();
-    rt.stripsAll();
-
+    ApiClient.Job job = rt.job(mill.api()).makesSafe().strips();
+    rt.opens(job);
     onTheTray(page, "Stator");
     rt.sees("at 75 °C, new and without swell");
     pressesWear(page, "Burnt");
@@ -81,10 +81,8 @@ class FindingsJourneyTest extends AtTheMill {
     rt.sees("rotor");
     assertThat(page.getByText(Pattern.compile("−0\\.75|-0\\.75")).first()).isVisible();
     rt.decidesOnTheRest();
-    rt.buildsTheRest();
-    while (!page.locator("section[aria-label=Proof] li.bg-wash").innerText().contains("Flow at")) {
-      rt.provesOne("");
-    }
+    job = job.elsewhere().builds().provesUpTo("Flow at");
+    rt.opens(job);
     rt.provesOne("0,31");
     rt.sees("0.31 m3/h misses the limit. Most likely behind it:");
     rt.sees("% of the 0.864 m³/h displaced");
@@ -116,14 +114,8 @@ class FindingsJourneyTest extends AtTheMill {
     Shop.accessible(page);
     ko.bringsToTheBench("BLE-02");
     ko.takesIn("Tube: renew", "Due");
-    ko.makesSafe();
-    ko.stripsAll();
-    ko.judgesTheRestSound();
-    ko.decidesOnTheRest();
-    ko.buildsTheRest();
-    while (!page.locator("section[aria-label=Proof] li.bg-wash").innerText().contains("hundred")) {
-      ko.provesOne("");
-    }
+    ApiClient.Job job = ko.job(mill.api()).makesSafe().strips().inspects().decidesAsBefore();
+    ko.opens(job.builds().provesUpTo("hundred"));
     ko.press("Read Measuring cylinder");
     ko.sees("battery is flat: charge it");
     page.request().put(mill.address() + "/api/v1/gauges/ME-01/stand-in?condition=other-unit");
@@ -156,8 +148,8 @@ class FindingsJourneyTest extends AtTheMill {
         .click();
     rt.press("Take it in");
     rt.stands("Make safe");
-    rt.makesSafe();
-    rt.stripsAll();
+    ApiClient.Job job = rt.job(mill.api()).makesSafe().strips();
+    rt.opens(job);
     onTheTray(page, "Inner magnet");
     rt.sees("margin 1.17, under 1.25: watch.");
     rt.press("Read Pull-off torque gauge");
@@ -169,23 +161,18 @@ class FindingsJourneyTest extends AtTheMill {
     Shop.accessible(page);
     rt.judges("watch");
     rt.judgesTheRestSound();
-    rt.decidesOnTheRest();
-    rt.buildsTheRest();
-    while (!page.locator("section[aria-label=Proof] li.bg-wash").innerText().contains("Flow at")) {
-      rt.provesOne("");
-    }
+    job = job.elsewhere().decidesAsBefore().builds().provesUpTo("Flow at");
+    rt.opens(job);
     rt.provesOne("3,1");
     rt.sees("3.1 m3/h misses the limit. Most likely behind it:");
     rt.button("Back to that step").click();
     rt.stands("Make safe");
-    rt.makesSafe();
-    rt.stripsAll();
+    job = job.elsewhere().makesSafe().strips();
+    rt.opens(job);
     rt.sees("Impeller");
     page.locator("#seen").fill("strainer plate was in the suction");
     rt.judgesTheRestSound();
-    rt.decidesOnTheRest();
-    rt.buildsTheRest();
-    rt.provesTheRest();
+    rt.opens(job.elsewhere().decidesAsBefore().builds().proves());
     rt.handsBack();
     rt.sees("sent back, because this failed: Flow at working head");
   }

@@ -87,14 +87,14 @@ class HistoryJourneyTest extends AtTheMill {
   @Test
   void twoUnitsChangePlacesAndTheirSetsGoAlong() {
     Page page = shop.device("RT");
-    page.navigate("/pumps/SCR-01");
-    stands(page, "CV40-0117");
-    page.getByText("Unit CV40-0117 changed places").click();
-    choose(page, "Where it stands now", "EFF-04");
+    page.navigate("/pumps/SCR-05");
+    stands(page, "TH8-0220");
+    page.getByText("Unit TH8-0220 changed places").click();
+    choose(page, "Where it stands now", "DYE-01");
     button(page, "They changed places").click();
     // Each duty attacks a part of the other unit, so it asks for a reason first.
     page.getByLabel("Why it goes there all the same")
-        .or(page.locator("main header").getByText("unit CV40-0122"))
+        .or(page.locator("main header").getByText("unit TH8-0241"))
         .first()
         .waitFor();
     if (page.getByLabel("Why it goes there all the same").isVisible()) {
@@ -102,11 +102,11 @@ class HistoryJourneyTest extends AtTheMill {
       page.getByLabel("Why it goes there all the same").fill("its own is at the bench");
       button(page, "They changed places").click();
     }
-    stands(page, "CV40-0122");
-    assertThat(page.getByText("unit moved to EFF-04")).isVisible();
-    page.navigate("/pumps/EFF-04");
-    stands(page, "CV40-0117");
-    assertThat(page.getByText("unit moved to SCR-01")).isVisible();
+    stands(page, "TH8-0241");
+    assertThat(page.getByText("unit moved to DYE-01")).isVisible();
+    page.navigate("/pumps/DYE-01");
+    stands(page, "TH8-0220");
+    assertThat(page.getByText("unit moved to SCR-05")).isVisible();
   }
 
   @Test

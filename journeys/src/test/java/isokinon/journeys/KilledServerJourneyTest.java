@@ -4,15 +4,33 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
  * The server is killed, is away, comes back: nothing acknowledged is lost, nothing is there twice.
  */
 class KilledServerJourneyTest {
+
+  private static RunningApp app;
+  private static Shop shop;
+
+  @BeforeAll
+  static void opens() {
+    app = RunningApp.demo();
+    shop = new Shop(app);
+  }
+
+  @AfterAll
+  static void closes() {
+    shop.close();
+    app.close();
+  }
 
   private static long seq(String body) {
     Matcher m = Pattern.compile("\"seq\":(\\d+),\"stage\"").matcher(body);
@@ -27,77 +45,69 @@ class KilledServerJourneyTest {
 
   @Test
   void everyAcknowledgedActIsThereAfterAKillAndNoneTwice() {
-    try (RunningApp app = RunningApp.demo()) {
-      app.post("/api/v1/pumps/EFF-02/rebuilds", "{\"who\": \"RT\", \"reason\": \"due\"}");
-      long acknowledged = 0;
-      for (int kill = 0; kill < 3; kill++) {
-        UUID last = null;
-        for (int i = 0; i < 12; i++) {
-          last = UUID.randomUUID();
-          String answer =
-              app.post("/api/v1/rebuilds/1/acts", note(last, acknowledged, "note " + acknowledged))
-                  .body();
-          assertThat(seq(answer)).isEqualTo(++acknowledged);
-        }
-        app.kill();
-        app.start();
-        String after = app.get("/api/v1/rebuilds/1").body();
-        assertThat(seq(after)).isEqualTo(acknowledged);
-        String again =
-            app.post("/api/v1/rebuilds/1/acts", note(last, acknowledged - 1, "note again")).body();
-        assertThat(seq(again)).isEqualTo(acknowledged);
-        assertThat(app.get("/api/v1/rebuilds/1/log").body())
-            .doesNotContain("note again")
-            .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
+    String job = "/api/v1/rebuilds/" + app.api().job("EFF-05").id();
+    long acknowledged = 0;
+    for (int kill = 0; kill < 3; kill++) {
+      UUID last = null;
+      for (int i = 0; i < 12; i++) {
+        last = UUID.randomUUID();
+        String answer =
+            app.post(job + "/acts", note(last, acknowledged, "note " + acknowledged)).body();
+        assertThat(seq(answer)).isEqualTo(++acknowledged);
       }
+      app.kill();
+      app.start();
+      String after = app.get(job).body();
+      assertThat(seq(after)).isEqualTo(acknowledged);
+      String again = app.post(job + "/acts", note(last, acknowledged - 1, "note again")).body();
+      assertThat(seq(again)).isEqualTo(acknowledged);
+      assertThat(app.get(job + "/log").body())
+          .doesNotContain("note again")
+          .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
     }
   }
 
   @Test
   void theBenchKeepsWhatWasDoneWhileTheServerIsAwayAndSendsItOnce() {
-    try (RunningApp app = RunningApp.demo();
-        Shop shop = new Shop(app)) {
-      BenchPage rt = new BenchPage(shop.device("RT"));
-      Page page = rt.page();
-      rt.bringsToTheBench("EFF-02");
-      rt.takesIn("Wet-end kit", "due");
-      app.kill();
+    BenchPage rt = new BenchPage(shop.device("RT"));
+    Page page = rt.page();
+    rt.bringsToTheBench("EFF-02");
+    rt.takesIn("Wet-end kit", "due");
+    app.kill();
 
-      page.getByLabel("Pressure left at the air inlet").first().fill("0");
-      page.getByLabel("Pressure left at the air inlet").first().press("Enter");
-      rt.sees("The server is away. What you did last is kept on this device");
-      Shop.accessible(page);
-      page.getByLabel("Pressure left on the discharge side").first().fill("0.0");
+    page.getByLabel("Pressure left at the air inlet").first().fill("0");
+    page.getByLabel("Pressure left at the air inlet").first().press("Enter");
+    rt.sees("The server is away. What you did last is kept on this device");
+    Shop.accessible(page);
+    page.getByLabel("Pressure left on the discharge side").first().fill("0.0");
 
-      app.start();
-      assertThat(page.getByText("The server is away."))
-          .isHidden(
-              new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
-                  .setTimeout(20_000));
-      assertThat(page.getByLabel("Pressure left at the air inlet")).hasCount(0);
-      assertThat(page.getByLabel("Pressure left on the discharge side").first()).hasValue("0.0");
-      String log = app.get("/api/v1/rebuilds/1/log").body();
-      assertThat(log).containsOnlyOnce("Compressed air proved safe, 0 bar");
+    app.start();
+    assertThat(page.getByText("The server is away."))
+        .isHidden(
+            new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
+                .setTimeout(20_000));
+    assertThat(page.getByLabel("Pressure left at the air inlet")).hasCount(0);
+    assertThat(page.getByLabel("Pressure left on the discharge side").first()).hasValue("0.0");
+    String log = rt.job(app.api()).log().toString();
+    assertThat(log).containsOnlyOnce("Compressed air proved safe, 0 bar");
 
-      rt.makesSafe();
-    }
+    rt.provesEveryEnergy();
+    rt.opensTheStrip();
   }
 
   @Test
   void aPageOpenedWhileTheServerIsAwaySaysSoAndRecovers() {
-    try (RunningApp app = RunningApp.demo();
-        Shop shop = new Shop(app)) {
-      BenchPage rt = new BenchPage(shop.device("RT"));
-      Page page = rt.page();
-      page.navigate("/bench");
-      rt.sees("The bench is clear");
-      app.kill();
-      page.waitForTimeout(2_500); // until what was fetched before counts as old
-      page.getByText("Look at the floor").click();
-      rt.sees("The server does not answer");
-      app.start();
-      assertThat(page.getByText("The server does not answer")).hasCount(0);
-      rt.sees("Skerrow Mill");
-    }
+    BenchPage rt = new BenchPage(shop.device("RT"));
+    Page page = rt.page();
+    page.navigate("/bench");
+    Shop.isThere(page);
+    app.kill();
+    page.waitForTimeout(2_500); // until what was fetched before counts as old
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Floor").setExact(true))
+        .click();
+    rt.sees("The server does not answer");
+    app.start();
+    assertThat(page.getByText("The server does not answer")).hasCount(0);
+    rt.sees("Skerrow Mill");
   }
 }

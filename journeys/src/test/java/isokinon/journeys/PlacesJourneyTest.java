@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 class PlacesJourneyTest extends AtTheMill {
 
   @Test
-  void thePlacesAreReadableByDayAndNight() {
+  void everyPlaceIsReadableByDayAndNightAndFitsANarrowTablet() {
     Page page = shop.device("RT");
     for (String place :
         List.of(
@@ -29,12 +29,18 @@ class PlacesJourneyTest extends AtTheMill {
             "/library/materials/acetic-acid",
             "/library/materials/acetic-acid/EPDM",
             "/bench",
+            "/stores",
+            "/life",
+            "/diary",
             "/library",
             "/library/tube-four-arm-16",
             "/nowhere/at/all")) {
       page.navigate(place);
       Shop.isThere(page);
       Shop.accessible(page);
+      page.setViewportSize(820, 1100);
+      Shop.fitsItsWidth(page);
+      page.setViewportSize(1280, 800);
     }
     page.navigate("/wet-ends/EFF-02");
     assertThat(page.getByText("Ruled out by this duty")).isVisible();
@@ -42,32 +48,5 @@ class PlacesJourneyTest extends AtTheMill {
     page.navigate("/pumps/SCR-07");
     assertThat(page.getByText("Three years, and what is ahead")).isVisible();
     Shop.picture(page, "pump");
-  }
-
-  @Test
-  void thePlacesFitANarrowTablet() {
-    Page narrow = shop.device("RT", 820, 1100);
-    for (String place :
-        List.of(
-            "/",
-            "/pumps/EFF-02",
-            "/wet-ends/EFF-02",
-            "/wet-ends/typed",
-            "/symptoms",
-            "/symptoms/SCR-07",
-            "/library/gauges",
-            "/library/materials",
-            "/library/materials/acetic-acid",
-            "/library/materials/acetic-acid/EPDM",
-            "/wet-ends",
-            "/bench",
-            "/stores",
-            "/life",
-            "/diary",
-            "/library")) {
-      narrow.navigate(place);
-      Shop.isThere(narrow);
-      Shop.fitsItsWidth(narrow);
-    }
   }
 }

@@ -1,5 +1,6 @@
 package isokinon.journeys;
 
+import isokinon.server.ApiClient;
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -33,6 +34,8 @@ final class RunningApp implements AutoCloseable {
   private final int port;
   private Process process;
 
+  private static RunningApp shared;
+
   private RunningApp(boolean demo) {
     this.demo = demo;
     try {
@@ -51,6 +54,15 @@ final class RunningApp implements AutoCloseable {
     return new RunningApp(true);
   }
 
+  /** The one that the journeys of this process share; it ends with the last of them. */
+  static synchronized RunningApp sharedDemo() {
+    if (shared == null) {
+      shared = demo();
+      Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
+    }
+    return shared;
+  }
+
   /** A shop on its first day. */
   static RunningApp empty() {
     return new RunningApp(false);
@@ -58,6 +70,11 @@ final class RunningApp implements AutoCloseable {
 
   String address() {
     return "http://127.0.0.1:" + port;
+  }
+
+  /** Asks it as a program would, to bring a job quickly to the stage that is looked at. */
+  ApiClient api() {
+    return new ApiClient(address());
   }
 
   /** Starts it on the same data and port, and waits until it answers. */
@@ -68,6 +85,7 @@ final class RunningApp implements AutoCloseable {
       command.addAll(
           List.of(
               "-XX:TieredStopAtLevel=1",
+              "-XX:+UseSerialGC",
               "-XX:SharedArchiveFile=" + CLASSES,
               "-Xlog:cds=off",
               "-jar",

@@ -115,7 +115,7 @@ class ScreensJourneyTest extends AtTheMill {
   void overLongTextStaysInItsPlace() {
     BenchPage rt = new BenchPage(shop.device("RT", 1024, 768));
     Page page = rt.page();
-    rt.bringsToTheBench("EFF-02");
+    rt.bringsToTheBench("SCR-02");
     String longest = "leak at the cap ".repeat(120) + "w".repeat(80);
     rt.takesIn("Wet-end kit", longest.substring(0, 2000));
     Shop.fitsItsWidth(page);

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import isokinon.server.ApiClient;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 
@@ -36,13 +37,10 @@ class WetEndJourneyTest extends AtTheMill {
 
     rt.bringsToTheBench("DYE-04");
     rt.takesIn("Wet-end kit", "Due, and the ring runs cooler now");
-    rt.makesSafe();
-    rt.stripsAll();
-    rt.judgesTheRestSound();
+    ApiClient.Job job = rt.job(mill.api()).makesSafe().strips().inspects();
+    rt.opens(job);
     rt.fits("L-0420");
-    rt.buildsTheRest();
-    rt.provesTheRest();
-    rt.handsBack();
+    job.elsewhere().builds().proves().handsBack();
 
     page.navigate("/wet-ends/DYE-04");
     rt.sees("TPV in it");

@@ -9,15 +9,15 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.context.annotation.Lazy;
-import org.springframework.stereotype.Component;
 
-/** Someone at a desk: asks the server over HTTP as any program would. */
-@Component
-@Lazy
+/**
+ * Someone at a desk: asks the server over HTTP as any program would. The journeys use it too, to
+ * bring a job quickly to the stage they look at.
+ */
 public class ApiClient {
 
   /** An answer: its status, what kind it is, and its body as JSON where it is. */
@@ -37,10 +37,11 @@ public class ApiClient {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   private final HttpClient client = HttpClient.newHttpClient();
-  private final int port;
+  private final String address;
 
-  ApiClient(@LocalServerPort int port) {
-    this.port = port;
+  /** A client of the server at {@code address}, without a slash at its end. */
+  public ApiClient(String address) {
+    this.address = address;
   }
 
   /** Asks for what is at {@code path}. */
@@ -84,7 +85,7 @@ public class ApiClient {
     try {
       HttpResponse<byte[]> response =
           client.send(
-              request.uri(URI.create("http://127.0.0.1:" + port + path)).build(),
+              request.uri(URI.create(address + path)).build(),
               HttpResponse.BodyHandlers.ofByteArray());
       String kind = response.headers().firstValue("content-type").orElse("");
       JsonNode body = kind.contains("json") ? JSON.readTree(response.body()) : JSON.nullNode();
@@ -105,6 +106,11 @@ public class ApiClient {
       throw new AssertionError(opened);
     }
     return new Job(opened.body().path("id").asLong(), opened.body());
+  }
+
+  /** A job that is at the bench already, as it stands now. */
+  public Job jobAtTheBench(long id) {
+    return new Job(id, get("/api/v1/rebuilds/" + id).body());
   }
 
   /** A rebuild as one device sees it. */
@@ -158,7 +164,7 @@ public class ApiClient {
 
     /** Another device that looks at the same rebuild now. */
     public Job elsewhere() {
-      return new Job(id, get("/api/v1/rebuilds/" + id).body());
+      return jobAtTheBench(id);
     }
 
     /** Another device that last looked when {@code other} did. */
@@ -197,6 +203,9 @@ public class ApiClient {
 
     public Job makesSafe() {
       for (JsonNode gate : view.path("gates")) {
+        if (gate.path("answered").asBoolean()) {
+          continue;
+        }
         String subject = gate.path("id").asText();
         if (gate.path("confirmation").asBoolean()) {
           does("CONFIRMED", Map.of("subject", subject));
@@ -243,10 +252,26 @@ public class ApiClient {
 
     public Job strips() {
       while (stage().equals("STRIP")) {
-        answersChecks();
-        does("STEP_DONE", Map.of("step", view.at("/step/id").asText()));
+        stripsOne();
       }
       return this;
+    }
+
+    private void stripsOne() {
+      answersChecks();
+      does("STEP_DONE", Map.of("step", view.at("/step/id").asText()));
+    }
+
+    /** Strips until the step whose sentence holds these words is in hand. */
+    public Job stripsUpTo(String words) {
+      while (!inHand(words)) {
+        stripsOne();
+      }
+      return this;
+    }
+
+    private boolean inHand(String words) {
+      return view.at("/step/sentence").asText().contains(words);
     }
 
     public Job inspects() {
@@ -262,7 +287,7 @@ public class ApiClient {
     }
 
     public Job decides(String lot, String material) {
-      java.util.List<String> parts = new java.util.ArrayList<>();
+      List<String> parts = new ArrayList<>();
       view.at("/decide/parts").forEach(p -> parts.add(p.path("part").asText()));
       if (!parts.isEmpty()) {
         does("LOT_FITTED", Map.of("subject", lot, "items", parts, "text", "bag 77"));
@@ -271,6 +296,25 @@ public class ApiClient {
         does(
             "MATERIAL_CHOSEN",
             Map.of("subject", role.path("role").asText(), "items", new String[] {material}));
+      }
+      return does("STAGE_DONE", Map.of("subject", "DECIDE"));
+    }
+
+    /** Single parts for what is renewed, of the materials that were in it. */
+    public Job decidesAsBefore() {
+      List<String> parts = new ArrayList<>();
+      view.at("/decide/parts").forEach(p -> parts.add(p.path("part").asText()));
+      if (!parts.isEmpty()) {
+        does("LOT_FITTED", Map.of("subject", "single", "items", parts, "text", "bag 77"));
+      }
+      for (JsonNode role : view.at("/decide/roles")) {
+        does(
+            "MATERIAL_CHOSEN",
+            Map.of(
+                "subject",
+                role.path("role").asText(),
+                "items",
+                new String[] {role.path("fitted").asText()}));
       }
       return does("STAGE_DONE", Map.of("subject", "DECIDE"));
     }
@@ -302,15 +346,43 @@ public class ApiClient {
 
     public Job builds() {
       while (stage().equals("BUILD")) {
-        answersChecks();
-        torques();
-        does("STEP_DONE", Map.of("step", view.at("/step/id").asText()));
+        buildsOne();
       }
       return this;
     }
 
-    public Job proves() {
+    private void buildsOne() {
+      answersChecks();
+      torques();
+      does("STEP_DONE", Map.of("step", view.at("/step/id").asText()));
+    }
+
+    /** Builds until the step whose sentence holds these words is in hand. */
+    public Job buildsUpTo(String words) {
+      while (!inHand(words)) {
+        buildsOne();
+      }
+      return this;
+    }
+
+    /** Does every test of the proof before the one that asks with these words. */
+    public Job provesUpTo(String words) {
       for (JsonNode test : view.path("proof")) {
+        if (test.path("ask").asText().contains(words)) {
+          return this;
+        }
+        proves(test);
+      }
+      throw new AssertionError("no test asks " + words);
+    }
+
+    public Job proves() {
+      view.path("proof").forEach(this::proves);
+      return does("STAGE_DONE", Map.of("subject", "PROVE"));
+    }
+
+    private void proves(JsonNode test) {
+      if (!test.path("passed").asBoolean()) {
         for (int run = 0; run < (test.path("calibration").asBoolean() ? 3 : 1); run++) {
           does(
               "PROVED",
@@ -323,7 +395,10 @@ public class ApiClient {
                   "timed by a watch of our own"));
         }
       }
-      return does("STAGE_DONE", Map.of("subject", "PROVE"));
+    }
+
+    public Job handsBack() {
+      return does("HANDED_BACK", Map.of());
     }
   }
 }

@@ -7,6 +7,7 @@ import java.lang.annotation.Target;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
@@ -23,7 +24,8 @@ import org.springframework.context.annotation.Primary;
       "isokinon.demo=true",
       "logging.level.isokinon.server.http.Problems=off"
     })
-@Import({MillTest.FixedClock.class, ApiClient.class})
+@ExtendWith(FreshMill.class)
+@Import({MillTest.FixedClock.class, LocalApiClient.class})
 public @interface MillTest {
 
   /** Tuesday morning at the mill. */

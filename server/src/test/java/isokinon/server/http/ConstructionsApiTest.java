@@ -13,12 +13,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** Pumps of every construction over HTTP, as the bench screen drives them. */
 @MillTest
-@TestPropertySource(
-    properties = "spring.datasource.url=jdbc:h2:mem:constructions;DB_CLOSE_DELAY=-1")
 class ConstructionsApiTest {
 
   @Autowired private ApiClient desk;

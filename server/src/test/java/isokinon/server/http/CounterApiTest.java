@@ -8,10 +8,8 @@ import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:counters;DB_CLOSE_DELAY=-1")
 class CounterApiTest {
 
   private static final String HEAD = "tag,counter,at,reading\n";

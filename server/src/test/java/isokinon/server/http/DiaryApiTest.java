@@ -18,11 +18,9 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** Six weeks of work at the mill. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:diary;DB_CLOSE_DELAY=-1")
 class DiaryApiTest {
 
   @Autowired private ApiClient desk;

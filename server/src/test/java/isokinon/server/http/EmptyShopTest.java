@@ -3,6 +3,7 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.server.ApiClient;
+import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -13,7 +14,7 @@ import org.springframework.context.annotation.Import;
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = "spring.datasource.url=jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1")
-@Import({MillTest.FixedClock.class, ApiClient.class})
+@Import({MillTest.FixedClock.class, LocalApiClient.class})
 class EmptyShopTest {
 
   @Autowired private ApiClient desk;

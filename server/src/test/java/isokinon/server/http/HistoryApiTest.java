@@ -13,11 +13,9 @@ import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** Past runs in, every run out. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:history;DB_CLOSE_DELAY=-1")
 class HistoryApiTest {
 
   private static final ObjectMapper JSON = new ObjectMapper();

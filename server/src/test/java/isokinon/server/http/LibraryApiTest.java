@@ -20,11 +20,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** A shop writes its own sheets: drafts, revisions, one file or a zip of them. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:library;DB_CLOSE_DELAY=-1")
 class LibraryApiTest {
 
   private static final String LOBE = "lobe-face-seal-40";

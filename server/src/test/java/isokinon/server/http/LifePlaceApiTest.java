@@ -11,11 +11,9 @@ import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** What the mill's history says. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:lifeplace;DB_CLOSE_DELAY=-1")
 class LifePlaceApiTest {
 
   @Autowired private ApiClient desk;

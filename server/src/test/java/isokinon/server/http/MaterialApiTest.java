@@ -13,11 +13,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** The shop's own rows over the shipped library, tables in and out, and what was seen here. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:materials;DB_CLOSE_DELAY=-1")
 class MaterialApiTest {
 
   private static final String HEAD =

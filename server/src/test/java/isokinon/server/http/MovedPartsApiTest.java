@@ -11,11 +11,9 @@ import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** Parts and units that come out, go in and change places: their age goes with them. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:moved;DB_CLOSE_DELAY=-1")
 class MovedPartsApiTest {
 
   @Autowired private ApiClient desk;

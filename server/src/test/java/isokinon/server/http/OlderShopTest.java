@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import isokinon.server.ApiClient;
+import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -30,7 +31,7 @@ import org.springframework.test.context.DynamicPropertySource;
  * in every stage, own rows, pins, kept parts. What that version showed lies beside it.
  */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-@Import({MillTest.FixedClock.class, ApiClient.class})
+@Import({MillTest.FixedClock.class, LocalApiClient.class})
 class OlderShopTest {
 
   private static final ObjectMapper JSON = new ObjectMapper();

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import isokinon.server.ApiClient;
+import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.Changes;
 import isokinon.server.db.PumpMapper;
@@ -34,7 +35,7 @@ import org.springframework.core.type.classreading.CachingMetadataReaderFactory;
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = "spring.datasource.url=jdbc:h2:mem:restored-shop;DB_CLOSE_DELAY=-1")
-@Import({MillTest.FixedClock.class, ApiClient.class})
+@Import({MillTest.FixedClock.class, LocalApiClient.class})
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class RestoreTest {
 

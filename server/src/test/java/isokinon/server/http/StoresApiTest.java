@@ -10,11 +10,9 @@ import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** The shelf, and what people do at it. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:stores;DB_CLOSE_DELAY=-1")
 class StoresApiTest {
 
   @Autowired private ApiClient desk;

@@ -17,11 +17,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 /** Choosing the wet end for the pumps of the mill and for duties typed in. */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:wetends;DB_CLOSE_DELAY=-1")
 class WetEndApiTest {
 
   @Autowired private ApiClient desk;

@@ -10,10 +10,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.TestPropertySource;
 
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:clipboard;DB_CLOSE_DELAY=-1")
 class ClipboardTest {
 
   @Autowired private ApiClient desk;

@@ -29,14 +29,12 @@ import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.core.io.ClassPathResource;
-import org.springframework.test.context.TestPropertySource;
 
 /**
  * Forecasts against the hidden truth of the demo: many mills are drawn from it, each with three
  * years of history, and the chance that is forecast is held against the chance by the truth.
  */
 @MillTest
-@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:calibration;DB_CLOSE_DELAY=-1")
 class ForecastCalibrationTest {
 
   private static final int MILLS = 60;
