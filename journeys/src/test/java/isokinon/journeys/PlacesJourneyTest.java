@@ -37,7 +37,7 @@ class PlacesJourneyTest extends AtTheMill {
             "/nowhere/at/all")) {
       page.navigate(place);
       Shop.isThere(page);
-      Shop.accessible(page);
+      Shop.accessibleByDayAndNight(page);
       page.setViewportSize(820, 1100);
       Shop.fitsItsWidth(page);
       page.setViewportSize(1280, 800);

@@ -26,7 +26,9 @@ class WetEndJourneyTest extends AtTheMill {
     Page page = rt.page();
     page.navigate("/pumps/DYE-04");
     rt.sees("This duty lets it come down from PTFE to TPV: it fits the plates and shaft in it");
-    page.navigate("/wet-ends/DYE-04");
+    page.navigate("/life");
+    page.getByText("DYE-04 could come down").click();
+    page.waitForURL("**/wet-ends/DYE-04");
     Locator beside = page.getByLabel("hold beside another");
     beside.nth(0).check();
     page.getByLabel("hold beside another, PTFE on full-stroke").check();

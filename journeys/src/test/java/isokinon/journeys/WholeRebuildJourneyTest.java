@@ -27,7 +27,7 @@ class WholeRebuildJourneyTest {
           .isVisible();
       Shop.picture(page, "floor");
       rt.bringsToTheBench("EFF-02");
-      Shop.accessible(page);
+      Shop.accessibleByDayAndNight(page);
       rt.takesIn("Wet-end kit", "Due, and weak on the last round");
 
       makesSafe(rt);
@@ -39,14 +39,14 @@ class WholeRebuildJourneyTest {
 
       rt.handsBack();
       rt.sees("Outer plate A: edge wear 0.25 mm, edge worn bright");
-      Shop.accessible(page);
+      Shop.accessibleByDayAndNight(page);
       recordHoldsItAll(page);
 
       page.navigate("/pumps/EFF-02");
       rt.sees("handed back");
       assertThat(page.getByText("CSM", new Page.GetByTextOptions().setExact(true)).first())
           .isVisible();
-      Shop.accessible(page);
+      Shop.accessibleByDayAndNight(page);
     }
   }
 
@@ -66,7 +66,7 @@ class WholeRebuildJourneyTest {
     rt.sees("It stays live until it reads under that.");
     page.reload();
     assertThat(air).hasValue("20 psi");
-    Shop.accessible(page);
+    Shop.accessibleByDayAndNight(page);
     Shop.picture(page, "make-safe");
     rt.makesSafe();
   }
@@ -83,7 +83,7 @@ class WholeRebuildJourneyTest {
     page.waitForFunction("s => document.querySelector('h2').innerText === s", second);
     rt.done("Off, next step");
     rt.done("Off, next step");
-    Shop.accessible(page);
+    Shop.accessibleByDayAndNight(page);
     Shop.picture(page, "bench-strip");
     rt.stripsAll();
     rt.stands("Inspect");
@@ -98,14 +98,14 @@ class WholeRebuildJourneyTest {
     rt.button("sound").last().click();
     rt.sees("The reading says watch; to judge it better than that, give a reason.");
     page.locator("#seen").fill("edge worn bright");
-    Shop.accessible(page);
+    Shop.accessibleByDayAndNight(page);
     rt.judges("watch");
     rt.judgesTheRestSound();
   }
 
   private static void decides(BenchPage rt) {
     Page page = rt.page();
-    Shop.accessible(page);
+    Shop.accessibleByDayAndNight(page);
     Shop.picture(page, "bench-decide");
     assertThat(
             page.getByText("Not fitted: scrap it and write it off.")
@@ -132,7 +132,7 @@ class WholeRebuildJourneyTest {
     page.reload();
     assertThat(rt.reading()).hasValue("15.");
     rt.reads("15.1");
-    Shop.accessible(page);
+    Shop.accessibleByDayAndNight(page);
     Shop.picture(page, "bench-build");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark for the night shift"))
         .click();
@@ -181,9 +181,9 @@ class WholeRebuildJourneyTest {
     rt.provesOne("41");
     rt.sees(
         "41 s misses the limit. Most likely behind it: Set O-rings, seats and balls into the top of both caps.");
-    Shop.accessible(page);
+    Shop.accessibleByDayAndNight(page);
     rt.provesTheRest();
-    Shop.accessible(page);
+    Shop.accessibleByDayAndNight(page);
   }
 
   private static void recordHoldsItAll(Page page) {
