@@ -49,6 +49,11 @@ public class ApiClient {
     return send(HttpRequest.newBuilder().GET(), path);
   }
 
+  /** Asks for what is at {@code path} in this kind, as in the Accept field. */
+  public Reply get(String path, String kind) {
+    return send(HttpRequest.newBuilder().header("accept", kind).GET(), path);
+  }
+
   /** Sends JSON text. */
   public Reply post(String path, String json) {
     return post(path, json, "application/json");

@@ -41,6 +41,7 @@ class ApiDescription {
       api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
       stages(api.getComponents().getSchemas());
       api.getPaths().forEach((path, item) -> refusals(path, item));
+      ApiTerms.shipped().describe(api);
     };
   }
 
@@ -55,6 +56,7 @@ class ApiDescription {
       all.getDiscriminator().mapping(stage, "#/components/schemas/" + name);
       StringSchema only = new StringSchema();
       only.addEnumItem(stage);
+      only.description("The stage in hand; it tells the kinds of answer apart");
       schemas.get(name).addProperty("stage", only);
     }
   }
@@ -105,6 +107,7 @@ class ApiDescription {
               if (operation.getRequestBody() != null || !parameters(operation).isEmpty()) {
                 refuse(operation, "400", "A field is missing or is of another kind");
               }
+              refuse(operation, "406", "It cannot be given in the kind that is asked for");
               if (names) {
                 refuse(operation, "404", "Nothing is called so");
               }

@@ -17,6 +17,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.HttpMediaTypeNotAcceptableException;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
@@ -139,6 +140,18 @@ class Problems {
   ResponseEntity<ProblemDetail> wrongMethod(HttpRequestMethodNotSupportedException e) {
     return one(
         HttpStatus.METHOD_NOT_ALLOWED, "", "This address does not take " + e.getMethod() + ".");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> notInThisKind(HttpMediaTypeNotAcceptableException e) {
+    return one(
+        HttpStatus.NOT_ACCEPTABLE,
+        "",
+        "It cannot be given in the kind that is asked for. It can be had as "
+            + e.getSupportedMediaTypes().stream()
+                .map(MediaType::toString)
+                .collect(Collectors.joining(", "))
+            + ".");
   }
 
   @ExceptionHandler

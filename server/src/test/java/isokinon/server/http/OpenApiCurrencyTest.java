@@ -9,6 +9,13 @@ import isokinon.server.MillTest;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -34,6 +41,67 @@ class OpenApiCurrencyTest {
     assertThat(json.readTree(STORED.toFile()).equals(served))
         .as("ui/src/api/openapi.json is out of date: run this test with -Dopenapi.write=true")
         .isTrue();
+  }
+
+  @Test
+  void everyFieldAndParameterHasItsMeaningAndNoTermIsLeftOver() {
+    JsonNode api = desk.get("/api/openapi").body();
+    Set<String> used = new HashSet<>();
+    List<String> silent = new ArrayList<>();
+    api.at("/components/schemas")
+        .fields()
+        .forEachRemaining(
+            schema ->
+                schema
+                    .getValue()
+                    .path("properties")
+                    .fields()
+                    .forEachRemaining(
+                        f -> {
+                          used.add(f.getKey());
+                          used.add(schema.getKey() + "." + f.getKey());
+                          if (f.getValue().path("description").asText().isBlank()) {
+                            silent.add(schema.getKey() + "." + f.getKey());
+                          }
+                        }));
+    for (JsonNode parameter : api.findValues("parameters").stream().flatMap(all()).toList()) {
+      used.add(parameter.path("name").asText());
+      if (parameter.path("description").asText().isBlank()) {
+        silent.add(parameter.path("name").asText());
+      }
+    }
+    assertThat(silent).isEmpty();
+    assertThat(ApiTerms.shipped().names()).isSubsetOf(used);
+  }
+
+  private static Function<JsonNode, Stream<JsonNode>> all() {
+    return list -> StreamSupport.stream(list.spliterator(), false);
+  }
+
+  @Test
+  void everyOperationTellsHowItRefuses() {
+    List<String> silent = new ArrayList<>();
+    desk.get("/api/openapi")
+        .body()
+        .path("paths")
+        .fields()
+        .forEachRemaining(
+            path ->
+                path.getValue()
+                    .fields()
+                    .forEachRemaining(
+                        o -> {
+                          boolean refuses = false;
+                          for (var codes = o.getValue().path("responses").fieldNames();
+                              codes.hasNext(); ) {
+                            refuses |= codes.next().startsWith("4");
+                          }
+                          if (!refuses) {
+                            silent.add(o.getKey() + " " + path.getKey());
+                          }
+                        }));
+    assertThat(silent).isEmpty();
+    assertThat(desk.get("/api/v1/floor", "image/png").status()).isEqualTo(406);
   }
 
   @Test
