@@ -45,13 +45,15 @@ final class ApiTerms {
   /** Writes the meaning of every field and parameter that has none yet. */
   @SuppressWarnings("rawtypes")
   void describe(OpenAPI api) {
-    for (Map.Entry<String, Schema> schema : api.getComponents().getSchemas().entrySet()) {
-      Map<?, ?> fields = schema.getValue().getProperties();
-      if (fields != null) {
+    Map<String, Schema> schemas = api.getComponents().getSchemas();
+    for (Map.Entry<String, Schema> schema : schemas.entrySet()) {
+      if (schema.getValue().getProperties() != null) {
         schema
             .getValue()
             .getProperties()
-            .replaceAll((name, field) -> described(schema.getKey(), (String) name, (Schema) field));
+            .replaceAll(
+                (name, field) ->
+                    described(schemas, schema.getKey(), (String) name, (Schema) field));
       }
     }
     api.getPaths().values().stream()
@@ -62,13 +64,20 @@ final class ApiTerms {
         .forEach(p -> p.setDescription(terms.getProperty(p.getName())));
   }
 
-  private Schema<?> described(String schema, String name, Schema<?> field) {
+  @SuppressWarnings("rawtypes")
+  private Schema<?> described(
+      Map<String, Schema> schemas, String schema, String name, Schema<?> field) {
     String meaning =
         field.getDescription() == null
             ? terms.getProperty(schema + "." + name, terms.getProperty(name))
             : field.getDescription();
     if (field.get$ref() == null) {
       return field.description(meaning);
+    }
+    Schema<?> named = schemas.get(field.get$ref().substring(field.get$ref().lastIndexOf('/') + 1));
+    if (named.getDiscriminator() != null) {
+      named.setDescription(meaning); // a choice of kinds stays a plain reference
+      return field;
     }
     // Beside a reference nothing else may stand, so it is wrapped.
     return new ComposedSchema()

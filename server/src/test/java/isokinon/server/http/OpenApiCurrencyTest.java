@@ -60,7 +60,10 @@ class OpenApiCurrencyTest {
                         f -> {
                           used.add(f.getKey());
                           used.add(schema.getKey() + "." + f.getKey());
-                          if (f.getValue().path("description").asText().isBlank()) {
+                          JsonNode named =
+                              api.at(f.getValue().path("$ref").asText("#/none").substring(1));
+                          if (f.getValue().path("description").asText().isBlank()
+                              && named.path("description").asText().isBlank()) {
                             silent.add(schema.getKey() + "." + f.getKey());
                           }
                         }));
