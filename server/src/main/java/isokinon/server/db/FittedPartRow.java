@@ -3,13 +3,14 @@ package isokinon.server.db;
 import java.time.LocalDate;
 
 /**
- * A wear part of another role than the leading one, as it stands in a pump.
+ * A wear part as it stands in a pump: the set that leads its wear, or a part of another role.
  *
  * @param place where in the pump; empty where it stands for all parts of its role
  * @param fittedAtHours running hours of the position when it went in
  * @param cameHours hours it had on it then
  * @param fittedAtCount counts of the position when it went in
  * @param cameCount counts it had on it then
+ * @param leading whether it is the set that leads the wear of the pump; each pump has one
  */
 public record FittedPartRow(
     String pump,
@@ -21,7 +22,8 @@ public record FittedPartRow(
     double fittedAtHours,
     double cameHours,
     double fittedAtCount,
-    double cameCount) {
+    double cameCount,
+    boolean leading) {
 
   /** Whether it is what stands in a place, or stands for every part of the role. */
   public boolean standsFor(String ofRole, String inPlace) {

@@ -5,12 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
-/** Pumps, their duties and the finished runs of their wear parts. */
+/** Pumps, their duties, the wear parts in them and the finished runs of those that came out. */
 public interface PumpMapper {
 
   /** The columns of a run. */
@@ -18,15 +19,72 @@ public interface PumpMapper {
       "select pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause, unit,"
           + " part_serial, place, construction, came_hours, counted, came_count, counts, note";
 
-  @Select("select * from pump order by area_position, tag")
+  /** The columns of a pump, with those of the set that leads its wear. */
+  String IN_SERVICE =
+      "select p.tag, p.area, p.area_position, p.family, p.series, p.serial, p.sheet_id,"
+          + " p.duty_title, p.duty_note, f.role, f.material, p.body_material, p.running_hours,"
+          + " p.strokes, p.hours_per_day, p.interval_hours, p.abrasion, p.suction_lift_m,"
+          + " p.consequence, f.fitted_on, f.fitted_at_hours, p.plan_on, p.counts_per_hour,"
+          + " p.hours_on, f.part_serial, f.came_hours, f.came_count, f.fitted_at_count"
+          + " from pump p join fitted_part f on f.pump = p.tag and f.leading";
+
+  /** The columns of a fitted part. */
+  String FITTED =
+      "select f.pump, f.role, f.place, f.part_serial, f.material, f.fitted_on, f.fitted_at_hours,"
+          + " f.came_hours, f.fitted_at_count, f.came_count, f.leading from fitted_part f";
+
+  @Select(PumpMapper.IN_SERVICE + " order by p.area_position, p.tag")
   List<PumpRow> all();
 
-  @Select("select * from pump where tag = #{tag}")
+  @Select(PumpMapper.IN_SERVICE + " where p.tag = #{tag}")
   Optional<PumpRow> byTag(String tag);
 
   /** Reads the pump and keeps others from opening a rebuild of it until the transaction ends. */
-  @Select("select * from pump where tag = #{tag} for update")
-  Optional<PumpRow> lock(String tag);
+  default Optional<PumpRow> lock(String tag) {
+    return lockPosition(tag).flatMap(this::byTag);
+  }
+
+  /** Locks the row of a position until the transaction ends. */
+  @Select("select tag from pump where tag = #{tag} for update")
+  Optional<String> lockPosition(String tag);
+
+  /** What stands in a pump, the set that leads its wear first. */
+  @Select(PumpMapper.FITTED + " where f.pump = #{pump} order by f.leading desc, f.role, f.place")
+  List<FittedPartRow> fitted(String pump);
+
+  /** What stands in every pump: the leading sets in the order of the pumps, then the others. */
+  @Select(
+      PumpMapper.FITTED
+          + " join pump p on p.tag = f.pump order by f.leading desc,"
+          + " case when f.leading then p.area_position else 0 end, f.pump, f.role, f.place")
+  List<FittedPartRow> allFitted();
+
+  @Insert(
+      "insert into fitted_part (pump, role, place, part_serial, material, fitted_on,"
+          + " fitted_at_hours, came_hours, fitted_at_count, came_count, leading) values"
+          + " (#{pump}, #{role}, #{place}, #{partSerial}, #{material}, #{fittedOn},"
+          + " #{fittedAtHours}, #{cameHours}, #{fittedAtCount}, #{cameCount}, #{leading})")
+  @Changes(Topic.FITTED)
+  void fit(FittedPartRow part);
+
+  @Delete("delete from fitted_part where pump = #{pump} and role = #{role} and place = #{place}")
+  @Changes(Topic.FITTED)
+  void takeOut(
+      @Param("pump") String pump, @Param("role") String role, @Param("place") String place);
+
+  /** The day that was planned for the pump's next job is over. */
+  @Update("update pump set plan_on = null where tag = #{tag}")
+  @Changes(Topic.PLANS)
+  void unplan(String tag);
+
+  /** A part goes in where another of its role and place may stand. */
+  default void refit(FittedPartRow part) {
+    takeOut(part.pump(), part.role(), part.place());
+    fit(part);
+    if (part.leading()) {
+      unplan(part.pump());
+    }
+  }
 
   @Select("select count(*) from pump")
   int count();
@@ -65,20 +123,23 @@ public interface PumpMapper {
           + " order by pump, fitted_on")
   List<RunRow> runsIn(@Param("material") String material, @Param("group") String group);
 
+  /** A pump with the set that leads its wear. */
+  default void add(PumpRow pump) {
+    addPosition(pump);
+    fit(pump.set());
+  }
+
   @Insert(
       "insert into pump (tag, area, area_position, family, series, serial, sheet_id, "
-          + "duty_title, duty_note, role, material, body_material, running_hours, strokes, "
-          + "hours_per_day, interval_hours, abrasion, suction_lift_m, consequence, fitted_on, "
-          + "fitted_at_hours, plan_on, counts_per_hour, hours_on, part_serial, came_hours, "
-          + "came_count, fitted_at_count) values "
+          + "duty_title, duty_note, body_material, running_hours, strokes, "
+          + "hours_per_day, interval_hours, abrasion, suction_lift_m, consequence, "
+          + "plan_on, counts_per_hour, hours_on) values "
           + "(#{tag}, #{area}, #{areaPosition}, #{family}, #{series}, #{serial}, #{sheetId}, "
-          + "#{dutyTitle}, #{dutyNote}, #{role}, #{material}, #{bodyMaterial}, "
+          + "#{dutyTitle}, #{dutyNote}, #{bodyMaterial}, "
           + "#{runningHours}, #{strokes}, #{hoursPerDay}, #{intervalHours}, #{abrasion}, "
-          + "#{suctionLiftM}, #{consequence}, #{fittedOn}, #{fittedAtHours}, #{planOn}, "
-          + "#{countsPerHour}, #{hoursOn}, #{partSerial}, #{cameHours}, #{cameCount}, "
-          + "#{fittedAtCount})")
-  @Changes({Topic.PUMPS, Topic.FITTED, Topic.COUNTERS})
-  void add(PumpRow pump);
+          + "#{suctionLiftM}, #{consequence}, #{planOn}, #{countsPerHour}, #{hoursOn})")
+  @Changes({Topic.PUMPS, Topic.COUNTERS})
+  void addPosition(PumpRow pump);
 
   @Insert(
       "insert into exposure (pump, position, fluid, concentration_pct, temperature_c, "
@@ -96,22 +157,6 @@ public interface PumpMapper {
           + " #{cameHours}, #{counted}, #{cameCount}, #{counts}, #{note})")
   @Changes(Topic.RUNS)
   void addRun(RunRow run);
-
-  /** A set went in: new, or with an age on it. */
-  @Update(
-      "update pump set material = #{material}, fitted_on = #{on}, fitted_at_hours ="
-          + " #{atHours}, fitted_at_count = #{atCount}, part_serial = #{serial}, came_hours = #{cameHours},"
-          + " came_count = #{cameCount}, plan_on = null where tag = #{tag}")
-  @Changes({Topic.FITTED, Topic.PLANS})
-  void refit(
-      @Param("tag") String tag,
-      @Param("material") String material,
-      @Param("on") LocalDate on,
-      @Param("atHours") double atHours,
-      @Param("atCount") double atCount,
-      @Param("serial") String serial,
-      @Param("cameHours") double cameHours,
-      @Param("cameCount") double cameCount);
 
   /** Another unit stands here now. */
   @Update(

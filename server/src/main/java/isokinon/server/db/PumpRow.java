@@ -8,7 +8,9 @@ import java.time.LocalDate;
 import java.util.Optional;
 
 /**
- * A pump position with the unit standing in it, its duty in words and what is fitted.
+ * A pump position with the unit standing in it, its duty in words and the set that leads its wear.
+ * What the set is made of and since when it is in stands in the table of fitted parts and is read
+ * along.
  *
  * @param runningHours of the position's counter; in the table as last read, carried on where it was
  *     asked so
@@ -51,24 +53,40 @@ public record PumpRow(
     double cameCount,
     double fittedAtCount) {
 
+  /** The set that leads its wear, as it stands in the pump. */
+  public FittedPartRow set() {
+    return new FittedPartRow(
+        tag,
+        role,
+        "",
+        partSerial,
+        material,
+        fittedOn,
+        fittedAtHours,
+        cameHours,
+        fittedAtCount,
+        cameCount,
+        true);
+  }
+
   /** Hours on the fitted set, those it came with among them. */
   public double age() {
-    return cameHours + hoursHere();
+    return set().age(this);
   }
 
   /** Hours the fitted set has run here. */
   public double hoursHere() {
-    return Math.max(0, runningHours - fittedAtHours);
+    return set().hoursHere(this);
   }
 
   /** The age of the set in the count that drives its wear. */
   public double countAge() {
-    return cameCount + countsHere();
+    return set().countAge(this);
   }
 
   /** The same, run here. */
   public double countsHere() {
-    return Math.max(0, strokes - fittedAtCount);
+    return set().countsHere(this);
   }
 
   /** The pump when it has run {@code hours} more. */

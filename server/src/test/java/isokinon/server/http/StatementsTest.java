@@ -86,6 +86,14 @@ class StatementsTest {
             + "'), "
             + columns
             + " from pump where tag not like '%x%'");
+    jdbc.update(
+        "insert into fitted_part (pump, role, place, part_serial, material, fitted_on,"
+            + " fitted_at_hours, came_hours, fitted_at_count, came_count, leading) select"
+            + " concat(pump, '"
+            + suffix
+            + "'), role, place, part_serial, material, fitted_on, fitted_at_hours, came_hours,"
+            + " fitted_at_count, came_count, leading from fitted_part where leading and pump not"
+            + " like '%x%'");
     versions.everythingChanged();
   }
 

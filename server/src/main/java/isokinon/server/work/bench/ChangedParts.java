@@ -5,11 +5,9 @@ import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.wetend.Roles;
 import isokinon.server.db.FittedPartRow;
-import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.KeptPartRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
-import isokinon.server.db.RunRow;
 import isokinon.server.db.StoresMapper;
 import isokinon.server.work.inspection.PartAssessment;
 import isokinon.server.work.pumps.FittedWetEnds;
@@ -34,7 +32,6 @@ class ChangedParts {
   private static final int MOST_CAUSE = 200;
 
   private final PumpMapper pumps;
-  private final HistoryMapper history;
   private final StoresMapper stores;
   private final FittedWetEnds wetEnds;
   private final PartAssessment findings;
@@ -43,14 +40,12 @@ class ChangedParts {
 
   ChangedParts(
       PumpMapper pumps,
-      HistoryMapper history,
       StoresMapper stores,
       FittedWetEnds wetEnds,
       PartAssessment findings,
       Shelf shelf,
       KeptParts keptParts) {
     this.pumps = pumps;
-    this.history = history;
     this.stores = stores;
     this.wetEnds = wetEnds;
     this.findings = findings;
@@ -65,41 +60,16 @@ class ChangedParts {
     List<String> used =
         rebuild.renewedInAll().stream().flatMap(p -> rebuild.lot(p).stream()).distinct().toList();
     others(job, day);
-    Optional<String> material = rebuild.material(pump.role());
-    if (material.isPresent()) {
-      Optional<KeptPartRow> kept =
-          partsOf(rebuild, pump.role()).stream()
-              .flatMap(p -> kept(rebuild, p).stream())
-              .findFirst();
-      pumps.addRun(finishedSet(job, day));
-      pumps.refit(
-          pump.tag(),
-          material.get(),
-          day,
-          pump.runningHours(),
-          pump.strokes(),
-          kept.map(KeptPartRow::serial).orElse(""),
-          kept.map(KeptPartRow::hours).orElse(0.0),
-          kept.map(KeptPartRow::counts).orElse(0.0));
-      wetEnds.refit(pump, used.stream().flatMap(l -> stores.lot(l).stream()).toList());
-    }
+    List<Part> set = partsOf(rebuild, pump.role());
+    rebuild
+        .material(pump.role())
+        .ifPresent(
+            material -> {
+              takeOut(pump.set(), found(rebuild, set), job, day);
+              putIn(set, "", material, job, day);
+              wetEnds.refit(pump, used.stream().flatMap(l -> stores.lot(l).stream()).toList());
+            });
     shelf.use(used, job.row(), who);
-  }
-
-  // ---- the wearing set --------------------------------------------------------------------------
-
-  /**
-   * The run of the set that came out. It counts as failed only where a part of it was judged so at
-   * the bench; a set changed because it was due came out sound.
-   */
-  private RunRow finishedSet(Job job, LocalDate day) {
-    PumpRow pump = job.pump();
-    Optional<BenchEvent> found =
-        partsOf(job.rebuild(), pump.role()).stream()
-            .flatMap(p -> job.rebuild().condemned(p.id()).stream())
-            .findFirst();
-    return PartRuns.ended(
-        pump, pumps.mainFluid(pump.tag()), day, found.isPresent(), cause(job.rebuild(), found), "");
   }
 
   private static List<Part> partsOf(Rebuild rebuild, String role) {
@@ -108,8 +78,6 @@ class ChangedParts {
         .toList();
   }
 
-  // ---- parts of other roles ---------------------------------------------------------------------
-
   private void others(Job job, LocalDate day) {
     Rebuild rebuild = job.rebuild();
     List<Part> renewed =
@@ -117,7 +85,7 @@ class ChangedParts {
             .flatMap(p -> rebuild.sheet().part(p).stream())
             .filter(p -> wears(p) && !p.role().equals(Optional.of(job.pump().role())))
             .toList();
-    List<FittedPartRow> fitted = new ArrayList<>(history.fitted(job.pump().tag()));
+    List<FittedPartRow> fitted = new ArrayList<>(pumps.fitted(job.pump().tag()));
     for (Part part : renewed) {
       String role = part.role().orElseThrow();
       boolean all = renewed.containsAll(partsOf(rebuild, role));
@@ -126,11 +94,15 @@ class ChangedParts {
               .filter(f -> f.role().equals(role))
               .filter(f -> f.place().equals(PartRuns.place(part)) || (all && f.place().isEmpty()))
               .toList();
-      out.forEach(f -> takeOut(f, part, job, day));
+      out.forEach(f -> takeOut(f, found(rebuild, List.of(part)), job, day));
       fitted.removeAll(out);
     }
     // After all came out, or a part that went in would be taken out again as one of its role.
-    renewed.forEach(p -> putIn(p, job, day));
+    for (Part part : renewed) {
+      rebuild
+          .material(part.role().orElseThrow())
+          .ifPresent(m -> putIn(List.of(part), PartRuns.place(part), m, job, day));
+    }
   }
 
   /** Whether a part wears and is looked at; what is changed with every opening has no life. */
@@ -139,10 +111,18 @@ class ChangedParts {
         && part.role().filter(r -> !r.equals(Roles.BODY)).isPresent();
   }
 
-  private void takeOut(FittedPartRow f, Part part, Job job, LocalDate day) {
+  /** The judgement by which one of these parts was found bad. */
+  private static Optional<BenchEvent> found(Rebuild rebuild, List<Part> parts) {
+    return parts.stream().flatMap(p -> rebuild.condemned(p.id()).stream()).findFirst();
+  }
+
+  /**
+   * Ends the run of what came out. It counts as failed only where a part of it was judged so at the
+   * bench; what was changed because it was due came out sound.
+   */
+  private void takeOut(FittedPartRow f, Optional<BenchEvent> found, Job job, LocalDate day) {
     PumpRow pump = job.pump();
-    Optional<BenchEvent> found = job.rebuild().condemned(part.id());
-    history.takeOut(pump.tag(), f.role(), f.place());
+    pumps.takeOut(pump.tag(), f.role(), f.place());
     pumps.addRun(
         PartRuns.ended(
             f,
@@ -150,32 +130,30 @@ class ChangedParts {
             pumps.mainFluid(pump.tag()),
             day,
             found.isPresent(),
-            cause(job.rebuild(), found)));
+            cause(job.rebuild(), found),
+            ""));
   }
 
-  private void putIn(Part part, Job job, LocalDate day) {
+  /** Begins the run of what went in: new, or kept before with an age on it. */
+  private void putIn(List<Part> parts, String place, String material, Job job, LocalDate day) {
     PumpRow pump = job.pump();
-    String role = part.role().orElseThrow();
-    Optional<KeptPartRow> kept = kept(job.rebuild(), part);
-    job.rebuild()
-        .material(role)
-        .ifPresent(
-            material ->
-                history.addFitted(
-                    new FittedPartRow(
-                        pump.tag(),
-                        role,
-                        PartRuns.place(part),
-                        kept.map(KeptPartRow::serial).orElse(""),
-                        material,
-                        day,
-                        pump.runningHours(),
-                        kept.map(KeptPartRow::hours).orElse(0.0),
-                        pump.strokes(),
-                        kept.map(KeptPartRow::counts).orElse(0.0))));
+    String role = parts.get(0).role().orElseThrow();
+    Optional<KeptPartRow> kept =
+        parts.stream().flatMap(p -> kept(job.rebuild(), p).stream()).findFirst();
+    pumps.refit(
+        new FittedPartRow(
+            pump.tag(),
+            role,
+            place,
+            kept.map(KeptPartRow::serial).orElse(""),
+            material,
+            day,
+            pump.runningHours(),
+            kept.map(KeptPartRow::hours).orElse(0.0),
+            pump.strokes(),
+            kept.map(KeptPartRow::counts).orElse(0.0),
+            role.equals(pump.role())));
   }
-
-  // ---- what both take ---------------------------------------------------------------------------
 
   private Optional<KeptPartRow> kept(Rebuild rebuild, Part part) {
     return rebuild.lot(part.id()).flatMap(keptParts::kept);

@@ -7,7 +7,6 @@ import isokinon.server.access.People;
 import isokinon.server.db.BenchMapper;
 import isokinon.server.db.FindingMapper;
 import isokinon.server.db.FittedPartRow;
-import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.NextLookRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
@@ -38,7 +37,6 @@ public class Exchange {
   private static final int MOST_BECAUSE = 400;
 
   private final PumpMapper pumps;
-  private final HistoryMapper history;
   private final FittedWetEnds wetEnds;
   private final FindingMapper findings;
   private final BenchMapper bench;
@@ -49,7 +47,6 @@ public class Exchange {
 
   Exchange(
       PumpMapper pumps,
-      HistoryMapper history,
       FittedWetEnds wetEnds,
       FindingMapper findings,
       BenchMapper bench,
@@ -58,7 +55,6 @@ public class Exchange {
       People people,
       Clock clock) {
     this.pumps = pumps;
-    this.history = history;
     this.wetEnds = wetEnds;
     this.findings = findings;
     this.bench = bench;
@@ -130,7 +126,7 @@ public class Exchange {
 
   private Unit unit(PumpRow pump) {
     return new Unit(
-        pump, wetEnds.of(pump.tag()), history.fitted(pump.tag()), findings.nextLook(pump.tag()));
+        pump, wetEnds.of(pump.tag()), pumps.fitted(pump.tag()), findings.nextLook(pump.tag()));
   }
 
   /** Materials of a unit that the duty of another position attacks, a sentence each. */
@@ -172,13 +168,10 @@ public class Exchange {
     PumpRow p = unit.pump();
     String duty = pumps.mainFluid(p.tag());
     String cause = "unit moved to " + to;
-    if (p.hoursHere() > 0) {
-      pumps.addRun(PartRuns.ended(p, duty, today, false, cause, because));
-    }
     for (FittedPartRow f : unit.parts()) {
-      history.takeOut(p.tag(), f.role(), f.place());
+      pumps.takeOut(p.tag(), f.role(), f.place());
       if (f.hoursHere(p) > 0) {
-        pumps.addRun(PartRuns.ended(f, p, duty, today, false, cause));
+        pumps.addRun(PartRuns.ended(f, p, duty, today, false, cause, because));
       }
     }
   }
@@ -186,19 +179,10 @@ public class Exchange {
   private void goesTo(Unit unit, PumpRow place, LocalDate today) {
     PumpRow from = unit.pump();
     pumps.stands(place.tag(), from.serial(), from.series(), from.bodyMaterial());
-    pumps.refit(
-        place.tag(),
-        from.material(),
-        today,
-        place.runningHours(),
-        place.strokes(),
-        from.partSerial(),
-        from.age(),
-        from.countAge());
     wetEnds.stands(
         place.tag(), unit.wetEnd().hardware(), unit.wetEnd().rotorClassMm(), unit.wetEnd().parts());
     for (FittedPartRow f : unit.parts()) {
-      history.addFitted(
+      pumps.refit(
           new FittedPartRow(
               place.tag(),
               f.role(),
@@ -209,7 +193,8 @@ public class Exchange {
               place.runningHours(),
               f.age(from),
               place.strokes(),
-              f.countAge(from)));
+              f.countAge(from),
+              f.leading()));
     }
     // What is read of this unit from now on is no part of the lines drawn of the one before.
     findings.endLives(place.tag());

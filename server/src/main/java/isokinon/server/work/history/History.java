@@ -5,7 +5,6 @@ import isokinon.core.life.Stints.Stint;
 import isokinon.core.material.LibraryReader;
 import isokinon.server.access.People;
 import isokinon.server.db.FittedPartRow;
-import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.RunRow;
@@ -61,15 +60,12 @@ public class History {
       Boolean dryRun) {}
 
   private final PumpMapper pumps;
-  private final HistoryMapper history;
   private final ShopLibrary library;
   private final People people;
   private final Clock clock;
 
-  History(
-      PumpMapper pumps, HistoryMapper history, ShopLibrary library, People people, Clock clock) {
+  History(PumpMapper pumps, ShopLibrary library, People people, Clock clock) {
     this.pumps = pumps;
-    this.history = history;
     this.library = library;
     this.people = people;
     this.clock = clock;
@@ -275,7 +271,7 @@ public class History {
   private Optional<Line> running(Line l, PumpRow pump, HistoryLines reading) {
     if (!l.run().role().equals(pump.role())) {
       boolean known =
-          history.fitted(pump.tag()).stream()
+          pumps.fitted(pump.tag()).stream()
               .anyMatch(
                   f ->
                       f.role().equals(l.run().role())
@@ -313,31 +309,20 @@ public class History {
       pumps.addRun(r);
       return;
     }
-    if (r.role().equals(pump.role())) {
-      pumps.refit(
-          pump.tag(),
-          r.material(),
-          r.fittedOn(),
-          pump.runningHours() - r.hours(),
-          pump.strokes() - r.hours() * pump.countsPerHour(),
-          r.partSerial(),
-          r.cameHours(),
-          r.cameCount());
-    } else {
-      history.takeOut(pump.tag(), r.role(), r.place());
-      history.addFitted(
-          new FittedPartRow(
-              pump.tag(),
-              r.role(),
-              r.place(),
-              r.partSerial(),
-              r.material(),
-              r.fittedOn(),
-              pump.runningHours() - r.hours(),
-              r.cameHours(),
-              pump.strokes() - r.hours() * pump.countsPerHour(),
-              r.cameCount()));
-    }
+    boolean leading = r.role().equals(pump.role());
+    pumps.refit(
+        new FittedPartRow(
+            pump.tag(),
+            r.role(),
+            leading ? "" : r.place(),
+            r.partSerial(),
+            r.material(),
+            r.fittedOn(),
+            pump.runningHours() - r.hours(),
+            r.cameHours(),
+            pump.strokes() - r.hours() * pump.countsPerHour(),
+            r.cameCount(),
+            leading));
   }
 
   private static HistoryReport report(

@@ -1,7 +1,6 @@
 package isokinon.server.work.history;
 
 import isokinon.server.db.FittedPartRow;
-import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.RunRow;
@@ -30,11 +29,9 @@ public class HistoryTable {
   static final String RUNNING = "running";
 
   private final PumpMapper pumps;
-  private final HistoryMapper history;
 
-  HistoryTable(PumpMapper pumps, HistoryMapper history) {
+  HistoryTable(PumpMapper pumps) {
     this.pumps = pumps;
-    this.history = history;
   }
 
   /** Every run, those that still run at the end, under our own headings. */
@@ -63,11 +60,8 @@ public class HistoryTable {
     pumps.allRuns().forEach(r -> all.add(record(r)));
     Map<String, String> duties = pumps.mainFluids();
     Map<String, PumpRow> byTag = new HashMap<>();
-    for (PumpRow p : pumps.all()) {
-      byTag.put(p.tag(), p);
-      all.add(running(p, duties.getOrDefault(p.tag(), "")));
-    }
-    for (FittedPartRow f : history.allFitted()) {
+    pumps.all().forEach(p -> byTag.put(p.tag(), p));
+    for (FittedPartRow f : pumps.allFitted()) {
       all.add(running(f, byTag.get(f.pump()), duties.getOrDefault(f.pump(), "")));
     }
     return all;
@@ -88,13 +82,6 @@ public class HistoryTable {
     put(m, HistoryField.ENDED, r.failed() ? FAILED : SOUND);
     put(m, HistoryField.CAUSE, r.cause());
     put(m, HistoryField.NOTE, r.note());
-    return m;
-  }
-
-  private static Map<String, Object> running(PumpRow p, String duty) {
-    Map<String, Object> m = part(p.tag(), p.serial(), p.partSerial(), "", p.role(), p.material());
-    running(m, p, duty, p.fittedOn(), p.hoursHere(), p.cameHours());
-    counted(m, p, p.countsHere(), p.cameCount());
     return m;
   }
 

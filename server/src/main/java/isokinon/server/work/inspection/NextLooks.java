@@ -9,7 +9,7 @@ import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.wear.WearRate;
 import isokinon.server.db.FindingMapper;
 import isokinon.server.db.GaugeRow;
-import isokinon.server.db.HistoryMapper;
+import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.ReadingRow;
 import isokinon.server.work.inspection.FindingView.NextView;
@@ -35,11 +35,11 @@ public class NextLooks {
   private static final String SHORTER = Causes.COUNTER + "shorter-interval";
 
   private final FindingMapper store;
-  private final HistoryMapper history;
+  private final PumpMapper pumps;
 
-  NextLooks(FindingMapper store, HistoryMapper history) {
+  NextLooks(FindingMapper store, PumpMapper pumps) {
     this.store = store;
-    this.history = history;
+    this.pumps = pumps;
   }
 
   /** The last reading of the same part in the same life, from an earlier rebuild. */
@@ -98,12 +98,10 @@ public class NextLooks {
 
   /** Hours on a part that came out; empty where nobody wrote down when it went in. */
   private Optional<Double> age(PumpRow pump, Part part) {
-    return part.role().equals(Optional.of(pump.role()))
-        ? Optional.of(pump.age())
-        : history.fitted(pump.tag()).stream()
-            .filter(f -> f.standsFor(part.role().orElse(""), PartRuns.place(part)))
-            .map(f -> f.age(pump))
-            .findFirst();
+    return pumps.fitted(pump.tag()).stream()
+        .filter(f -> f.standsFor(part.role().orElse(""), PartRuns.place(part)))
+        .map(f -> f.age(pump))
+        .findFirst();
   }
 
   /** How fast a part wears, by the limit that it reaches first. */

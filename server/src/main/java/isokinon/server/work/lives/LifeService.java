@@ -229,11 +229,7 @@ public class LifeService {
                   .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
               Optional.of(r.endedOn())));
     }
-    standing.values().stream()
-        .filter(s -> s.pump().hoursHere() > 0)
-        .map(LifeService::running)
-        .forEach(runs::add);
-    for (FittedPartRow f : history.allFitted()) {
+    for (FittedPartRow f : pumps.allFitted()) {
       PumpInService s = standing.get(f.pump());
       if (f.hoursHere(s.pump()) > 0) {
         runs.add(running(f, s));
@@ -253,21 +249,6 @@ public class LifeService {
         new Run(f.cameHours(), f.age(pump), false),
         pump.countsPerHour() > 0 && f.countsHere(pump) > 0
             ? Optional.of(new Run(f.cameCount(), f.countAge(pump), false))
-            : Optional.empty(),
-        Optional.empty());
-  }
-
-  private static WearRun running(PumpInService s) {
-    PumpRow pump = s.pump();
-    return new WearRun(
-        pump.tag(),
-        s.of().construction(),
-        pump.role(),
-        pump.material(),
-        s.duty(),
-        new Run(pump.cameHours(), pump.age(), false),
-        pump.countsPerHour() > 0 && pump.countsHere() > 0
-            ? Optional.of(new Run(pump.cameCount(), pump.countAge(), false))
             : Optional.empty(),
         Optional.empty());
   }

@@ -14,33 +14,15 @@ public final class PartRuns {
 
   private PartRuns() {}
 
-  /** The run of a wearing set that ends today. */
+  /** The run of a part that comes out today. */
   public static RunRow ended(
-      PumpRow pump, String duty, LocalDate day, boolean failed, String cause, String note) {
-    return new RunRow(
-        pump.tag(),
-        pump.role(),
-        pump.material(),
-        duty,
-        pump.fittedOn(),
-        day,
-        pump.hoursHere(),
-        failed,
-        cause,
-        pump.serial(),
-        pump.partSerial(),
-        "",
-        pump.sheet().orElse(""),
-        pump.cameHours(),
-        pump.counted(),
-        pump.cameCount(),
-        pump.countsPerHour() > 0 ? pump.countsHere() : null,
-        note);
-  }
-
-  /** The run of a part of another role that ends today. */
-  public static RunRow ended(
-      FittedPartRow f, PumpRow pump, String duty, LocalDate day, boolean failed, String cause) {
+      FittedPartRow f,
+      PumpRow pump,
+      String duty,
+      LocalDate day,
+      boolean failed,
+      String cause,
+      String note) {
     return new RunRow(
         pump.tag(),
         f.role(),
@@ -59,7 +41,7 @@ public final class PartRuns {
         pump.counted(),
         f.cameCount(),
         pump.countsPerHour() > 0 ? f.countsHere(pump) : null,
-        "");
+        note);
   }
 
   /** What a part is called as a place in its pump. */

@@ -5,7 +5,6 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.KeptCondition;
 import isokinon.server.access.People;
 import isokinon.server.db.BenchMapper;
-import isokinon.server.db.HistoryMapper;
 import isokinon.server.db.KeptPartRow;
 import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
@@ -40,7 +39,6 @@ public class KeptParts {
       String who) {}
 
   private final ShelfMapper shelf;
-  private final HistoryMapper history;
   private final BenchMapper bench;
   private final PumpMapper pumps;
   private final PumpRegister register;
@@ -50,7 +48,6 @@ public class KeptParts {
 
   KeptParts(
       ShelfMapper shelf,
-      HistoryMapper history,
       BenchMapper bench,
       PumpMapper pumps,
       PumpRegister register,
@@ -58,7 +55,6 @@ public class KeptParts {
       People people,
       Clock clock) {
     this.shelf = shelf;
-    this.history = history;
     this.bench = bench;
     this.pumps = pumps;
     this.register = register;
@@ -139,13 +135,8 @@ public class KeptParts {
     String role = part.role().orElse("");
     boolean lead = role.equals(pump.role());
     String place = lead ? "" : PartRuns.place(part);
-    boolean onBench = bench.runningOn(pump.tag()).isPresent();
-    if (onBench && lead) {
-      return new Known(
-          pump.partSerial(), pump.material(), Optional.of(pump.age()), pump.countAge());
-    }
-    if (onBench) {
-      return history.fitted(pump.tag()).stream()
+    if (bench.runningOn(pump.tag()).isPresent()) {
+      return pumps.fitted(pump.tag()).stream()
           .filter(f -> f.standsFor(role, place))
           .findFirst()
           .map(

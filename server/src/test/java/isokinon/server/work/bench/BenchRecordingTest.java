@@ -3,7 +3,6 @@ package isokinon.server.work.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyDouble;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.Mockito.inOrder;
 import static org.mockito.Mockito.mock;
@@ -215,7 +214,6 @@ class BenchRecordingTest {
     bench.act(7, note(0, "wet floor"));
     verify(shelves, never()).use(any(), any(), any());
     verify(store, never()).close(anyLong(), any());
-    verify(pumps, never())
-        .refit(any(), any(), any(), anyDouble(), anyDouble(), any(), anyDouble(), anyDouble());
+    verify(pumps, never()).refit(any());
   }
 }

@@ -69,6 +69,7 @@ class LifeServiceTest {
   @BeforeEach
   void aPumpStands() {
     when(pumps.all()).thenReturn(List.of(PUMP));
+    when(pumps.allFitted()).thenReturn(List.of(PUMP.set()));
     when(pumps.byTag("EFF-02")).thenReturn(Optional.of(PUMP));
     when(pumps.allExposures()).thenReturn(List.of(exposure("scour-liquor", 40)));
   }
@@ -179,9 +180,10 @@ class LifeServiceTest {
 
   @Test
   void otherWearPartsRunAsWell() {
-    when(history.allFitted())
+    when(pumps.allFitted())
         .thenReturn(
             List.of(
+                PUMP.set(),
                 new FittedPartRow(
                     "EFF-02",
                     "ball",
@@ -192,7 +194,8 @@ class LifeServiceTest {
                     4000,
                     100,
                     4000 * SomePumps.STROKES_PER_HOUR,
-                    9e5)));
+                    9e5,
+                    false)));
     LifeSnapshot shop = lives.now();
     assertThat(
             shop.groups()
