@@ -87,8 +87,7 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.opens(job.stripsUpTo("Press the bushing out"));
     ko.sees("Brittle: bushing. No knock, no steel under it.");
     ko.opens(job.strips().inspects());
-    page.getByText("Rotor kit MC12").first().waitFor();
-    ko.button("Fit this kit").first().click();
+    ko.press("Fit this kit, lot L-1202");
     ko.sees("1 role without a material");
     ko.decidesOnTheRest();
     ko.opens(job.elsewhere().buildsUpTo("Make up rear disc"));

@@ -11,43 +11,40 @@ import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 
 /** EFF-02 from the floor to the hand-back record, with what goes wrong on the way. */
-class WholeRebuildJourneyTest {
+class WholeRebuildJourneyTest extends AtTheMill {
 
   @Test
   void aTechnicianRebuildsTheBoltedPlasticPump() {
-    try (RunningApp app = RunningApp.demo();
-        Shop shop = new Shop(app)) {
-      BenchPage rt = new BenchPage(shop.device("RT"));
-      Page page = rt.page();
+    BenchPage rt = new BenchPage(shop.device("RT"));
+    Page page = rt.page();
 
-      page.navigate("/");
-      assertThat(
-              page.getByRole(
-                  AriaRole.HEADING, new Page.GetByRoleOptions().setName("EFF-02").setExact(true)))
-          .isVisible();
-      Shop.picture(page, "floor");
-      rt.bringsToTheBench("EFF-02");
-      Shop.accessibleByDayAndNight(page);
-      rt.takesIn("Wet-end kit", "Due, and weak on the last round");
+    page.navigate("/");
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING, new Page.GetByRoleOptions().setName("EFF-02").setExact(true)))
+        .isVisible();
+    Shop.picture(page, "floor");
+    rt.bringsToTheBench("EFF-02");
+    Shop.accessibleByDayAndNight(page);
+    rt.takesIn("Wet-end kit", "Due, and weak on the last round");
 
-      makesSafe(rt);
-      strips(rt);
-      inspects(rt);
-      decides(rt);
-      builds(rt, shop);
-      proves(rt);
+    makesSafe(rt);
+    strips(rt);
+    inspects(rt);
+    decides(rt);
+    builds(rt);
+    proves(rt);
 
-      rt.handsBack();
-      rt.sees("Outer plate A: edge wear 0.25 mm, edge worn bright");
-      Shop.accessibleByDayAndNight(page);
-      recordHoldsItAll(page);
+    rt.handsBack();
+    rt.sees("Outer plate A: edge wear 0.25 mm, edge worn bright");
+    Shop.accessibleByDayAndNight(page);
+    recordHoldsItAll(page);
 
-      page.navigate("/pumps/EFF-02");
-      rt.sees("handed back");
-      assertThat(page.getByText("CSM", new Page.GetByTextOptions().setExact(true)).first())
-          .isVisible();
-      Shop.accessibleByDayAndNight(page);
-    }
+    page.navigate("/pumps/EFF-02");
+    rt.sees("handed back");
+    assertThat(page.getByText("CSM", new Page.GetByTextOptions().setExact(true)).first())
+        .isVisible();
+    Shop.accessibleByDayAndNight(page);
   }
 
   private static void makesSafe(BenchPage rt) {
@@ -115,7 +112,7 @@ class WholeRebuildJourneyTest {
     rt.fits("L-0417");
   }
 
-  private static void builds(BenchPage rt, Shop shop) {
+  private static void builds(BenchPage rt) {
     Page page = rt.page();
     rt.buildsUpTo("Draw down fluid cap A");
     rt.goesRoundTheEarlyPasses();
@@ -141,7 +138,7 @@ class WholeRebuildJourneyTest {
     rt.readsTheRest("15");
     rt.done("Done, next step");
 
-    aSecondPersonIsTold(rt, shop);
+    aSecondPersonIsTold(rt);
     rt.answersChecks();
     rt.goesRoundTheEarlyPasses();
     rt.reads("16.4");
@@ -159,7 +156,7 @@ class WholeRebuildJourneyTest {
   /**
    * Two people on one rebuild: the second to act on a stale step is told and shown the new state.
    */
-  private static void aSecondPersonIsTold(BenchPage rt, Shop shop) {
+  private static void aSecondPersonIsTold(BenchPage rt) {
     BenchPage ko = new BenchPage(shop.device("KO"));
     ko.page().navigate(rt.page().url());
     ko.sees("Draw down fluid cap B");

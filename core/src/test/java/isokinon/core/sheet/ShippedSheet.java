@@ -5,12 +5,17 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** The sheets of the library, as files and as values. */
 public final class ShippedSheet {
 
   private static final Path FOLDER = Path.of("../library/sheets");
+
+  /** Each is read once: a sheet never changes. */
+  private static final Map<String, Sheet> READ = new ConcurrentHashMap<>();
 
   private ShippedSheet() {}
 
@@ -25,7 +30,7 @@ public final class ShippedSheet {
 
   /** A shipped sheet by id. */
   public static Sheet of(String id) {
-    return SheetReader.forLibrary().read(source(id)).orThrow();
+    return READ.computeIfAbsent(id, i -> SheetReader.forLibrary().read(source(i)).orThrow());
   }
 
   /** The bolted plastic double-diaphragm pump. */
