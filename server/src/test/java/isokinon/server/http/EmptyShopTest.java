@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import isokinon.server.ApiClient;
 import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.context.annotation.Import;
 
 /** A shop on its first day: no pump, no person, no rebuild. */
+@Tag("slow")
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = "spring.datasource.url=jdbc:h2:mem:empty;DB_CLOSE_DELAY=-1")

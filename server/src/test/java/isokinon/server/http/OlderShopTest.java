@@ -17,6 +17,7 @@ import java.util.Map;
 import java.util.stream.StreamSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -30,6 +31,7 @@ import org.springframework.test.context.DynamicPropertySource;
  * A data folder that an older version wrote opens and shows what it showed then: the mill with jobs
  * in every stage, own rows, pins, kept parts. What that version showed lies beside it.
  */
+@Tag("slow")
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 @Import({MillTest.FixedClock.class, LocalApiClient.class})
 class OlderShopTest {

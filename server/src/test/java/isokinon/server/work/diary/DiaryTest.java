@@ -31,11 +31,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import org.springframework.transaction.PlatformTransactionManager;
 
 /** What the diary says of jobs, placed and not. Today is Tuesday, 08:00. */
+@Tag("slow")
 class DiaryTest {
 
   private static final Clock NOW =
