@@ -1,5 +1,6 @@
 package isokinon.core.counter;
 
+import isokinon.core.value.Fault;
 import isokinon.core.value.Code;
 import java.time.Duration;
 import java.time.Instant;
@@ -30,8 +31,6 @@ public final class CounterLog {
    */
   public record Reading(int line, Instant at, double value) {}
 
-  /** A reading that cannot be. */
-  public record Fault(int line, String message) {}
 
   /**
    * What readings come to.
@@ -68,7 +67,7 @@ public final class CounterLog {
     for (Reading r : sorted(fresh)) {
       if (!(r.value() >= 0 && r.value() <= MOST)) {
         faults.add(
-            new Fault(r.line(), "A counter shows 0 or more; " + r.value() + " is not a reading."));
+            Fault.inLine(r.line(), "A counter shows 0 or more; " + r.value() + " is not a reading."));
         continue;
       }
       Optional<Reading> same = same(known, r).or(() -> same(toAdd, r));
@@ -76,7 +75,7 @@ public final class CounterLog {
         repeated++;
       } else if (same.isPresent()) {
         faults.add(
-            new Fault(
+            Fault.inLine(
                 r.line(),
                 "At this moment "
                     + same.get().value()
@@ -93,7 +92,7 @@ public final class CounterLog {
         .forEach(
             r ->
                 faults.add(
-                    new Fault(
+                    Fault.inLine(
                         r.line(),
                         "A later reading is recorded already; one from before it changes nothing"
                             + " that was counted.")));
@@ -119,7 +118,7 @@ public final class CounterLog {
         double more = back ? r.value() : r.value() - stood.get();
         if (kind == Kind.HOURS && before.isPresent() && tooFast(more, before.get(), r.at())) {
           faults.add(
-              new Fault(
+              Fault.inLine(
                   r.line(),
                   "It would have run "
                       + Math.round(more)

@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import isokinon.core.value.Fault;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -36,8 +37,6 @@ public final class Stints {
       double hours,
       boolean failed) {}
 
-  /** What is wrong with a line. */
-  public record Fault(int line, String message) {}
 
   /** Every fresh stint that cannot stand beside the others. */
   public static List<Fault> faults(List<Stint> stints) {
@@ -90,7 +89,7 @@ public final class Stints {
         Stint fresh = after.line() > 0 ? after : before;
         Stint other = after.line() > 0 ? before : after;
         faults.add(
-            new Fault(
+            Fault.inLine(
                 fresh.line(),
                 what
                     + ", from "
@@ -107,7 +106,7 @@ public final class Stints {
       Stint after = inOrder.get(i);
       if (before.failed() && Math.max(before.line(), after.line()) > 0) {
         faults.add(
-            new Fault(
+            Fault.inLine(
                 after.line() > 0 ? after.line() : before.line(),
                 "Part "
                     + serial

@@ -1,5 +1,6 @@
 package isokinon.core.material;
 
+import isokinon.core.value.Fault;
 import isokinon.core.material.MaterialLibrary.BaseLife;
 import isokinon.core.value.Code;
 import java.io.IOException;
@@ -91,14 +92,6 @@ public final class LibraryReader {
     Reader open(String name) throws IOException;
   }
 
-  /** What is wrong at one place of a table. */
-  public record Fault(String table, int line, String message) {
-    @Override
-    public String toString() {
-      return table + ", line " + line + ": " + message;
-    }
-  }
-
   /** Tables that cannot be used, with every fault. */
   public static final class InvalidLibrary extends RuntimeException {
     private static final long serialVersionUID = 1L;
@@ -106,7 +99,7 @@ public final class LibraryReader {
     private final transient List<Fault> faults;
 
     InvalidLibrary(List<Fault> faults) {
-      super(faults.stream().map(Fault::toString).collect(Collectors.joining("\n")));
+      super(faults.stream().map(Fault::said).collect(Collectors.joining("\n")));
       this.faults = List.copyOf(faults);
     }
 
@@ -305,7 +298,7 @@ public final class LibraryReader {
               .filter(c -> !parser.getHeaderMap().containsKey(c))
               .toList();
       if (!missing.isEmpty()) {
-        faults.add(new Fault(name, 1, "columns missing: " + String.join(", ", missing)));
+        faults.add(Fault.at(name, 1, "columns missing: " + String.join(", ", missing)));
         return rows;
       }
       // A quoted field may run over several lines: a record begins behind the one before it.
@@ -324,12 +317,12 @@ public final class LibraryReader {
                     + " stands here twice");
           }
         } catch (IllegalArgumentException e) {
-          faults.add(new Fault(name, (int) line, e.getMessage()));
+          faults.add(Fault.at(name, (int) line, e.getMessage()));
         }
         line = parser.getCurrentLineNumber() + 1;
       }
     } catch (IOException | UncheckedIOException e) {
-      faults.add(new Fault(name, 1, "not readable as CSV: " + e.getMessage()));
+      faults.add(Fault.at(name, 1, "not readable as CSV: " + e.getMessage()));
     }
     return rows;
   }

@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Fault;
 import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -26,12 +27,12 @@ final class Fields {
   private final String path;
   private final int line;
   private final boolean strict;
-  private final List<SheetFault> faults;
+  private final List<Fault> faults;
   private final Map<String, Node> values = new LinkedHashMap<>();
   private final Map<String, Integer> keyLines = new LinkedHashMap<>();
   private final Set<String> asked = new HashSet<>();
 
-  Fields(String path, Node node, boolean strict, List<SheetFault> faults) {
+  Fields(String path, Node node, boolean strict, List<Fault> faults) {
     this.path = path;
     this.line = lineOf(node);
     this.strict = strict;
@@ -45,7 +46,7 @@ final class Fields {
           tuple.getKeyNode() instanceof ScalarNode scalar ? scalar.getValue() : "(not a word)";
       if (values.put(key, tuple.getValueNode()) != null) {
         faults.add(
-            new SheetFault(at(key), lineOf(tuple.getKeyNode()), "\"" + key + "\" is given twice"));
+            Fault.at(at(key), lineOf(tuple.getKeyNode()), "\"" + key + "\" is given twice"));
       }
       keyLines.put(key, lineOf(tuple.getKeyNode()));
     }
@@ -64,7 +65,7 @@ final class Fields {
   }
 
   void fault(String key, String message) {
-    faults.add(new SheetFault(at(key), line(key), message));
+    faults.add(Fault.at(at(key), line(key), message));
   }
 
   boolean has(String key) {
@@ -167,7 +168,7 @@ final class Fields {
         key,
         (p, node) -> {
           if (!(node instanceof SequenceNode sequence)) {
-            faults.add(new SheetFault(p, lineOf(node), "expected a list of step ids"));
+            faults.add(Fault.at(p, lineOf(node), "expected a list of step ids"));
             return List.<String>of();
           }
           List<String> words = new ArrayList<>();
@@ -249,11 +250,11 @@ final class Fields {
 
   private Optional<String> scalar(String where, Node node) {
     if (!(node instanceof ScalarNode scalar)) {
-      faults.add(new SheetFault(where, lineOf(node), "expected one value, found " + kind(node)));
+      faults.add(Fault.at(where, lineOf(node), "expected one value, found " + kind(node)));
       return Optional.empty();
     }
     if (scalar.getValue().length() > MOST_TEXT) {
-      faults.add(new SheetFault(where, lineOf(node), "longer than " + MOST_TEXT + " characters"));
+      faults.add(Fault.at(where, lineOf(node), "longer than " + MOST_TEXT + " characters"));
       return Optional.empty();
     }
     return Optional.of(scalar.getValue().strip());

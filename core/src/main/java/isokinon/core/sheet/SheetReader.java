@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Fault;
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.When;
 import isokinon.core.value.Code;
@@ -58,21 +59,21 @@ public final class SheetReader {
 
   /** Reads {@code text}; never throws for bad input. */
   public SheetReading read(String text) {
-    List<SheetFault> faults = new ArrayList<>();
+    List<Fault> faults = new ArrayList<>();
     if (text.length() > MOST_CHARACTERS) {
-      return refused(new SheetFault("", 1, "longer than " + MOST_CHARACTERS + " characters"));
+      return refused(Fault.at("", 1, "longer than " + MOST_CHARACTERS + " characters"));
     }
     Node root;
     try {
       root = new Yaml(limits()).compose(new StringReader(text));
     } catch (MarkedYAMLException e) {
       int line = e.getProblemMark() == null ? 1 : e.getProblemMark().getLine() + 1;
-      return refused(new SheetFault("", line, "not readable as YAML: " + e.getProblem()));
+      return refused(Fault.at("", line, "not readable as YAML: " + e.getProblem()));
     } catch (YAMLException | StackOverflowError e) {
-      return refused(new SheetFault("", 1, "not readable as YAML: " + firstLine(e)));
+      return refused(Fault.at("", 1, "not readable as YAML: " + firstLine(e)));
     }
     if (root == null) {
-      return refused(new SheetFault("", 1, "the sheet is empty"));
+      return refused(Fault.at("", 1, "the sheet is empty"));
     }
     refuseShared(root, new IdentityHashMap<>(), faults);
     if (!faults.isEmpty()) {
@@ -83,7 +84,7 @@ public final class SheetReader {
       int count = fields.linesOf(rows).size();
       if (count > MOST_ROWS) {
         return refused(
-            new SheetFault(
+            Fault.at(
                 rows, fields.line(), count + " " + rows + "; at most " + MOST_ROWS + " are read"));
       }
     }
@@ -92,7 +93,7 @@ public final class SheetReader {
     if (fields.has("parts") && fields.has("steps")) {
       new SheetRules(sheet, fields, faults, strict).check();
     }
-    faults.sort(Comparator.comparingInt(SheetFault::line));
+    faults.sort(Comparator.comparingInt(Fault::line));
     return faults.isEmpty()
         ? new SheetReading(Optional.of(sheet), List.of())
         : new SheetReading(Optional.empty(), List.copyOf(faults));
@@ -360,10 +361,10 @@ public final class SheetReader {
   }
 
   private static void refuseShared(
-      Node node, IdentityHashMap<Node, Boolean> seen, List<SheetFault> faults) {
+      Node node, IdentityHashMap<Node, Boolean> seen, List<Fault> faults) {
     if (seen.put(node, true) != null) {
       faults.add(
-          new SheetFault("", Fields.lineOf(node), "anchors and aliases have no place in a sheet"));
+          Fault.at("", Fields.lineOf(node), "anchors and aliases have no place in a sheet"));
       return;
     }
     if (node instanceof SequenceNode sequence) {
@@ -388,7 +389,7 @@ public final class SheetReader {
     return options;
   }
 
-  private static SheetReading refused(SheetFault fault) {
+  private static SheetReading refused(Fault fault) {
     return new SheetReading(Optional.empty(), List.of(fault));
   }
 

@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Fault;
 import java.util.List;
 import java.util.Optional;
 
@@ -9,7 +10,7 @@ import java.util.Optional;
  * @param sheet empty exactly where there are faults
  * @param faults all faults in the order of the file
  */
-public record SheetReading(Optional<Sheet> sheet, List<SheetFault> faults) {
+public record SheetReading(Optional<Sheet> sheet, List<Fault> faults) {
 
   /** The sheet, where reading it is known to succeed; else every fault in one exception. */
   public Sheet orThrow() {

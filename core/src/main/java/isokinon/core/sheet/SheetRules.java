@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Fault;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -21,13 +22,13 @@ final class SheetRules {
 
   private final Sheet sheet;
   private final Fields root;
-  private final List<SheetFault> faults;
+  private final List<Fault> faults;
   private final boolean strict;
   private final Map<String, Integer> lines = new HashMap<>();
   private final Set<String> parts = new LinkedHashSet<>();
   private final Set<String> steps = new LinkedHashSet<>();
 
-  SheetRules(Sheet sheet, Fields root, List<SheetFault> faults, boolean strict) {
+  SheetRules(Sheet sheet, Fields root, List<Fault> faults, boolean strict) {
     this.sheet = sheet;
     this.root = root;
     this.faults = faults;
@@ -286,6 +287,6 @@ final class SheetRules {
 
   private void fault(String path, String message) {
     String head = path.contains("]") ? path.substring(0, path.indexOf(']') + 1) : path;
-    faults.add(new SheetFault(path, lines.getOrDefault(head, root.line()), message));
+    faults.add(Fault.at(path, lines.getOrDefault(head, root.line()), message));
   }
 }

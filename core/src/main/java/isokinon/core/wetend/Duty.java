@@ -1,5 +1,6 @@
 package isokinon.core.wetend;
 
+import isokinon.core.value.Fault;
 import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.List;
@@ -208,8 +209,6 @@ public record Duty(
     }
   }
 
-  /** One field of a duty that is wrong: path and sentence. */
-  public record Fault(String path, String message) {}
 
   /** The same duty with exposure {@code i} changed. */
   public Duty with(int i, Exposure changed) {

@@ -2,7 +2,7 @@ package isokinon.core.life;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.core.life.Stints.Fault;
+import isokinon.core.value.Fault;
 import isokinon.core.life.Stints.Stint;
 import java.time.LocalDate;
 import java.util.List;

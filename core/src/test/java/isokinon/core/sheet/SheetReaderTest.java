@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.value.Fault;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -37,7 +38,7 @@ class SheetReaderTest {
           fastening: {count: 4, layout: circle, thread: M8, minNm: 11, maxNm: 14}
       """;
 
-  private static List<SheetFault> faults(String text) {
+  private static List<Fault> faults(String text) {
     SheetReading reading = SheetReader.forLibrary().read(text);
     assertThat(reading.sheet()).isEmpty();
     return reading.faults();
@@ -138,12 +139,12 @@ class SheetReaderTest {
             .replace("renew: one-time", "renew: never")
             .replace("stripMinutes: 4", "stripMinutes: four");
     assertThat(faults(bad))
-        .extracting(SheetFault::path, SheetFault::line)
+        .extracting(Fault::path, Fault::line)
         .contains(
             org.assertj.core.groups.Tuple.tuple("family", 3),
             org.assertj.core.groups.Tuple.tuple("steps[0].stripMinutes", 16));
     assertThat(faults(bad))
-        .extracting(SheetFault::message)
+        .extracting(Fault::message)
         .anySatisfy(m -> assertThat(m).contains("unknown part \"lid\""))
         .anySatisfy(m -> assertThat(m).contains("no step frees cap"))
         .anySatisfy(m -> assertThat(m).contains("torque max 14.0 N·m is under min 20.0 N·m"))
@@ -160,7 +161,7 @@ class SheetReaderTest {
             """
                 .indent(2);
     assertThat(faults(bad.replace("\n    after", "\n    after")))
-        .extracting(SheetFault::message)
+        .extracting(Fault::message)
         .anySatisfy(m -> assertThat(m).contains("cap-off can never be done, it waits for itself"));
   }
 
@@ -172,7 +173,7 @@ class SheetReaderTest {
             + "  - {id: press, build: Press, after: [cap-off], before: [fill]}\n"
             + "  - {id: fill, build: Fill, before: [cap-off]}\n";
     assertThat(faults(bad))
-        .extracting(SheetFault::path)
+        .extracting(Fault::path)
         .containsExactlyInAnyOrder("buildOnly[0]", "buildOnly[1]");
   }
 
@@ -212,14 +213,14 @@ class SheetReaderTest {
     assertThat(
             faults(
                 SMALL.replace("    stripMinutes: 4", "    stripMinutes: 4\n    stripMinutes: 9")))
-        .extracting(SheetFault::message)
+        .extracting(Fault::message)
         .anySatisfy(m -> assertThat(m).contains("stripMinutes"));
   }
 
   @Test
   void twoStepsCannotShareAnId() {
     assertThat(faults(SMALL + "  - {id: cap-off, strip: Again, build: Again, frees: []}\n"))
-        .extracting(SheetFault::message)
+        .extracting(Fault::message)
         .contains("the id cap-off is taken");
   }
 
@@ -240,7 +241,7 @@ class SheetReaderTest {
         kits: &c [*b, *b, *b, *b, *b, *b, *b, *b, *b]
         proof: [*c, *c, *c, *c, *c, *c, *c, *c, *c]
         """;
-    List<SheetFault> told =
+    List<Fault> told =
         Assertions.assertTimeoutPreemptively(Duration.ofSeconds(5), () -> faults(bomb));
     assertThat(told).isNotEmpty();
   }
@@ -251,7 +252,7 @@ class SheetReaderTest {
         Duration.ofSeconds(5),
         () -> {
           assertThat(faults("id: " + "x".repeat(5_000_000)))
-              .extracting(SheetFault::message)
+              .extracting(Fault::message)
               .containsExactly("longer than 1000000 characters");
           assertThat(faults("[".repeat(200_000))).isNotEmpty();
         });
@@ -264,7 +265,7 @@ class SheetReaderTest {
       many.append("  - {id: s").append(i).append(", strip: Pull, build: Push, frees: []}\n");
     }
     assertThat(faults(many.toString()))
-        .extracting(SheetFault::message)
+        .extracting(Fault::message)
         .containsExactly("601 steps; at most 500 are read");
   }
 

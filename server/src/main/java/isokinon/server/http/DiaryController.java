@@ -71,7 +71,7 @@ class DiaryController {
     pumps.forEach(p -> all.add(new Label(p, labelText.ofPump(p))));
     lots.forEach(l -> all.add(new Label(l, labelText.ofLot(l))));
     if (all.isEmpty() || all.size() > MOST_LABELS) {
-      throw RequestProblem.of(400, "pumps", "Name 1 to " + MOST_LABELS + " pumps or lots.");
+      throw RequestProblem.invalid("pumps", "Name 1 to " + MOST_LABELS + " pumps or lots.");
     }
     return labels.pdf(all);
   }

@@ -94,7 +94,7 @@ class LifeController {
     try {
       fit = WeibullFit.of(runs);
     } catch (WeibullFit.TooFew e) {
-      throw RequestProblem.of(422, "observations", e.getMessage());
+      throw RequestProblem.notNow("observations", e.getMessage());
     }
     return new LifeFitAnswer(
         fit.shape(),
@@ -164,8 +164,7 @@ class LifeController {
     double failure = present("failureCost", q.failureCost());
     String consequence = q.consequence() == null ? "low" : q.consequence();
     if (!List.of("low", "high").contains(consequence)) {
-      throw RequestProblem.of(
-          400, "consequence", "A consequence is low or high; \"" + consequence + "\" is not.");
+      throw RequestProblem.invalid("consequence", "A consequence is low or high; \"" + consequence + "\" is not.");
     }
     Interval i =
         RequestProblem.answered(
@@ -200,7 +199,7 @@ class LifeController {
 
   private static List<Run> runs(List<ObservationQuestion> observations) {
     if (observations.size() > MOST_RUNS) {
-      throw RequestProblem.of(400, "observations", "At most " + MOST_RUNS + " observations.");
+      throw RequestProblem.invalid("observations", "At most " + MOST_RUNS + " observations.");
     }
     List<Run> runs = new ArrayList<>();
     for (int i = 0; i < observations.size(); i++) {

@@ -61,7 +61,7 @@ class MaterialController {
   @Operation(summary = "Writes an own row of resistance over the shipped ones")
   MaterialView.PairView write(@RequestBody Written written) {
     if (written.row() == null) {
-      throw RequestProblem.of(400, "row", "Missing: row must be given.");
+      throw RequestProblem.invalid("row", "Missing: row must be given.");
     }
     return materials.write(written.row(), written.who() == null ? "" : written.who());
   }

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import isokinon.core.value.Code;
 import isokinon.server.access.People;
-import isokinon.server.work.bench.StaleState;
 import isokinon.server.work.shared.RequestProblem;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
@@ -46,11 +45,24 @@ class Problems {
                         : Map.<String, Object>of(
                             "path", f.path(), "line", f.line(), "message", f.message()))
             .toList();
-    return problem(HttpStatus.valueOf(e.status()), e.getMessage(), errors);
+    return problem(status(e), e.getMessage(), errors);
+  }
+
+  /** The one place where a kind of problem gets its HTTP status. */
+  private static HttpStatus status(RequestProblem e) {
+    if (e instanceof RequestProblem.NotFound) {
+      return HttpStatus.NOT_FOUND;
+    }
+    if (e instanceof RequestProblem.Stale) {
+      return HttpStatus.CONFLICT;
+    }
+    return e instanceof RequestProblem.NotNow
+        ? HttpStatus.UNPROCESSABLE_ENTITY
+        : HttpStatus.BAD_REQUEST;
   }
 
   @ExceptionHandler
-  ResponseEntity<ProblemDetail> stale(StaleState e) {
+  ResponseEntity<ProblemDetail> stale(RequestProblem.Stale e) {
     ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
     detail.setTitle("Someone else acted first");
     detail.setProperty("errors", List.of(Map.of("path", "seen", "message", e.getMessage())));

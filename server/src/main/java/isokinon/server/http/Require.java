@@ -14,7 +14,7 @@ final class Require {
    */
   static <T> T present(String path, T value) {
     if (value == null) {
-      throw RequestProblem.of(400, path, "Missing: " + path + " must be given.");
+      throw RequestProblem.invalid(path, "Missing: " + path + " must be given.");
     }
     return value;
   }

@@ -46,7 +46,7 @@ class WetEndController {
   @Operation(summary = "Writes a pump's duty down")
   ChooserView changeDuty(@PathVariable String tag, @RequestBody ChangedDuty changed) {
     if (changed.duty() == null || changed.who() == null) {
-      throw RequestProblem.of(400, "duty", "Give the duty, and who changes it.");
+      throw RequestProblem.invalid("duty", "Give the duty, and who changes it.");
     }
     return wetEnds.change(tag, changed.duty(), changed.who());
   }

@@ -72,7 +72,7 @@ final class ActReader {
           .reading(Math.abs(gaps.differenceMm()), check.unit())
           .saying(both + move);
     } catch (IllegalArgumentException e) {
-      throw RequestProblem.of(400, "value", e.getMessage());
+      throw RequestProblem.invalid("value", e.getMessage());
     }
   }
 

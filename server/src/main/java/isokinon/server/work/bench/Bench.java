@@ -124,9 +124,7 @@ public class Bench {
             .flatMap(sheets::find)
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        422,
-                        "sheet",
+                    RequestProblem.notNow("sheet",
                         tag + " has no sheet yet, so its rebuild cannot be planned."));
     long id =
         store.open(
@@ -201,7 +199,7 @@ public class Bench {
     Act act = Act.of(Act.Kind.TAKEN_IN, "", "").saying("asked").with(items);
     Optional<ActRefusal> refusal = rebuild.refuse(act, false, clock.instant());
     if (refusal.isPresent()) {
-      throw RequestProblem.of(422, refusal.get().path(), refusal.get().message());
+      throw RequestProblem.notNow(refusal.get().path(), refusal.get().message());
     }
     return viewer.ways(
         job.pump(),
@@ -211,7 +209,7 @@ public class Bench {
   /**
    * Records an act and gives the state after it.
    *
-   * @throws StaleState where the person saw an older state
+   * @throws RequestProblem.Stale where the person saw an older state
    * @throws RequestProblem where the act does not fit, or its reading is no reading
    */
   @Transactional
@@ -226,7 +224,7 @@ public class Bench {
     Job job = jobs.replay(row);
     Rebuild rebuild = job.rebuild();
     if (request.seen() != rebuild.seq()) {
-      throw new StaleState(staleSentence(rebuild, request.seen()), viewer.view(job));
+      throw RequestProblem.stale(staleSentence(rebuild, request.seen()), viewer.view(job));
     }
     Act asked = ActReader.read(request, rebuild, findingLog.marked(request.items()));
     Optional<ActRefusal> refusal =
@@ -235,7 +233,7 @@ public class Bench {
             .or(() -> findingLog.refuse(asked, rebuild))
             .or(() -> shelfRefusal(job, asked));
     if (refusal.isPresent()) {
-      throw RequestProblem.of(422, refusal.get().path(), refusal.get().message());
+      throw RequestProblem.notNow(refusal.get().path(), refusal.get().message());
     }
     Act act =
         asked.kind() == Act.Kind.HANDED_BACK

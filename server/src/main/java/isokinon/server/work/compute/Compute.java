@@ -1,5 +1,6 @@
 package isokinon.server.work.compute;
 
+import isokinon.core.value.Fault;
 import isokinon.core.kit.KitCover;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
@@ -49,9 +50,7 @@ public class Compute {
     try {
       return new Planner().plan(sheet.by(List.of()), request);
     } catch (UnplannableRequest e) {
-      throw new RequestProblem(
-          400,
-          e.reasons().stream().map(r -> new RequestProblem.Fault(r.path(), r.message())).toList());
+      throw RequestProblem.invalid(e.reasons().stream().map(r -> new Fault(r.path(), r.message())).toList());
     }
   }
 
@@ -61,12 +60,10 @@ public class Compute {
         .sheet()
         .orElseThrow(
             () ->
-                new RequestProblem(
-                    400,
-                    reading.faults().stream()
+                RequestProblem.invalid(reading.faults().stream()
                         .map(
                             f ->
-                                new RequestProblem.Fault(
+                                new Fault(
                                     f.path().isEmpty() ? "sheet" : "sheet." + f.path(),
                                     f.message()))
                         .toList()));
@@ -75,10 +72,10 @@ public class Compute {
   private Sheet stored(Optional<String> id) {
     String wanted =
         id.orElseThrow(
-            () -> RequestProblem.of(400, "sheet", "Give a sheet, or the id of a stored one."));
+            () -> RequestProblem.invalid("sheet", "Give a sheet, or the id of a stored one."));
     return sheets
         .find(wanted)
-        .orElseThrow(() -> RequestProblem.of(400, "sheetId", "No sheet is called " + wanted + "."));
+        .orElseThrow(() -> RequestProblem.invalid("sheetId", "No sheet is called " + wanted + "."));
   }
 
   /** Most kits and single parts of one question, and most of one part: the cover stays quick. */
@@ -92,7 +89,7 @@ public class Compute {
     try {
       return new Offer(id, price, parts);
     } catch (IllegalArgumentException e) {
-      throw RequestProblem.of(400, at, e.getMessage());
+      throw RequestProblem.invalid(at, e.getMessage());
     }
   }
 
@@ -106,18 +103,15 @@ public class Compute {
     need.forEach((part, count) -> checkedCount("need." + part, count, 0));
     onHand.forEach((part, count) -> checkedCount("onHand." + part, count, 0));
     if (offers.size() > MOST_OFFERS || need.size() > MOST_OFFERS) {
-      throw RequestProblem.of(
-          400, "need", "At most " + MOST_OFFERS + " parts and " + MOST_OFFERS + " offers.");
+      throw RequestProblem.invalid("need", "At most " + MOST_OFFERS + " parts and " + MOST_OFFERS + " offers.");
     }
     try {
       return KitCover.cheapest(need, offers, onHand);
     } catch (KitCover.Uncoverable e) {
-      throw new RequestProblem(
-          422,
-          e.parts().stream()
+      throw RequestProblem.notNow(e.parts().stream()
               .map(
                   p ->
-                      new RequestProblem.Fault(
+                      new Fault(
                           "need." + p, "Neither a kit nor a single part brings " + p + "."))
               .toList());
     }
@@ -125,8 +119,7 @@ public class Compute {
 
   private static void checkedCount(String at, Integer count, int least) {
     if (count == null || count < least || count > MOST_OF_A_PART) {
-      throw RequestProblem.of(
-          400, at, "A whole number from " + least + " to " + MOST_OF_A_PART + " is wanted.");
+      throw RequestProblem.invalid(at, "A whole number from " + least + " to " + MOST_OF_A_PART + " is wanted.");
     }
   }
 
@@ -136,12 +129,11 @@ public class Compute {
         Code.parse(Handling.Layout.class, layout)
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        400, "layout", "A layout is " + Code.all(Handling.Layout.class) + "."));
+                    RequestProblem.invalid("layout", "A layout is " + Code.all(Handling.Layout.class) + "."));
     try {
       return TighteningOrder.of(count, parsed);
     } catch (IllegalArgumentException e) {
-      throw RequestProblem.of(400, "count", e.getMessage());
+      throw RequestProblem.invalid("count", e.getMessage());
     }
   }
 
@@ -150,24 +142,24 @@ public class Compute {
     try {
       return WrenchSetting.settingNm(targetNm, handleMm, adapterMm, angleDeg);
     } catch (IllegalArgumentException e) {
-      throw RequestProblem.of(400, "", e.getMessage());
+      throw RequestProblem.invalid("", e.getMessage());
     }
   }
 
   /** Ratings of materials in a duty; all of the role where none is named. */
   public List<Rating> rate(String role, Duty duty, Optional<List<String>> codes) {
-    List<RequestProblem.Fault> faults = new ArrayList<>();
-    duty.faults().forEach(f -> faults.add(new RequestProblem.Fault(f.path(), f.message())));
+    List<Fault> faults = new ArrayList<>();
+    faults.addAll(duty.faults());
     for (int i = 0; i < duty.exposures().size(); i++) {
       String fluid = duty.exposures().get(i).fluid();
       if (library.materials().fluid(fluid).isEmpty()) {
         faults.add(
-            new RequestProblem.Fault(
+            new Fault(
                 "exposures[" + i + "].fluid", "The library knows no fluid \"" + fluid + "\"."));
       }
     }
     if (!library.materials().knowsRole(role)) {
-      faults.add(new RequestProblem.Fault("role", "No material is used as \"" + role + "\"."));
+      faults.add(new Fault("role", "No material is used as \"" + role + "\"."));
     }
     List<Material> materials = new ArrayList<>();
     if (codes.isEmpty()) {
@@ -185,13 +177,13 @@ public class Compute {
                 materials::add,
                 () ->
                     faults.add(
-                        new RequestProblem.Fault(
+                        new Fault(
                             "materials[" + at + "]",
                             "The library knows no material \"" + code + "\".")));
       }
     }
     if (!faults.isEmpty()) {
-      throw new RequestProblem(400, faults);
+      throw RequestProblem.invalid(faults);
     }
     return library.rater().rate(duty, materials);
   }
@@ -204,8 +196,7 @@ public class Compute {
             .material(code)
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        400, "material", "The library knows no material \"" + code + "\"."));
+                    RequestProblem.invalid("material", "The library knows no material \"" + code + "\"."));
     return ShelfLife.of(material.shelf(), cured);
   }
 }

@@ -244,7 +244,7 @@ public class Diary {
     TimeSlots openings = question.openings();
     Work w = work.get(q.pump());
     if (w == null) {
-      throw RequestProblem.of(404, "pump", "No job of " + q.pump() + " can be planned now.");
+      throw RequestProblem.missing("pump", "No job of " + q.pump() + " can be planned now.");
     }
     int minute = Math.round((float) q.minute() / SLOT) * SLOT;
     int start = q.day() * DAY_SLOTS + minute / SLOT;
@@ -253,7 +253,7 @@ public class Diary {
             .filter(o -> o.start() == start)
             .filter(o -> q.person() == null || o.person().equals(q.person()))
             .findFirst()
-            .orElseThrow(() -> RequestProblem.of(422, "pump", openings.cannot(w, q.day(), minute)));
+            .orElseThrow(() -> RequestProblem.notNow("pump", openings.cannot(w, q.day(), minute)));
     DiaryEntryRow row =
         new DiaryEntryRow(
             w.pump().tag(),
@@ -267,7 +267,7 @@ public class Diary {
     clash(row, w, others, work)
         .ifPresent(
             why -> {
-              throw RequestProblem.of(422, "pump", why);
+              throw RequestProblem.notNow("pump", why);
             });
     return row;
   }

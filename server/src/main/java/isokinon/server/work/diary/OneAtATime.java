@@ -20,11 +20,11 @@ final class OneAtATime {
   <T> T alone(Supplier<T> planning) {
     try {
       if (!turn.tryLock(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
-        throw RequestProblem.of(422, "", "Somebody else plans just now: try again in a moment.");
+        throw RequestProblem.notNow("", "Somebody else plans just now: try again in a moment.");
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      throw RequestProblem.of(422, "", "The plan was broken off: try again.");
+      throw RequestProblem.notNow("", "The plan was broken off: try again.");
     }
     try {
       return planning.get();

@@ -1,5 +1,6 @@
 package isokinon.server.work.floor;
 
+import isokinon.core.value.Fault;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;
 import isokinon.core.wetend.Roles;
@@ -86,25 +87,24 @@ public class Exchange {
     people.requireKnown(q.who() == null ? "" : q.who());
     String other = q.with() == null ? "" : q.with().strip();
     if (other.equals(tag)) {
-      throw RequestProblem.of(400, "with", "A unit cannot change places with itself.");
+      throw RequestProblem.invalid("with", "A unit cannot change places with itself.");
     }
     // Always in the same order, so that two who exchange at once do not wait for each other.
     boolean first = tag.compareTo(other) < 0;
     PumpRow low = locked(first ? tag : other);
     PumpRow high = locked(first ? other : tag);
     if (low.sheet().isEmpty() || !low.sheet().equals(high.sheet())) {
-      throw RequestProblem.of(
-          422, "with", tag + " and " + other + " are not pumps of one construction with a sheet.");
+      throw RequestProblem.notNow("with", tag + " and " + other + " are not pumps of one construction with a sheet.");
     }
     Unit here = unit(low);
     Unit there = unit(high);
     String because = Text.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
-    List<RequestProblem.Fault> unsuited =
+    List<Fault> unsuited =
         Stream.concat(unsuited(here, high), unsuited(there, low))
-            .map(sentence -> new RequestProblem.Fault("because", sentence))
+            .map(sentence -> new Fault("because", sentence))
             .toList();
     if (!unsuited.isEmpty() && because.isEmpty()) {
-      throw new RequestProblem(422, unsuited);
+      throw RequestProblem.notNow(unsuited);
     }
     LocalDate today = LocalDate.now(clock);
     endRuns(here, high.tag(), because, today);
@@ -117,9 +117,9 @@ public class Exchange {
     PumpRow pump =
         pumps
             .lock(tag)
-            .orElseThrow(() -> RequestProblem.of(404, "with", "No pump is called " + tag + "."));
+            .orElseThrow(() -> RequestProblem.missing("with", "No pump is called " + tag + "."));
     if (bench.runningOn(tag).isPresent()) {
-      throw RequestProblem.of(422, "with", tag + " is on the bench: hand it back first.");
+      throw RequestProblem.notNow("with", tag + " is on the bench: hand it back first.");
     }
     return register.carriedOn(pump);
   }

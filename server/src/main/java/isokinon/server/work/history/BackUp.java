@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.value.Fault;
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import isokinon.server.db.DataVersions;
@@ -134,14 +135,11 @@ public class BackUp {
   @Transactional
   public void restore(Path file) {
     if (tables.count("pump") > 0) {
-      throw RequestProblem.of(
-          422, "", "This shop has pumps already: everything goes back into an empty one only.");
+      throw RequestProblem.notNow("", "This shop has pumps already: everything goes back into an empty one only.");
     }
     BackUpFile saved = BackUpFile.read(file);
     if (saved.schema() > tables.schema()) {
-      throw RequestProblem.of(
-          422,
-          BackUpFile.SCHEMA,
+      throw RequestProblem.notNow(BackUpFile.SCHEMA,
           "This back-up was written by a newer version of the application: put it back with that.");
     }
     try {
@@ -206,25 +204,25 @@ public class BackUp {
   }
 
   private static void check(BackUpFile saved, Tables into, List<String> known) {
-    List<RequestProblem.Fault> faults = new ArrayList<>();
+    List<Fault> faults = new ArrayList<>();
     for (Map.Entry<String, BackUpFile.Place> t : saved.tables().entrySet()) {
       String table = t.getKey();
       if (!known.contains(table)) {
-        faults.add(new RequestProblem.Fault(table, "No table is called " + table + "."));
+        faults.add(new Fault(table, "No table is called " + table + "."));
         continue;
       }
       Set<String> columns = new HashSet<>(into.columns(table));
       if (!columns.containsAll(t.getValue().columns())) {
         faults.add(
-            new RequestProblem.Fault(table, "It has columns that are not known: " + table + "."));
+            new Fault(table, "It has columns that are not known: " + table + "."));
       }
       if (!t.getValue().even()) {
         faults.add(
-            new RequestProblem.Fault(table, "A row has not as many fields as there are columns."));
+            new Fault(table, "A row has not as many fields as there are columns."));
       }
     }
     if (!faults.isEmpty()) {
-      throw new RequestProblem(400, faults);
+      throw RequestProblem.invalid(faults);
     }
   }
 }

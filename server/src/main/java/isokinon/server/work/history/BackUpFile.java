@@ -145,7 +145,7 @@ final class BackUpFile {
   }
 
   private static RequestProblem noBackUp() {
-    return RequestProblem.of(400, "", "This file is no back-up of a shop, or it was cut short.");
+    return RequestProblem.invalid("", "This file is no back-up of a shop, or it was cut short.");
   }
 
   /** The version of the schema it was written at. */

@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.value.Fault;
 import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.CounterLog.Kind;
 import isokinon.core.counter.CounterLog.Reading;
@@ -76,9 +77,9 @@ public class Counters {
   public CounterReport bring(String csv, String who, boolean dryRun) {
     people.requireKnown(who);
     if (csv.length() > MOST_CHARACTERS) {
-      throw RequestProblem.of(400, "file", "Longer than " + MOST_CHARACTERS + " characters.");
+      throw RequestProblem.invalid("file", "Longer than " + MOST_CHARACTERS + " characters.");
     }
-    List<RequestProblem.Fault> faults = new ArrayList<>();
+    List<Fault> faults = new ArrayList<>();
     Map<Of, List<Reading>> fresh = new LinkedHashMap<>();
     for (Line line : lines(csv, faults)) {
       fresh
@@ -99,7 +100,7 @@ public class Counters {
               CounterLog.add(of.kind(), known, baseline(of, readings), readings);
           result
               .faults()
-              .forEach(f -> faults.add(new RequestProblem.Fault(of.tag(), f.message(), f.line())));
+              .forEach(f -> faults.add(new Fault(of.tag(), f.message(), f.line())));
           brought.add(
               new Brought(
                   of.tag(),
@@ -124,7 +125,7 @@ public class Counters {
                               now)));
         });
     if (!faults.isEmpty()) {
-      throw new RequestProblem(400, faults);
+      throw RequestProblem.invalid(faults);
     }
     if (!dryRun) {
       rows.forEach(store::add);
@@ -166,7 +167,7 @@ public class Counters {
     return readings.stream().filter(r -> r.at().equals(at)).findFirst().orElseThrow().value();
   }
 
-  private List<Line> lines(String csv, List<RequestProblem.Fault> faults) {
+  private List<Line> lines(String csv, List<Fault> faults) {
     String plain = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
     List<Line> lines = new ArrayList<>();
     try (var parser = LibraryReader.FORMAT.parse(new StringReader(plain))) {
@@ -174,7 +175,7 @@ public class Counters {
           COLUMNS.stream().filter(c -> !parser.getHeaderMap().containsKey(c)).toList();
       if (!missing.isEmpty()) {
         faults.add(
-            new RequestProblem.Fault(
+            new Fault(
                 "file", "Columns missing: " + String.join(", ", missing) + ".", 1));
         return lines;
       }
@@ -182,24 +183,24 @@ public class Counters {
         int line = (int) parser.getCurrentLineNumber();
         if (!row.isConsistent()) {
           faults.add(
-              new RequestProblem.Fault("file", "It has not as many fields as the heading.", line));
+              new Fault("file", "It has not as many fields as the heading.", line));
           continue;
         }
         line(row, line, faults).ifPresent(lines::add);
       }
     } catch (IOException e) {
       faults.add(
-          new RequestProblem.Fault("file", "Not readable as CSV: " + e.getMessage() + ".", 1));
+          new Fault("file", "Not readable as CSV: " + e.getMessage() + ".", 1));
     }
     return lines;
   }
 
-  private Optional<Line> line(CSVRecord row, int line, List<RequestProblem.Fault> faults) {
+  private Optional<Line> line(CSVRecord row, int line, List<Fault> faults) {
     String tag = row.get("tag").toUpperCase(Locale.ROOT);
     int before = faults.size();
     if (pumps.byTag(tag).isEmpty()) {
       faults.add(
-          new RequestProblem.Fault("tag", "No pump is called " + row.get("tag") + ".", line));
+          new Fault("tag", "No pump is called " + row.get("tag") + ".", line));
     }
     Kind kind = Kind.HOURS;
     switch (row.get("counter")) {
@@ -207,7 +208,7 @@ public class Counters {
       case "strokes" -> kind = Kind.STROKES;
       default ->
           faults.add(
-              new RequestProblem.Fault(
+              new Fault(
                   "counter",
                   "A counter counts hours or strokes; \"" + row.get("counter") + "\" is neither.",
                   line));
@@ -215,17 +216,17 @@ public class Counters {
     Optional<Instant> at = moment(row.get("at"));
     if (at.isEmpty()) {
       faults.add(
-          new RequestProblem.Fault(
+          new Fault(
               "at",
               "\"" + row.get("at") + "\" is no moment; write it as 2026-03-01 or 2026-03-01T18:00.",
               line));
     } else if (at.get().isAfter(clock.instant().plusSeconds(86_400))) {
-      faults.add(new RequestProblem.Fault("at", "It lies ahead: " + row.get("at") + ".", line));
+      faults.add(new Fault("at", "It lies ahead: " + row.get("at") + ".", line));
     }
     Optional<Double> value = TableValues.number(row.get("reading"));
     if (value.isEmpty()) {
       faults.add(
-          new RequestProblem.Fault(
+          new Fault(
               "reading", "\"" + row.get("reading") + "\" is not a number.", line));
     }
     return faults.size() > before

@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.value.Fault;
 import isokinon.core.life.Stints;
 import isokinon.core.life.Stints.Stint;
 import isokinon.core.material.LibraryReader;
@@ -11,7 +12,6 @@ import isokinon.server.db.RunRow;
 import isokinon.server.work.history.HistoryLines.Line;
 import isokinon.server.work.history.HistoryReport.ColumnView;
 import isokinon.server.work.history.HistoryReport.FieldView;
-import isokinon.server.work.history.HistoryReport.LineFault;
 import isokinon.server.work.history.HistoryReport.ReadRun;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.shared.RequestProblem;
@@ -81,7 +81,7 @@ public class History {
   public HistoryReport bring(ImportRequest q) {
     people.requireKnown(q.who() == null ? "" : q.who());
     if (q.csv() == null || q.csv().isBlank() || q.csv().length() > MOST_CHARACTERS) {
-      throw RequestProblem.of(400, "csv", "Give a table of at most 40 million characters.");
+      throw RequestProblem.invalid("csv", "Give a table of at most 40 million characters.");
     }
     List<String> headings = new ArrayList<>();
     List<CSVRecord> rows = new ArrayList<>();
@@ -102,13 +102,11 @@ public class History {
     }
     List<Line> fresh = fresh(lines, byTag, reading);
     boolean store = !Boolean.TRUE.equals(q.dryRun());
-    List<LineFault> faults =
-        reading.faults().stream().sorted(Comparator.comparingInt(LineFault::line)).toList();
+    List<Fault> faults =
+        reading.faults().stream().sorted(Comparator.comparingInt(Fault::line)).toList();
     if (store && !faults.isEmpty()) {
-      throw new RequestProblem(
-          400,
-          faults.stream()
-              .map(f -> new RequestProblem.Fault("csv", f.message(), f.line()))
+      throw RequestProblem.invalid(faults.stream()
+              .map(f -> new Fault("csv", f.message(), f.line()))
               .toList());
     }
     if (store) {
@@ -140,7 +138,7 @@ public class History {
         line = parser.getCurrentLineNumber() + 1;
       }
     } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
-      throw RequestProblem.of(400, "csv", "Not readable as CSV: " + e.getMessage() + ".");
+      throw RequestProblem.invalid("csv", "Not readable as CSV: " + e.getMessage() + ".");
     }
   }
 
@@ -332,7 +330,7 @@ public class History {
       List<CSVRecord> rows,
       List<Line> lines,
       List<Line> fresh,
-      List<LineFault> faults,
+      List<Fault> faults,
       boolean stored) {
     return new HistoryReport(
         Arrays.stream(HistoryField.values())

@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.value.Fault;
 import static isokinon.server.work.history.HistoryTable.FAILED;
 import static isokinon.server.work.history.HistoryTable.RUNNING;
 import static isokinon.server.work.history.HistoryTable.SOUND;
@@ -95,14 +96,14 @@ final class HistoryLines {
   private final How how;
   private final Against against;
   private final Set<String> otherOutcomes = new TreeSet<>();
-  private final List<HistoryReport.LineFault> faults = new ArrayList<>();
+  private final List<Fault> faults = new ArrayList<>();
 
   HistoryLines(How how, Against against) {
     this.how = how;
     this.against = against;
   }
 
-  List<HistoryReport.LineFault> faults() {
+  List<Fault> faults() {
     return faults;
   }
 
@@ -266,7 +267,7 @@ final class HistoryLines {
   }
 
   void fault(int line, String message) {
-    faults.add(new HistoryReport.LineFault(line, message));
+    faults.add(Fault.inLine(line, message));
   }
 
   private static String or(String word, String otherwise) {

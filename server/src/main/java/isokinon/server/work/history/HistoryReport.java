@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.value.Fault;
 import java.util.Arrays;
 import java.util.List;
 
@@ -13,7 +14,7 @@ public record HistoryReport(
     int known,
     int failed,
     int pumps,
-    List<LineFault> faults,
+    List<Fault> faults,
     List<String> otherOutcomes,
     boolean stored) {
 
@@ -35,8 +36,6 @@ public record HistoryReport(
       double hours,
       String outcome) {}
 
-  /** A line that cannot be taken in. */
-  public record LineFault(int line, String message) {}
 
   /** A column that a table may have, and what it may be called besides. */
   public record KnownField(String field, String say, List<String> alsoCalled) {}

@@ -65,7 +65,7 @@ public class PartAssessment {
         rebuild
             .sheet()
             .part(q.part() == null ? "" : q.part())
-            .orElseThrow(() -> RequestProblem.of(422, "part", "The sheet knows no such part."));
+            .orElseThrow(() -> RequestProblem.notNow("part", "The sheet knows no such part."));
     List<String> signs = q.signs() == null ? List.of() : q.signs();
     List<SignView> looks = looks(part, signs);
     List<Signature> seen =

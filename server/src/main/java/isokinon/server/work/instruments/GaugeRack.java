@@ -57,7 +57,7 @@ public class GaugeRack {
     return all().stream()
         .filter(g -> g.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> RequestProblem.of(422, "gauge", "No gauge is called " + id + "."));
+        .orElseThrow(() -> RequestProblem.notNow("gauge", "No gauge is called " + id + "."));
   }
 
   /** Whether its calibration has run out. */

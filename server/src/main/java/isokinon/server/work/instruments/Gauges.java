@@ -187,7 +187,6 @@ public class Gauges {
         .map(f -> f.targetNm() * (0.97 + 0.06 * random.nextDouble()))
         .orElseThrow(
             () ->
-                RequestProblem.of(
-                    422, "measure", "There is nothing to measure by that name here."));
+                RequestProblem.notNow("measure", "There is nothing to measure by that name here."));
   }
 }

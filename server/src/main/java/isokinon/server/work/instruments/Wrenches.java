@@ -49,7 +49,7 @@ public class Wrenches {
               Readings.parse(adapterMm, "", "mm"),
               Readings.parse(angleDeg, "", "deg")));
     } catch (IllegalArgumentException e) {
-      throw RequestProblem.of(400, "", e.getMessage());
+      throw RequestProblem.invalid("", e.getMessage());
     }
   }
 }

@@ -1,5 +1,6 @@
 package isokinon.server.work.library;
 
+import isokinon.core.value.Fault;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
@@ -146,7 +147,7 @@ public class Sheets {
    * @param plans what renewing everything and each kit takes
    */
   public record Draft(
-      List<RequestProblem.Fault> faults,
+      List<Fault> faults,
       String id,
       int revision,
       int stored,
@@ -171,7 +172,7 @@ public class Sheets {
   public Draft draft(String source) {
     SheetReading reading = SheetReader.forLibrary().read(source);
     if (reading.sheet().isEmpty()) {
-      return new Draft(faults(reading), "", 0, 0, List.of(), List.of());
+      return new Draft(reading.faults(), "", 0, 0, List.of(), List.of());
     }
     Sheet sheet = reading.sheet().get();
     Sheet followed = sheet.by(List.of());
@@ -238,7 +239,7 @@ public class Sheets {
   }
 
   /** What became of one file of a zip. */
-  public record Imported(String file, String id, int revision, List<RequestProblem.Fault> faults) {}
+  public record Imported(String file, String id, int revision, List<Fault> faults) {}
 
   /**
    * Stores every sheet of a zip that is sound and newer than what is there; tells of the others
@@ -255,7 +256,7 @@ public class Sheets {
           continue;
         }
         if (++files > MOST_FILES) {
-          throw RequestProblem.of(422, "zip", "More than " + MOST_FILES + " files in one zip.");
+          throw RequestProblem.notNow("zip", "More than " + MOST_FILES + " files in one zip.");
         }
         byte[] text = zip.readNBytes(SheetReader.MOST_CHARACTERS + 1);
         String name = entry.getName();
@@ -263,15 +264,15 @@ public class Sheets {
             name.endsWith(".yaml") || name.endsWith(".yml")
                 ? imported(name, text)
                 : new Imported(
-                    name, "", 0, List.of(new RequestProblem.Fault("", "Not a .yaml file."))));
+                    name, "", 0, List.of(new Fault("", "Not a .yaml file."))));
       }
     } catch (ZipException | EOFException e) {
-      throw RequestProblem.of(422, "zip", "This is no readable zip: " + e.getMessage() + ".");
+      throw RequestProblem.notNow("zip", "This is no readable zip: " + e.getMessage() + ".");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     if (imported.isEmpty()) {
-      throw RequestProblem.of(422, "zip", "No file in it: this is no zip, or an empty one.");
+      throw RequestProblem.notNow("zip", "No file in it: this is no zip, or an empty one.");
     }
     return imported;
   }
@@ -285,12 +286,6 @@ public class Sheets {
     }
   }
 
-  private static List<RequestProblem.Fault> faults(SheetReading reading) {
-    return reading.faults().stream()
-        .map(f -> new RequestProblem.Fault(f.path(), f.message(), f.line()))
-        .toList();
-  }
-
   /**
    * Stores a sheet as its next revision.
    *
@@ -300,14 +295,12 @@ public class Sheets {
   public Sheet store(String source) {
     SheetReading reading = SheetReader.forLibrary().read(source);
     if (reading.sheet().isEmpty()) {
-      throw new RequestProblem(400, faults(reading));
+      throw RequestProblem.invalid(reading.faults());
     }
     Sheet sheet = reading.sheet().get();
     int have = store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
     if (sheet.revision() <= have) {
-      throw RequestProblem.of(
-          422,
-          "revision",
+      throw RequestProblem.notNow("revision",
           "Revision "
               + have
               + " of "

@@ -92,7 +92,7 @@ public class Comparison {
       return shop.groups().at(Level.PUMP, shop.standing(q.pump().toUpperCase(Locale.ROOT)).of());
     }
     if (q == null || q.role() == null || q.material() == null) {
-      throw RequestProblem.of(400, path, "Name a pump, or a part and its material.");
+      throw RequestProblem.invalid(path, "Name a pump, or a part and its material.");
     }
     String duty = q.duty() == null ? "" : q.duty();
     return shop.groups()

@@ -1,5 +1,6 @@
 package isokinon.server.work.lives;
 
+import isokinon.core.value.Fault;
 import isokinon.core.life.Policies.Way;
 import isokinon.server.access.People;
 import isokinon.server.db.FailureModeRow;
@@ -60,18 +61,17 @@ public class PolicyService {
     String who = q.who() == null ? "" : q.who();
     people.requireKnown(who);
     if (q.pumps() == null || q.pumps().isEmpty()) {
-      throw RequestProblem.of(400, "pumps", "Say for which pumps.");
+      throw RequestProblem.invalid("pumps", "Say for which pumps.");
     }
     Way way = q.way();
     if (way == null) {
-      throw RequestProblem.of(
-          400, "way", "A part is kept at a fixed age, until-it-fails or by a look.");
+      throw RequestProblem.invalid("way", "A part is kept at a fixed age, until-it-fails or by a look.");
     }
     Double every = way == Way.UNTIL_IT_FAILS ? null : q.everyHours();
     if (way != Way.UNTIL_IT_FAILS && (every == null || !(every >= 1 && every <= MOST_HOURS))) {
-      throw RequestProblem.of(400, "everyHours", "Give the hours, 1 to a million.");
+      throw RequestProblem.invalid("everyHours", "Give the hours, 1 to a million.");
     }
-    List<RequestProblem.Fault> faults = new ArrayList<>();
+    List<Fault> faults = new ArrayList<>();
     List<PumpRow> each = new ArrayList<>();
     for (String tag : q.pumps()) {
       PumpRow pump =
@@ -79,10 +79,10 @@ public class PolicyService {
               .lock(tag)
               .orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
       each.add(pump);
-      barred(pump, way, every).ifPresent(f -> faults.add(new RequestProblem.Fault(tag, f)));
+      barred(pump, way, every).ifPresent(f -> faults.add(new Fault(tag, f)));
     }
     if (!faults.isEmpty()) {
-      throw new RequestProblem(422, faults);
+      throw RequestProblem.notNow(faults);
     }
     String because = Text.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
     for (PumpRow pump : each) {
@@ -133,10 +133,10 @@ public class PolicyService {
   public void chooseMode(ModeRequest q) {
     people.requireKnown(q.who() == null ? "" : q.who());
     if (q.role() == null || q.material() == null || q.duty() == null) {
-      throw RequestProblem.of(400, "role", "Say of which part, material and duty.");
+      throw RequestProblem.invalid("role", "Say of which part, material and duty.");
     }
     if (q.shape() == null || !(q.shape() >= 0.6 && q.shape() <= 10)) {
-      throw RequestProblem.of(400, "shape", "The shape of a failure mode lies between 0.6 and 10.");
+      throw RequestProblem.invalid("shape", "The shape of a failure mode lies between 0.6 and 10.");
     }
     history.chooseMode(
         new FailureModeRow(q.role(), q.material(), q.duty(), q.shape()),

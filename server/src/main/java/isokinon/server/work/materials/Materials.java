@@ -1,5 +1,6 @@
 package isokinon.server.work.materials;
 
+import isokinon.core.value.Fault;
 import isokinon.core.material.BandKey;
 import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
@@ -165,13 +166,13 @@ public class Materials {
    */
   @Transactional
   public PairView add(FindingRequest q) {
-    List<RequestProblem.Fault> faults = new ArrayList<>();
+    List<Fault> faults = new ArrayList<>();
     within(faults, "concentrationPct", q.concentrationPct(), 0, 100, "%");
     within(faults, "temperatureC", q.temperatureC(), -273.15, 1000, "°C");
     Kind kind = q.kind();
     if (kind == null) {
       faults.add(
-          new RequestProblem.Fault("kind", "What was seen is hardness, swell, attacked or sound."));
+          new Fault("kind", "What was seen is hardness, swell, attacked or sound."));
     } else if (kind == Kind.HARDNESS) {
       within(faults, "reading", q.reading(), -100, 100, "Shore A");
     } else if (kind == Kind.SWELL) {
@@ -179,18 +180,18 @@ public class Materials {
     }
     if (q.fluid() == null || library.materials().fluid(q.fluid()).isEmpty()) {
       faults.add(
-          new RequestProblem.Fault("fluid", "The library knows no fluid \"" + q.fluid() + "\"."));
+          new Fault("fluid", "The library knows no fluid \"" + q.fluid() + "\"."));
     }
     if (q.material() == null || library.materials().material(q.material()).isEmpty()) {
       faults.add(
-          new RequestProblem.Fault(
+          new Fault(
               "material", "The library knows no material \"" + q.material() + "\"."));
     }
     if (q.pump() != null && !q.pump().isBlank() && pumps.byTag(q.pump()).isEmpty()) {
-      faults.add(new RequestProblem.Fault("pump", "No pump is called " + q.pump() + "."));
+      faults.add(new Fault("pump", "No pump is called " + q.pump() + "."));
     }
     if (!faults.isEmpty()) {
-      throw new RequestProblem(400, faults);
+      throw RequestProblem.invalid(faults);
     }
     people.requireKnown(q.who() == null ? "" : q.who());
     Fluid f = known(q.fluid());
@@ -263,7 +264,7 @@ public class Materials {
   }
 
   private static void within(
-      List<RequestProblem.Fault> faults,
+      List<Fault> faults,
       String path,
       Double value,
       double min,
@@ -271,7 +272,7 @@ public class Materials {
       String unit) {
     if (value == null || !(value >= min && value <= max)) {
       faults.add(
-          new RequestProblem.Fault(
+          new Fault(
               path,
               "Give "
                   + min

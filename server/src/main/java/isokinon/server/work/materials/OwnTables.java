@@ -1,5 +1,6 @@
 package isokinon.server.work.materials;
 
+import isokinon.core.value.Fault;
 import isokinon.core.material.BandKey;
 import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
@@ -137,8 +138,7 @@ public class OwnTables {
   public ImportReport importTable(String table, String text, String who, boolean dryRun) {
     people.requireKnown(who);
     if (text.length() > MOST_CHARACTERS) {
-      throw RequestProblem.of(
-          400, "file", "Longer than " + MOST_CHARACTERS + " characters: take it in by parts.");
+      throw RequestProblem.invalid("file", "Longer than " + MOST_CHARACTERS + " characters: take it in by parts.");
     }
     return store(checked(table), text, who, dryRun);
   }
@@ -203,15 +203,13 @@ public class OwnTables {
     try {
       library.with(own);
     } catch (LibraryReader.InvalidLibrary e) {
-      throw new RequestProblem(
-          400,
-          e.faults().stream()
+      throw RequestProblem.invalid(e.faults().stream()
               .map(
                   f ->
-                      new RequestProblem.Fault(
-                          f.table().replace("own ", ""),
+                      new Fault(
+                          f.path().replace("own ", ""),
                           Text.sentence(f.message()) + ".",
-                          f.table().equals("own " + table) ? f.line() : 0))
+                          f.path().equals("own " + table) ? f.line() : 0))
               .toList());
     }
   }

@@ -1,5 +1,6 @@
 package isokinon.server.work.pumps;
 
+import isokinon.core.value.Fault;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Duty.Conditions;
 import isokinon.core.wetend.Duty.Exposure;
@@ -115,7 +116,7 @@ public record DutyForm(
    * @throws RequestProblem with everything that is wrong with it
    */
   public Duty duty(ShopLibrary library) {
-    List<RequestProblem.Fault> faults = new ArrayList<>();
+    List<Fault> faults = new ArrayList<>();
     List<FluidForm> asked = exposures == null ? List.of() : exposures;
     List<Exposure> read = new ArrayList<>();
     for (int i = 0; i < asked.size(); i++) {
@@ -136,28 +137,28 @@ public record DutyForm(
                 Optional.ofNullable(zone),
                 Optional.ofNullable(runsDry)));
     if (faults.isEmpty()) {
-      duty.faults().forEach(f -> faults.add(new RequestProblem.Fault(f.path(), f.message())));
+      faults.addAll(duty.faults());
     }
     if (stopCost != null && !(stopCost >= 0 && stopCost <= MOST_MONEY)) {
       faults.add(
-          new RequestProblem.Fault("stopCost", "What a stop costs is 0 to 10 million pounds."));
+          new Fault("stopCost", "What a stop costs is 0 to 10 million pounds."));
     }
     if (!faults.isEmpty()) {
-      throw new RequestProblem(400, faults);
+      throw RequestProblem.invalid(faults);
     }
     return duty;
   }
 
   private static Exposure exposure(
-      String at, FluidForm f, ShopLibrary library, List<RequestProblem.Fault> faults) {
+      String at, FluidForm f, ShopLibrary library, List<Fault> faults) {
     String fluid = "";
     if (f == null || f.fluid() == null || f.fluid().isBlank()) {
-      faults.add(new RequestProblem.Fault(at + ".fluid", "Say which fluid it is."));
+      faults.add(new Fault(at + ".fluid", "Say which fluid it is."));
     } else {
       fluid = library.materials().fluid(f.fluid()).map(x -> x.code()).orElse("");
       if (fluid.isEmpty()) {
         faults.add(
-            new RequestProblem.Fault(
+            new Fault(
                 at + ".fluid", "The library knows no fluid \"" + f.fluid() + "\"."));
       }
     }
@@ -171,7 +172,7 @@ public record DutyForm(
     needed.forEach(
         (field, value) -> {
           if (value.isEmpty()) {
-            faults.add(new RequestProblem.Fault(at + "." + field, "Missing: this must be given."));
+            faults.add(new Fault(at + "." + field, "Missing: this must be given."));
           }
         });
     double highest = needed.getOrDefault("temperatureC", Optional.empty()).orElse(0.0);
@@ -183,7 +184,7 @@ public record DutyForm(
         needed.getOrDefault("share", Optional.empty()).orElse(0.0));
   }
 
-  private Duty.Abrasion wear(List<RequestProblem.Fault> faults) {
+  private Duty.Abrasion wear(List<Fault> faults) {
     boolean pctGiven = within("solidsPct", solidsPct, 0, 100, faults);
     boolean mohsGiven = within("solidsMohs", solidsMohs, 1, 10, faults);
     if (pctGiven && mohsGiven) {
@@ -193,7 +194,7 @@ public record DutyForm(
   }
 
   private static boolean within(
-      String path, Double value, double min, double max, List<RequestProblem.Fault> faults) {
+      String path, Double value, double min, double max, List<Fault> faults) {
     if (value == null) {
       return false;
     }
@@ -201,7 +202,7 @@ public record DutyForm(
       return true;
     }
     faults.add(
-        new RequestProblem.Fault(
+        new Fault(
             path, "This is " + min + " to " + max + "; " + value + " is not."));
     return false;
   }

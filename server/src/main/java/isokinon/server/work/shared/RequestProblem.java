@@ -1,44 +1,101 @@
 package isokinon.server.work.shared;
 
+import isokinon.core.value.Fault;
 import java.util.List;
 import java.util.function.Supplier;
 
-/** A request that cannot be done as it stands, with a sentence for every field at fault. */
-public class RequestProblem extends RuntimeException {
+/**
+ * A request that is not done, with a sentence for every field at fault. There are four kinds of it;
+ * which HTTP status a kind has is decided where it is answered.
+ */
+public abstract sealed class RequestProblem extends RuntimeException {
 
   private static final long serialVersionUID = 1L;
 
-  /** A field and what is wrong with it; {@code line} is 0 where no file line is known. */
-  public record Fault(String path, String message, int line) {
-    /** A fault without a file line. */
-    public Fault(String path, String message) {
-      this(path, message, 0);
+  /** What was sent cannot be so: a field is missing, unreadable or out of range. */
+  public static final class Invalid extends RequestProblem {
+    private static final long serialVersionUID = 1L;
+
+    private Invalid(List<Fault> faults) {
+      super(faults);
     }
   }
 
-  private final int status;
+  /** Nothing is called so. */
+  public static final class NotFound extends RequestProblem {
+    private static final long serialVersionUID = 1L;
+
+    private NotFound(Fault fault) {
+      super(List.of(fault));
+    }
+  }
+
+  /** What was sent is right in itself and does not fit the state of things. */
+  public static final class NotNow extends RequestProblem {
+    private static final long serialVersionUID = 1L;
+
+    private NotNow(List<Fault> faults) {
+      super(faults);
+    }
+  }
+
+  /** Somebody else acted first: whoever asked saw an older state than the one that holds. */
+  public static final class Stale extends RequestProblem {
+    private static final long serialVersionUID = 1L;
+
+    private final transient Object now;
+
+    private Stale(String message, Object now) {
+      super(List.of(new Fault("seen", message)));
+      this.now = now;
+    }
+
+    /** The state that holds now, as it is shown. */
+    public Object now() {
+      return now;
+    }
+  }
+
   private final transient List<Fault> faults;
 
-  /** Bad input (400) or a state that forbids it (422). */
-  public RequestProblem(int status, List<Fault> faults) {
+  private RequestProblem(List<Fault> faults) {
     super(faults.get(0).message());
-    this.status = status;
     this.faults = List.copyOf(faults);
   }
 
-  /** One fault. */
-  public static RequestProblem of(int status, String path, String message) {
-    return new RequestProblem(status, List.of(new Fault(path, message)));
+  /** A field that cannot be so. */
+  public static Invalid invalid(String path, String message) {
+    return invalid(List.of(new Fault(path, message)));
+  }
+
+  /** Fields that cannot be so. */
+  public static Invalid invalid(List<Fault> faults) {
+    return new Invalid(faults);
+  }
+
+  /** Something that does not fit the state of things. */
+  public static NotNow notNow(String path, String message) {
+    return notNow(List.of(new Fault(path, message)));
+  }
+
+  /** Several things that do not. */
+  public static NotNow notNow(List<Fault> faults) {
+    return new NotNow(faults);
   }
 
   /** Nothing of this name exists. */
-  public static RequestProblem missing(String message) {
-    return of(404, "", message);
+  public static NotFound missing(String message) {
+    return missing("", message);
   }
 
-  /** The HTTP status that fits. */
-  public int status() {
-    return status;
+  /** Nothing of the name in this field exists. */
+  public static NotFound missing(String path, String message) {
+    return new NotFound(new Fault(path, message));
+  }
+
+  /** Somebody else acted first. */
+  public static Stale stale(String message, Object now) {
+    return new Stale(message, now);
   }
 
   /** Every fault, at least one. */
@@ -49,14 +106,14 @@ public class RequestProblem extends RuntimeException {
   /**
    * A kernel's answer to a question whose values may be out of range.
    *
-   * @throws RequestProblem naming the field, which the kernel's sentence begins with
+   * @throws Invalid naming the field, which the kernel's sentence begins with
    */
   public static <T> T answered(Supplier<T> kernel) {
     try {
       return kernel.get();
     } catch (IllegalArgumentException e) {
       String field = e.getMessage().split("[ :]", 2)[0];
-      throw of(400, field, e.getMessage());
+      throw invalid(field, e.getMessage());
     }
   }
 }

@@ -74,22 +74,20 @@ public class KeptParts {
             .flatMap(sheets::find)
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        422, "pump", pump.tag() + " has no sheet, so no list of parts."));
+                    RequestProblem.notNow("pump", pump.tag() + " has no sheet, so no list of parts."));
     Part part =
         sheet
             .part(Shelf.text(q.part()))
             .orElseThrow(
-                () -> RequestProblem.of(400, "part", "Say which part of the sheet it is."));
+                () -> RequestProblem.invalid("part", "Say which part of the sheet it is."));
     if (part.renew() == Part.Renew.ONE_TIME) {
-      throw RequestProblem.of(
-          422, "part", part.name() + " goes in once only: scrap it, it is not kept.");
+      throw RequestProblem.notNow("part", part.name() + " goes in once only: scrap it, it is not kept.");
     }
     if (q.condition() == null) {
-      throw RequestProblem.of(400, "condition", "A part that is kept is sound, or to be watched.");
+      throw RequestProblem.invalid("condition", "A part that is kept is sound, or to be watched.");
     }
     if (q.hours() != null && !(q.hours() >= 0)) {
-      throw RequestProblem.of(400, "hours", "Hours on it are 0 or more.");
+      throw RequestProblem.invalid("hours", "Hours on it are 0 or more.");
     }
     Known known = known(pump, part);
     double hours =
@@ -97,9 +95,7 @@ public class KeptParts {
             .or(known::hours)
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        422,
-                        "hours",
+                    RequestProblem.notNow("hours",
                         "Nobody wrote down when the "
                             + Text.inSentence(part.name())
                             + " went in: say how many hours it has run."));

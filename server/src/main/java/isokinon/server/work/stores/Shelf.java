@@ -98,38 +98,35 @@ public class Shelf {
         sheets
             .find(text(q.sheet()))
             .orElseThrow(
-                () -> RequestProblem.of(400, "sheet", "No sheet is called " + q.sheet() + "."));
+                () -> RequestProblem.invalid("sheet", "No sheet is called " + q.sheet() + "."));
     Sheet.Kit kit =
         sheet.kits().stream()
             .filter(k -> k.id().equals(q.kit()))
             .findFirst()
             .orElseThrow(
                 () ->
-                    RequestProblem.of(400, "kit", sheet.title() + " has no kit " + q.kit() + "."));
+                    RequestProblem.invalid("kit", sheet.title() + " has no kit " + q.kit() + "."));
     String material =
         library
             .materials()
             .material(text(q.material()))
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        400, "material", "No material is called " + q.material() + "."))
+                    RequestProblem.invalid("material", "No material is called " + q.material() + "."))
             .code();
     LocalDate cured =
         TableValues.day(text(q.cured()), false)
             .filter(d -> !d.isAfter(LocalDate.now(clock)))
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        400, "cured", "Give the cure date on the bag, as 2026-03-01."));
+                    RequestProblem.invalid("cured", "Give the cure date on the bag, as 2026-03-01."));
     if (q.lot() == null || !q.lot().matches("[A-Za-z0-9][A-Za-z0-9-]{0,19}")) {
-      throw RequestProblem.of(400, "lot", "A lot number is up to 20 letters, figures and dashes.");
+      throw RequestProblem.invalid("lot", "A lot number is up to 20 letters, figures and dashes.");
     }
     int count = count(q.count());
     Optional<LotRow> there = stores.lot(q.lot());
     if (there.filter(l -> !l.cured().equals(cured) || !l.kit().equals(kit.id())).isPresent()) {
-      throw RequestProblem.of(
-          422, "lot", "Lot " + q.lot() + " is on the shelf already as another kit or cure date.");
+      throw RequestProblem.notNow("lot", "Lot " + q.lot() + " is on the shelf already as another kit or cure date.");
     }
     if (there.isEmpty()) {
       stores.addLot(
@@ -158,7 +155,7 @@ public class Shelf {
     fits(lot, pump);
     long held = shelf.reservations().stream().filter(r -> r.lot().equals(lot.id())).count();
     if (lot.quantity() - held < 1) {
-      throw RequestProblem.of(422, "lot", "Every piece of " + lot.id() + " is held already.");
+      throw RequestProblem.notNow("lot", "Every piece of " + lot.id() + " is held already.");
     }
     shelf.reserve(new ReservationRow(0, lot.id(), pump.tag(), who, OffsetDateTime.now(clock)));
   }
@@ -168,7 +165,7 @@ public class Shelf {
   public void release(long id, String who) {
     known(who);
     if (shelf.release(id, OffsetDateTime.now(clock)) == 0) {
-      throw RequestProblem.of(404, "", "That piece is not held any more.");
+      throw RequestProblem.missing("", "That piece is not held any more.");
     }
   }
 
@@ -181,7 +178,7 @@ public class Shelf {
     fits(lot, pumps.pump(rebuild.pump()));
     usable(lot);
     if (shelf.change(lot.id(), -1) == 0) {
-      throw RequestProblem.of(422, "lot", "Lot " + lot.id() + " is used up.");
+      throw RequestProblem.notNow("lot", "Lot " + lot.id() + " is used up.");
     }
     moved(lot.id(), -1, MovementKind.ISSUED, rebuild.id(), who, "");
     shelf.used(lot.id(), rebuild.pump(), OffsetDateTime.now(clock));
@@ -193,7 +190,7 @@ public class Shelf {
     String who = known(q.who());
     LotRow lot = lot(q);
     if (q.rebuild() == null || shelf.out(lot.id(), q.rebuild()) < 1) {
-      throw RequestProblem.of(422, "lot", "No piece of " + lot.id() + " is out to that rebuild.");
+      throw RequestProblem.notNow("lot", "No piece of " + lot.id() + " is out to that rebuild.");
     }
     shelf.change(lot.id(), 1);
     moved(lot.id(), 1, MovementKind.RETURNED, q.rebuild(), who, text(q.note()));
@@ -215,7 +212,7 @@ public class Shelf {
     String who = known(q.who());
     LotRow lot = lot(q);
     if (lot.quantity() < 1) {
-      throw RequestProblem.of(422, "lot", "Nothing is left of lot " + lot.id() + ".");
+      throw RequestProblem.notNow("lot", "Nothing is left of lot " + lot.id() + ".");
     }
     shelf.change(lot.id(), -lot.quantity());
     moved(lot.id(), -lot.quantity(), MovementKind.SCRAPPED, null, who, text(q.note()));
@@ -226,7 +223,7 @@ public class Shelf {
   public void chooseLevel(double level, String who) {
     String by = known(who);
     if (!(level >= 0.5 && level <= 0.999)) {
-      throw RequestProblem.of(400, "level", "A service level lies between 50 and 99.9 %.");
+      throw RequestProblem.invalid("level", "A service level lies between 50 and 99.9 %.");
     }
     settings.serviceLevel(level, by);
   }
@@ -264,7 +261,7 @@ public class Shelf {
   public void handOut(String lot, Job job, String who) {
     if (stores.lot(lot).isPresent() && !isOut(lot, job)) {
       if (shelf.change(lot, -1) == 0) {
-        throw RequestProblem.of(422, "lot", "Lot " + lot + " is used up.");
+        throw RequestProblem.notNow("lot", "Lot " + lot + " is used up.");
       }
       moved(lot, -1, MovementKind.ISSUED, job.row().id(), who, "booked at the bench");
       shelf.used(lot, job.row().pump(), OffsetDateTime.now(clock));
@@ -296,22 +293,20 @@ public class Shelf {
 
   private void usable(LotRow lot) {
     if (lives.status(lot) == LotStatus.OVER_AGE) {
-      throw RequestProblem.of(
-          422, "lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
+      throw RequestProblem.notNow("lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
     }
   }
 
   private static void fits(LotRow lot, PumpRow pump) {
     if (!lot.sheetId().equals(pump.sheet().orElse(""))) {
-      throw RequestProblem.of(
-          422, "lot", "Lot " + lot.id() + " is for another construction than " + pump.tag() + ".");
+      throw RequestProblem.notNow("lot", "Lot " + lot.id() + " is for another construction than " + pump.tag() + ".");
     }
   }
 
   private LotRow lot(LotRequest q) {
     return shelf
         .lock(text(q.lot()))
-        .orElseThrow(() -> RequestProblem.of(404, "lot", "No lot is called " + q.lot() + "."));
+        .orElseThrow(() -> RequestProblem.missing("lot", "No lot is called " + q.lot() + "."));
   }
 
   private RebuildRow rebuild(LotRequest q) {
@@ -321,8 +316,7 @@ public class Shelf {
         .filter(r -> r.closedAt() == null)
         .orElseThrow(
             () ->
-                RequestProblem.of(
-                    422, "rebuild", "A piece goes out to a pump that is on the bench."));
+                RequestProblem.notNow("rebuild", "A piece goes out to a pump that is on the bench."));
   }
 
   private void moved(
@@ -345,7 +339,7 @@ public class Shelf {
 
   private static int count(Integer count) {
     if (count == null || count < 0 || count > MOST) {
-      throw RequestProblem.of(400, "count", "A count is 0 to " + MOST + ".");
+      throw RequestProblem.invalid("count", "A count is 0 to " + MOST + ".");
     }
     return count;
   }

@@ -121,9 +121,7 @@ public class Symptoms {
                 .findFirst()
                 .orElseThrow(
                     () ->
-                        RequestProblem.of(
-                            422,
-                            seen ? "seen" : "not",
+                        RequestProblem.notNow(seen ? "seen" : "not",
                             "Pumps of this family do not show " + id + "."));
         evidence.put(
             known.evidence(family, s, seen),
@@ -146,8 +144,7 @@ public class Symptoms {
         .findFirst()
         .orElseThrow(
             () ->
-                RequestProblem.of(
-                    422, path, "Pumps of this family have no test called " + id + "."));
+                RequestProblem.notNow(path, "Pumps of this family have no test called " + id + "."));
   }
 
   private static FaultLine fault(

@@ -69,13 +69,13 @@ class ChoiceSettings {
 
   private ChoiceSetting typedIn(WetEnds.Question q) {
     if (q.duty() == null) {
-      throw RequestProblem.of(400, "duty", "Give a pump, or a duty.");
+      throw RequestProblem.invalid("duty", "Give a pump, or a duty.");
     }
     Optional<Sheet> sheet = Optional.empty();
     if (q.sheet() != null && !q.sheet().isEmpty()) {
       sheet = sheets.find(q.sheet());
       if (sheet.isEmpty()) {
-        throw RequestProblem.of(400, "sheet", "No sheet is called " + q.sheet() + ".");
+        throw RequestProblem.invalid("sheet", "No sheet is called " + q.sheet() + ".");
       }
     }
     Family family =
@@ -84,8 +84,7 @@ class ChoiceSettings {
             .or(() -> Code.parse(Family.class, q.family() == null ? "" : q.family()))
             .orElseThrow(
                 () ->
-                    RequestProblem.of(
-                        400, "family", "A family is " + Code.all(Family.class) + "."));
+                    RequestProblem.invalid("family", "A family is " + Code.all(Family.class) + "."));
     Map<String, String> inPump = new LinkedHashMap<>();
     if (q.body() != null && !q.body().isEmpty()) {
       inPump.put(Roles.BODY, known("body", q.body()).code());
@@ -122,7 +121,7 @@ class ChoiceSettings {
         .materials()
         .material(code)
         .orElseThrow(
-            () -> RequestProblem.of(400, path, "The library knows no material \"" + code + "\"."));
+            () -> RequestProblem.invalid(path, "The library knows no material \"" + code + "\"."));
   }
 
   /** The form with the names of its fluids. */

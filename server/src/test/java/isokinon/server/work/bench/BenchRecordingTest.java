@@ -179,7 +179,7 @@ class BenchRecordingTest {
                 new EventRow(
                     7, 1, "k", OPENED, "KO", false, "NOTED", "", "", 0, 0, null, "", "first", "")));
     assertThatThrownBy(() -> bench.act(7, note(0, "second")))
-        .isInstanceOf(StaleState.class)
+        .isInstanceOf(RequestProblem.Stale.class)
         .hasMessageStartingWith("KO was here first");
     verify(store, never()).append(any());
   }

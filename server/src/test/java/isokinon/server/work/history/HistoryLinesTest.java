@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.value.Fault;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.mock;
 
@@ -62,7 +63,7 @@ class HistoryLinesTest {
   }
 
   private List<String> faults() {
-    return lines.faults().stream().map(HistoryReport.LineFault::message).toList();
+    return lines.faults().stream().map(Fault::message).toList();
   }
 
   @Test

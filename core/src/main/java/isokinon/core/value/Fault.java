@@ -1,0 +1,32 @@
+package isokinon.core.value;
+
+/**
+ * One thing that is wrong with what was typed, sent or read.
+ *
+ * @param path where: a field, as a path into the request or the sheet, or the name of a table; empty
+ *     for all of it
+ * @param message one sentence: what is wrong, and what would be right
+ * @param line line of the file, from 1; 0 where none is known
+ */
+public record Fault(String path, String message, int line) {
+
+  /** A fault of no file. */
+  public Fault(String path, String message) {
+    this(path, message, 0);
+  }
+
+  /** A fault of a field in a line of a file. */
+  public static Fault at(String path, int line, String message) {
+    return new Fault(path, message, line);
+  }
+
+  /** A fault of a whole line of a file. */
+  public static Fault inLine(int line, String message) {
+    return new Fault("", message, line);
+  }
+
+  /** Where and what, in one line. */
+  public String said() {
+    return path + ", line " + line + ": " + message;
+  }
+}
