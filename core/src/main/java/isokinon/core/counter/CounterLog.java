@@ -1,7 +1,7 @@
 package isokinon.core.counter;
 
-import isokinon.core.value.Fault;
 import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -30,7 +30,6 @@ public final class CounterLog {
    * @param value what the counter showed, hours or strokes
    */
   public record Reading(int line, Instant at, double value) {}
-
 
   /**
    * What readings come to.
@@ -67,7 +66,8 @@ public final class CounterLog {
     for (Reading r : sorted(fresh)) {
       if (!(r.value() >= 0 && r.value() <= MOST)) {
         faults.add(
-            Fault.inLine(r.line(), "A counter shows 0 or more; " + r.value() + " is not a reading."));
+            Fault.inLine(
+                r.line(), "A counter shows 0 or more; " + r.value() + " is not a reading."));
         continue;
       }
       Optional<Reading> same = same(known, r).or(() -> same(toAdd, r));

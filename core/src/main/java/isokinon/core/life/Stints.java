@@ -37,7 +37,6 @@ public final class Stints {
       double hours,
       boolean failed) {}
 
-
   /** Every fresh stint that cannot stand beside the others. */
   public static List<Fault> faults(List<Stint> stints) {
     List<Fault> faults = new ArrayList<>();

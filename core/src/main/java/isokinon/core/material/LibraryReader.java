@@ -1,8 +1,8 @@
 package isokinon.core.material;
 
-import isokinon.core.value.Fault;
 import isokinon.core.material.MaterialLibrary.BaseLife;
 import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.StringReader;

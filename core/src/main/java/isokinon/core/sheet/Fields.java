@@ -1,7 +1,7 @@
 package isokinon.core.sheet;
 
-import isokinon.core.value.Fault;
 import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -45,8 +45,7 @@ final class Fields {
       String key =
           tuple.getKeyNode() instanceof ScalarNode scalar ? scalar.getValue() : "(not a word)";
       if (values.put(key, tuple.getValueNode()) != null) {
-        faults.add(
-            Fault.at(at(key), lineOf(tuple.getKeyNode()), "\"" + key + "\" is given twice"));
+        faults.add(Fault.at(at(key), lineOf(tuple.getKeyNode()), "\"" + key + "\" is given twice"));
       }
       keyLines.put(key, lineOf(tuple.getKeyNode()));
     }

@@ -1,9 +1,9 @@
 package isokinon.core.sheet;
 
-import isokinon.core.value.Fault;
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.When;
 import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -363,8 +363,7 @@ public final class SheetReader {
   private static void refuseShared(
       Node node, IdentityHashMap<Node, Boolean> seen, List<Fault> faults) {
     if (seen.put(node, true) != null) {
-      faults.add(
-          Fault.at("", Fields.lineOf(node), "anchors and aliases have no place in a sheet"));
+      faults.add(Fault.at("", Fields.lineOf(node), "anchors and aliases have no place in a sheet"));
       return;
     }
     if (node instanceof SequenceNode sequence) {

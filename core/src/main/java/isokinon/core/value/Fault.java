@@ -3,8 +3,8 @@ package isokinon.core.value;
 /**
  * One thing that is wrong with what was typed, sent or read.
  *
- * @param path where: a field, as a path into the request or the sheet, or the name of a table; empty
- *     for all of it
+ * @param path where: a field, as a path into the request or the sheet, or the name of a table;
+ *     empty for all of it
  * @param message one sentence: what is wrong, and what would be right
  * @param line line of the file, from 1; 0 where none is known
  */

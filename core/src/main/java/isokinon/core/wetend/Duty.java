@@ -1,7 +1,7 @@
 package isokinon.core.wetend;
 
-import isokinon.core.value.Fault;
 import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -208,7 +208,6 @@ public record Duty(
           Optional.of(value));
     }
   }
-
 
   /** The same duty with exposure {@code i} changed. */
   public Duty with(int i, Exposure changed) {

@@ -2,8 +2,8 @@ package isokinon.core.life;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.core.value.Fault;
 import isokinon.core.life.Stints.Stint;
+import isokinon.core.value.Fault;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package isokinon.core.sheet;
 
-import isokinon.core.value.Fault;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import isokinon.core.value.Fault;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;

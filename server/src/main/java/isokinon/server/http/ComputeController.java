@@ -251,7 +251,8 @@ class ComputeController {
           case "NdFeB" -> MagnetMargin.Magnet.NDFEB;
           case "SmCo" -> MagnetMargin.Magnet.SMCO;
           default ->
-              throw RequestProblem.invalid("magnet", "A magnet is NdFeB or SmCo; \"" + q.magnet() + "\" is not.");
+              throw RequestProblem.invalid(
+                  "magnet", "A magnet is NdFeB or SmCo; \"" + q.magnet() + "\" is not.");
         };
     double density = present("densityKgM3", q.densityKgM3());
     double flow = present("flowM3h", q.flowM3h());
@@ -273,7 +274,8 @@ class ComputeController {
     try {
       cured = LocalDate.parse(present("cured", q.cured()));
     } catch (DateTimeParseException e) {
-      throw RequestProblem.invalid("cured", "\"" + q.cured() + "\" is not a date; write it as 2026-03-01.");
+      throw RequestProblem.invalid(
+          "cured", "\"" + q.cured() + "\" is not a date; write it as 2026-03-01.");
     }
     ShelfLife life = compute.shelfLife(present("material", q.material()), cured);
     return new ShelfAnswer(
@@ -300,7 +302,8 @@ class ComputeController {
         return a;
       }
     }
-    throw RequestProblem.invalid("abrasion", "Abrasion is none, light, medium or heavy; \"" + word + "\" is not.");
+    throw RequestProblem.invalid(
+        "abrasion", "Abrasion is none, light, medium or heavy; \"" + word + "\" is not.");
   }
 
   private static List<String> ids(String path, List<String> ids) {

@@ -164,7 +164,8 @@ class LifeController {
     double failure = present("failureCost", q.failureCost());
     String consequence = q.consequence() == null ? "low" : q.consequence();
     if (!List.of("low", "high").contains(consequence)) {
-      throw RequestProblem.invalid("consequence", "A consequence is low or high; \"" + consequence + "\" is not.");
+      throw RequestProblem.invalid(
+          "consequence", "A consequence is low or high; \"" + consequence + "\" is not.");
     }
     Interval i =
         RequestProblem.answered(

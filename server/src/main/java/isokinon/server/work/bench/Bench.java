@@ -124,8 +124,8 @@ public class Bench {
             .flatMap(sheets::find)
             .orElseThrow(
                 () ->
-                    RequestProblem.notNow("sheet",
-                        tag + " has no sheet yet, so its rebuild cannot be planned."));
+                    RequestProblem.notNow(
+                        "sheet", tag + " has no sheet yet, so its rebuild cannot be planned."));
     long id =
         store.open(
             new RebuildRow(

@@ -1,6 +1,5 @@
 package isokinon.server.work.compute;
 
-import isokinon.core.value.Fault;
 import isokinon.core.kit.KitCover;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
@@ -16,6 +15,7 @@ import isokinon.core.stock.ShelfLife;
 import isokinon.core.torque.TighteningOrder;
 import isokinon.core.torque.WrenchSetting;
 import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;
 import isokinon.server.work.library.Sheets;
@@ -50,7 +50,8 @@ public class Compute {
     try {
       return new Planner().plan(sheet.by(List.of()), request);
     } catch (UnplannableRequest e) {
-      throw RequestProblem.invalid(e.reasons().stream().map(r -> new Fault(r.path(), r.message())).toList());
+      throw RequestProblem.invalid(
+          e.reasons().stream().map(r -> new Fault(r.path(), r.message())).toList());
     }
   }
 
@@ -60,7 +61,8 @@ public class Compute {
         .sheet()
         .orElseThrow(
             () ->
-                RequestProblem.invalid(reading.faults().stream()
+                RequestProblem.invalid(
+                    reading.faults().stream()
                         .map(
                             f ->
                                 new Fault(
@@ -103,23 +105,23 @@ public class Compute {
     need.forEach((part, count) -> checkedCount("need." + part, count, 0));
     onHand.forEach((part, count) -> checkedCount("onHand." + part, count, 0));
     if (offers.size() > MOST_OFFERS || need.size() > MOST_OFFERS) {
-      throw RequestProblem.invalid("need", "At most " + MOST_OFFERS + " parts and " + MOST_OFFERS + " offers.");
+      throw RequestProblem.invalid(
+          "need", "At most " + MOST_OFFERS + " parts and " + MOST_OFFERS + " offers.");
     }
     try {
       return KitCover.cheapest(need, offers, onHand);
     } catch (KitCover.Uncoverable e) {
-      throw RequestProblem.notNow(e.parts().stream()
-              .map(
-                  p ->
-                      new Fault(
-                          "need." + p, "Neither a kit nor a single part brings " + p + "."))
+      throw RequestProblem.notNow(
+          e.parts().stream()
+              .map(p -> new Fault("need." + p, "Neither a kit nor a single part brings " + p + "."))
               .toList());
     }
   }
 
   private static void checkedCount(String at, Integer count, int least) {
     if (count == null || count < least || count > MOST_OF_A_PART) {
-      throw RequestProblem.invalid(at, "A whole number from " + least + " to " + MOST_OF_A_PART + " is wanted.");
+      throw RequestProblem.invalid(
+          at, "A whole number from " + least + " to " + MOST_OF_A_PART + " is wanted.");
     }
   }
 
@@ -129,7 +131,8 @@ public class Compute {
         Code.parse(Handling.Layout.class, layout)
             .orElseThrow(
                 () ->
-                    RequestProblem.invalid("layout", "A layout is " + Code.all(Handling.Layout.class) + "."));
+                    RequestProblem.invalid(
+                        "layout", "A layout is " + Code.all(Handling.Layout.class) + "."));
     try {
       return TighteningOrder.of(count, parsed);
     } catch (IllegalArgumentException e) {
@@ -196,7 +199,8 @@ public class Compute {
             .material(code)
             .orElseThrow(
                 () ->
-                    RequestProblem.invalid("material", "The library knows no material \"" + code + "\"."));
+                    RequestProblem.invalid(
+                        "material", "The library knows no material \"" + code + "\"."));
     return ShelfLife.of(material.shelf(), cured);
   }
 }

@@ -94,7 +94,8 @@ public class Exchange {
     PumpRow low = locked(first ? tag : other);
     PumpRow high = locked(first ? other : tag);
     if (low.sheet().isEmpty() || !low.sheet().equals(high.sheet())) {
-      throw RequestProblem.notNow("with", tag + " and " + other + " are not pumps of one construction with a sheet.");
+      throw RequestProblem.notNow(
+          "with", tag + " and " + other + " are not pumps of one construction with a sheet.");
     }
     Unit here = unit(low);
     Unit there = unit(high);

@@ -1,8 +1,8 @@
 package isokinon.server.work.history;
 
-import isokinon.core.value.Fault;
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
+import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Tables;
 import isokinon.server.work.shared.RequestProblem;
@@ -135,11 +135,13 @@ public class BackUp {
   @Transactional
   public void restore(Path file) {
     if (tables.count("pump") > 0) {
-      throw RequestProblem.notNow("", "This shop has pumps already: everything goes back into an empty one only.");
+      throw RequestProblem.notNow(
+          "", "This shop has pumps already: everything goes back into an empty one only.");
     }
     BackUpFile saved = BackUpFile.read(file);
     if (saved.schema() > tables.schema()) {
-      throw RequestProblem.notNow(BackUpFile.SCHEMA,
+      throw RequestProblem.notNow(
+          BackUpFile.SCHEMA,
           "This back-up was written by a newer version of the application: put it back with that.");
     }
     try {
@@ -213,12 +215,10 @@ public class BackUp {
       }
       Set<String> columns = new HashSet<>(into.columns(table));
       if (!columns.containsAll(t.getValue().columns())) {
-        faults.add(
-            new Fault(table, "It has columns that are not known: " + table + "."));
+        faults.add(new Fault(table, "It has columns that are not known: " + table + "."));
       }
       if (!t.getValue().even()) {
-        faults.add(
-            new Fault(table, "A row has not as many fields as there are columns."));
+        faults.add(new Fault(table, "A row has not as many fields as there are columns."));
       }
     }
     if (!faults.isEmpty()) {

@@ -1,10 +1,10 @@
 package isokinon.server.work.history;
 
-import isokinon.core.value.Fault;
 import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.CounterLog.Kind;
 import isokinon.core.counter.CounterLog.Reading;
 import isokinon.core.material.LibraryReader;
+import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.CounterMapper;
 import isokinon.server.db.CounterRow;
@@ -98,9 +98,7 @@ public class Counters {
                   .toList();
           CounterLog.Result result =
               CounterLog.add(of.kind(), known, baseline(of, readings), readings);
-          result
-              .faults()
-              .forEach(f -> faults.add(new Fault(of.tag(), f.message(), f.line())));
+          result.faults().forEach(f -> faults.add(new Fault(of.tag(), f.message(), f.line())));
           brought.add(
               new Brought(
                   of.tag(),
@@ -174,23 +172,19 @@ public class Counters {
       List<String> missing =
           COLUMNS.stream().filter(c -> !parser.getHeaderMap().containsKey(c)).toList();
       if (!missing.isEmpty()) {
-        faults.add(
-            new Fault(
-                "file", "Columns missing: " + String.join(", ", missing) + ".", 1));
+        faults.add(new Fault("file", "Columns missing: " + String.join(", ", missing) + ".", 1));
         return lines;
       }
       for (CSVRecord row : parser) {
         int line = (int) parser.getCurrentLineNumber();
         if (!row.isConsistent()) {
-          faults.add(
-              new Fault("file", "It has not as many fields as the heading.", line));
+          faults.add(new Fault("file", "It has not as many fields as the heading.", line));
           continue;
         }
         line(row, line, faults).ifPresent(lines::add);
       }
     } catch (IOException e) {
-      faults.add(
-          new Fault("file", "Not readable as CSV: " + e.getMessage() + ".", 1));
+      faults.add(new Fault("file", "Not readable as CSV: " + e.getMessage() + ".", 1));
     }
     return lines;
   }
@@ -199,8 +193,7 @@ public class Counters {
     String tag = row.get("tag").toUpperCase(Locale.ROOT);
     int before = faults.size();
     if (pumps.byTag(tag).isEmpty()) {
-      faults.add(
-          new Fault("tag", "No pump is called " + row.get("tag") + ".", line));
+      faults.add(new Fault("tag", "No pump is called " + row.get("tag") + ".", line));
     }
     Kind kind = Kind.HOURS;
     switch (row.get("counter")) {
@@ -225,9 +218,7 @@ public class Counters {
     }
     Optional<Double> value = TableValues.number(row.get("reading"));
     if (value.isEmpty()) {
-      faults.add(
-          new Fault(
-              "reading", "\"" + row.get("reading") + "\" is not a number.", line));
+      faults.add(new Fault("reading", "\"" + row.get("reading") + "\" is not a number.", line));
     }
     return faults.size() > before
         ? Optional.empty()

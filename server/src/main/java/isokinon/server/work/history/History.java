@@ -1,9 +1,9 @@
 package isokinon.server.work.history;
 
-import isokinon.core.value.Fault;
 import isokinon.core.life.Stints;
 import isokinon.core.life.Stints.Stint;
 import isokinon.core.material.LibraryReader;
+import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.FittedPartRow;
 import isokinon.server.db.PumpMapper;
@@ -105,9 +105,8 @@ public class History {
     List<Fault> faults =
         reading.faults().stream().sorted(Comparator.comparingInt(Fault::line)).toList();
     if (store && !faults.isEmpty()) {
-      throw RequestProblem.invalid(faults.stream()
-              .map(f -> new Fault("csv", f.message(), f.line()))
-              .toList());
+      throw RequestProblem.invalid(
+          faults.stream().map(f -> new Fault("csv", f.message(), f.line())).toList());
     }
     if (store) {
       fresh.forEach(l -> store(l, byTag.get(l.run().pump())));

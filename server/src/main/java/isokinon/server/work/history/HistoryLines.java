@@ -1,6 +1,5 @@
 package isokinon.server.work.history;
 
-import isokinon.core.value.Fault;
 import static isokinon.server.work.history.HistoryTable.FAILED;
 import static isokinon.server.work.history.HistoryTable.RUNNING;
 import static isokinon.server.work.history.HistoryTable.SOUND;
@@ -11,6 +10,7 @@ import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
 import isokinon.server.db.PumpRow;
 import isokinon.server.db.RunRow;
 import isokinon.server.work.shared.TableValues;

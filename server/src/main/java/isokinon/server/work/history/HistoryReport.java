@@ -36,7 +36,6 @@ public record HistoryReport(
       double hours,
       String outcome) {}
 
-
   /** A column that a table may have, and what it may be called besides. */
   public record KnownField(String field, String say, List<String> alsoCalled) {}
 

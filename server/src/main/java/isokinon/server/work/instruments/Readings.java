@@ -70,11 +70,13 @@ public final class Readings {
   public static double parse(String typed, String given, String wanted) {
     Matcher m = TYPED.matcher(typed.strip());
     if (!m.matches()) {
-      throw RequestProblem.invalid("value", "\"" + shortened(typed) + "\" is not a number. Type it in " + wanted + ".");
+      throw RequestProblem.invalid(
+          "value", "\"" + shortened(typed) + "\" is not a number. Type it in " + wanted + ".");
     }
     double number = Double.parseDouble(m.group(1).replace(',', '.'));
     if (!Double.isFinite(number)) {
-      throw RequestProblem.invalid("value", "\"" + shortened(typed) + "\" is too large to be a reading.");
+      throw RequestProblem.invalid(
+          "value", "\"" + shortened(typed) + "\" is too large to be a reading.");
     }
     String unit = m.group(2) != null ? m.group(2) : given.isBlank() ? wanted : given;
     return convert(number, unit, wanted);
@@ -87,13 +89,14 @@ public final class Readings {
     Unit<?> source = UNITS.get(word(from));
     Unit<?> target = UNITS.get(word(to));
     if (source == null) {
-      throw RequestProblem.invalid("value",
-          "No unit is called \"" + shortened(from) + "\" here; " + to + " is asked for.");
+      throw RequestProblem.invalid(
+          "value", "No unit is called \"" + shortened(from) + "\" here; " + to + " is asked for.");
     }
     try {
       return source.getConverterToAny(target == null ? AbstractUnit.ONE : target).convert(number);
     } catch (IncommensurableException e) {
-      throw RequestProblem.invalid("value", shortened(from) + " is the wrong unit: " + to + " is asked for.");
+      throw RequestProblem.invalid(
+          "value", shortened(from) + " is the wrong unit: " + to + " is asked for.");
     }
   }
 

@@ -1,6 +1,5 @@
 package isokinon.server.work.library;
 
-import isokinon.core.value.Fault;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
@@ -12,6 +11,7 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.SheetReader;
 import isokinon.core.sheet.SheetReading;
 import isokinon.core.sheet.Step;
+import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.SheetMapper;
 import isokinon.server.db.SheetRow;
@@ -263,8 +263,7 @@ public class Sheets {
         imported.add(
             name.endsWith(".yaml") || name.endsWith(".yml")
                 ? imported(name, text)
-                : new Imported(
-                    name, "", 0, List.of(new Fault("", "Not a .yaml file."))));
+                : new Imported(name, "", 0, List.of(new Fault("", "Not a .yaml file."))));
       }
     } catch (ZipException | EOFException e) {
       throw RequestProblem.notNow("zip", "This is no readable zip: " + e.getMessage() + ".");
@@ -300,7 +299,8 @@ public class Sheets {
     Sheet sheet = reading.sheet().get();
     int have = store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
     if (sheet.revision() <= have) {
-      throw RequestProblem.notNow("revision",
+      throw RequestProblem.notNow(
+          "revision",
           "Revision "
               + have
               + " of "

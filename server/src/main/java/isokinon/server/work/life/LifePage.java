@@ -203,7 +203,8 @@ public class LifePage {
       return of.pump().isEmpty() ? shop.groups().at(Level.DUTY, of) : shop.groups().narrowest(of);
     }
     if (!levels(of).contains(q.level())) {
-      throw RequestProblem.invalid("level", "Of no pump, a group is as wide as a duty or any duty.");
+      throw RequestProblem.invalid(
+          "level", "Of no pump, a group is as wide as a duty or any duty.");
     }
     return shop.groups().at(q.level(), of);
   }
@@ -253,7 +254,8 @@ public class LifePage {
                 .map(s -> s.prior().shape())
                 .orElseGet(() -> lives.shape(of.role(), of.material()));
     if (shape < 0.6 || shape > 10) {
-      throw RequestProblem.invalid("mode", "The shape of a failure mode lies between 0.6 and 10; got " + shape + ".");
+      throw RequestProblem.invalid(
+          "mode", "The shape of a failure mode lies between 0.6 and 10; got " + shape + ".");
     }
     return running.isEmpty()
         ? new Prior(lives.baseHours(of.role(), of.material()), false, shape)

@@ -1,7 +1,7 @@
 package isokinon.server.work.lives;
 
-import isokinon.core.value.Fault;
 import isokinon.core.life.Policies.Way;
+import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.FailureModeRow;
 import isokinon.server.db.HistoryMapper;
@@ -65,7 +65,8 @@ public class PolicyService {
     }
     Way way = q.way();
     if (way == null) {
-      throw RequestProblem.invalid("way", "A part is kept at a fixed age, until-it-fails or by a look.");
+      throw RequestProblem.invalid(
+          "way", "A part is kept at a fixed age, until-it-fails or by a look.");
     }
     Double every = way == Way.UNTIL_IT_FAILS ? null : q.everyHours();
     if (way != Way.UNTIL_IT_FAILS && (every == null || !(every >= 1 && every <= MOST_HOURS))) {

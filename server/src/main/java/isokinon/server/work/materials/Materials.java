@@ -1,12 +1,12 @@
 package isokinon.server.work.materials;
 
-import isokinon.core.value.Fault;
 import isokinon.core.material.BandKey;
 import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
+import isokinon.core.value.Fault;
 import isokinon.core.wetend.PairEvidence.Kind;
 import isokinon.server.access.People;
 import isokinon.server.db.FindingRow;
@@ -171,21 +171,17 @@ public class Materials {
     within(faults, "temperatureC", q.temperatureC(), -273.15, 1000, "°C");
     Kind kind = q.kind();
     if (kind == null) {
-      faults.add(
-          new Fault("kind", "What was seen is hardness, swell, attacked or sound."));
+      faults.add(new Fault("kind", "What was seen is hardness, swell, attacked or sound."));
     } else if (kind == Kind.HARDNESS) {
       within(faults, "reading", q.reading(), -100, 100, "Shore A");
     } else if (kind == Kind.SWELL) {
       within(faults, "reading", q.reading(), -50, 400, "%");
     }
     if (q.fluid() == null || library.materials().fluid(q.fluid()).isEmpty()) {
-      faults.add(
-          new Fault("fluid", "The library knows no fluid \"" + q.fluid() + "\"."));
+      faults.add(new Fault("fluid", "The library knows no fluid \"" + q.fluid() + "\"."));
     }
     if (q.material() == null || library.materials().material(q.material()).isEmpty()) {
-      faults.add(
-          new Fault(
-              "material", "The library knows no material \"" + q.material() + "\"."));
+      faults.add(new Fault("material", "The library knows no material \"" + q.material() + "\"."));
     }
     if (q.pump() != null && !q.pump().isBlank() && pumps.byTag(q.pump()).isEmpty()) {
       faults.add(new Fault("pump", "No pump is called " + q.pump() + "."));
@@ -264,12 +260,7 @@ public class Materials {
   }
 
   private static void within(
-      List<Fault> faults,
-      String path,
-      Double value,
-      double min,
-      double max,
-      String unit) {
+      List<Fault> faults, String path, Double value, double min, double max, String unit) {
     if (value == null || !(value >= min && value <= max)) {
       faults.add(
           new Fault(

@@ -1,11 +1,11 @@
 package isokinon.server.work.materials;
 
-import isokinon.core.value.Fault;
 import isokinon.core.material.BandKey;
 import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
+import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.OwnRow;
 import isokinon.server.db.WetEndMapper;
@@ -138,7 +138,8 @@ public class OwnTables {
   public ImportReport importTable(String table, String text, String who, boolean dryRun) {
     people.requireKnown(who);
     if (text.length() > MOST_CHARACTERS) {
-      throw RequestProblem.invalid("file", "Longer than " + MOST_CHARACTERS + " characters: take it in by parts.");
+      throw RequestProblem.invalid(
+          "file", "Longer than " + MOST_CHARACTERS + " characters: take it in by parts.");
     }
     return store(checked(table), text, who, dryRun);
   }
@@ -203,7 +204,8 @@ public class OwnTables {
     try {
       library.with(own);
     } catch (LibraryReader.InvalidLibrary e) {
-      throw RequestProblem.invalid(e.faults().stream()
+      throw RequestProblem.invalid(
+          e.faults().stream()
               .map(
                   f ->
                       new Fault(

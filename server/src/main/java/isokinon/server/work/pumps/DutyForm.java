@@ -140,8 +140,7 @@ public record DutyForm(
       faults.addAll(duty.faults());
     }
     if (stopCost != null && !(stopCost >= 0 && stopCost <= MOST_MONEY)) {
-      faults.add(
-          new Fault("stopCost", "What a stop costs is 0 to 10 million pounds."));
+      faults.add(new Fault("stopCost", "What a stop costs is 0 to 10 million pounds."));
     }
     if (!faults.isEmpty()) {
       throw RequestProblem.invalid(faults);
@@ -157,9 +156,7 @@ public record DutyForm(
     } else {
       fluid = library.materials().fluid(f.fluid()).map(x -> x.code()).orElse("");
       if (fluid.isEmpty()) {
-        faults.add(
-            new Fault(
-                at + ".fluid", "The library knows no fluid \"" + f.fluid() + "\"."));
+        faults.add(new Fault(at + ".fluid", "The library knows no fluid \"" + f.fluid() + "\"."));
       }
     }
     Map<String, Optional<Double>> needed =
@@ -201,9 +198,7 @@ public record DutyForm(
     if (value >= min && value <= max) {
       return true;
     }
-    faults.add(
-        new Fault(
-            path, "This is " + min + " to " + max + "; " + value + " is not."));
+    faults.add(new Fault(path, "This is " + min + " to " + max + "; " + value + " is not."));
     return false;
   }
 

@@ -74,14 +74,16 @@ public class KeptParts {
             .flatMap(sheets::find)
             .orElseThrow(
                 () ->
-                    RequestProblem.notNow("pump", pump.tag() + " has no sheet, so no list of parts."));
+                    RequestProblem.notNow(
+                        "pump", pump.tag() + " has no sheet, so no list of parts."));
     Part part =
         sheet
             .part(Shelf.text(q.part()))
             .orElseThrow(
                 () -> RequestProblem.invalid("part", "Say which part of the sheet it is."));
     if (part.renew() == Part.Renew.ONE_TIME) {
-      throw RequestProblem.notNow("part", part.name() + " goes in once only: scrap it, it is not kept.");
+      throw RequestProblem.notNow(
+          "part", part.name() + " goes in once only: scrap it, it is not kept.");
     }
     if (q.condition() == null) {
       throw RequestProblem.invalid("condition", "A part that is kept is sound, or to be watched.");
@@ -95,7 +97,8 @@ public class KeptParts {
             .or(known::hours)
             .orElseThrow(
                 () ->
-                    RequestProblem.notNow("hours",
+                    RequestProblem.notNow(
+                        "hours",
                         "Nobody wrote down when the "
                             + Text.inSentence(part.name())
                             + " went in: say how many hours it has run."));

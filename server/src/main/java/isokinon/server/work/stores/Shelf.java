@@ -112,21 +112,24 @@ public class Shelf {
             .material(text(q.material()))
             .orElseThrow(
                 () ->
-                    RequestProblem.invalid("material", "No material is called " + q.material() + "."))
+                    RequestProblem.invalid(
+                        "material", "No material is called " + q.material() + "."))
             .code();
     LocalDate cured =
         TableValues.day(text(q.cured()), false)
             .filter(d -> !d.isAfter(LocalDate.now(clock)))
             .orElseThrow(
                 () ->
-                    RequestProblem.invalid("cured", "Give the cure date on the bag, as 2026-03-01."));
+                    RequestProblem.invalid(
+                        "cured", "Give the cure date on the bag, as 2026-03-01."));
     if (q.lot() == null || !q.lot().matches("[A-Za-z0-9][A-Za-z0-9-]{0,19}")) {
       throw RequestProblem.invalid("lot", "A lot number is up to 20 letters, figures and dashes.");
     }
     int count = count(q.count());
     Optional<LotRow> there = stores.lot(q.lot());
     if (there.filter(l -> !l.cured().equals(cured) || !l.kit().equals(kit.id())).isPresent()) {
-      throw RequestProblem.notNow("lot", "Lot " + q.lot() + " is on the shelf already as another kit or cure date.");
+      throw RequestProblem.notNow(
+          "lot", "Lot " + q.lot() + " is on the shelf already as another kit or cure date.");
     }
     if (there.isEmpty()) {
       stores.addLot(
@@ -293,13 +296,15 @@ public class Shelf {
 
   private void usable(LotRow lot) {
     if (lives.status(lot) == LotStatus.OVER_AGE) {
-      throw RequestProblem.notNow("lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
+      throw RequestProblem.notNow(
+          "lot", "Lot " + lot.id() + " is over-age: it is not handed out, scrap it.");
     }
   }
 
   private static void fits(LotRow lot, PumpRow pump) {
     if (!lot.sheetId().equals(pump.sheet().orElse(""))) {
-      throw RequestProblem.notNow("lot", "Lot " + lot.id() + " is for another construction than " + pump.tag() + ".");
+      throw RequestProblem.notNow(
+          "lot", "Lot " + lot.id() + " is for another construction than " + pump.tag() + ".");
     }
   }
 
@@ -316,7 +321,8 @@ public class Shelf {
         .filter(r -> r.closedAt() == null)
         .orElseThrow(
             () ->
-                RequestProblem.notNow("rebuild", "A piece goes out to a pump that is on the bench."));
+                RequestProblem.notNow(
+                    "rebuild", "A piece goes out to a pump that is on the bench."));
   }
 
   private void moved(

@@ -121,8 +121,8 @@ public class Symptoms {
                 .findFirst()
                 .orElseThrow(
                     () ->
-                        RequestProblem.notNow(seen ? "seen" : "not",
-                            "Pumps of this family do not show " + id + "."));
+                        RequestProblem.notNow(
+                            seen ? "seen" : "not", "Pumps of this family do not show " + id + "."));
         evidence.put(
             known.evidence(family, s, seen),
             (seen ? "" : "no ") + s.title().toLowerCase(Locale.ROOT));
@@ -144,7 +144,8 @@ public class Symptoms {
         .findFirst()
         .orElseThrow(
             () ->
-                RequestProblem.notNow(path, "Pumps of this family have no test called " + id + "."));
+                RequestProblem.notNow(
+                    path, "Pumps of this family have no test called " + id + "."));
   }
 
   private static FaultLine fault(

@@ -84,7 +84,8 @@ class ChoiceSettings {
             .or(() -> Code.parse(Family.class, q.family() == null ? "" : q.family()))
             .orElseThrow(
                 () ->
-                    RequestProblem.invalid("family", "A family is " + Code.all(Family.class) + "."));
+                    RequestProblem.invalid(
+                        "family", "A family is " + Code.all(Family.class) + "."));
     Map<String, String> inPump = new LinkedHashMap<>();
     if (q.body() != null && !q.body().isEmpty()) {
       inPump.put(Roles.BODY, known("body", q.body()).code());

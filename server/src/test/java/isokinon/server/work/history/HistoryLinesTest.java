@@ -1,11 +1,11 @@
 package isokinon.server.work.history;
 
-import isokinon.core.value.Fault;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.mock;
 
 import isokinon.core.counter.WearCount;
 import isokinon.core.material.LibraryReader;
+import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.RunRow;
 import isokinon.server.db.WetEndMapper;
