@@ -28,9 +28,12 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
   const unbooked = decide.parts.filter((p) => p.lot === null);
   const unchosen = decide.roles.filter((r) => r.chosen === null);
   const lots = new Map(decide.lots.map((l) => [l.id, l]));
-  const others = decide.lots.filter(
-    (l) => !chooser.data?.kits.some((k) => k.lot === l.id) && decide.parts.some((p) => l.covers.includes(p.part)),
-  );
+  // Before the chooser has answered, nobody knows which lots stand among its kits.
+  const others = chooser.isPending
+    ? []
+    : decide.lots.filter(
+        (l) => !chooser.data?.kits.some((k) => k.lot === l.id) && decide.parts.some((p) => l.covers.includes(p.part)),
+      );
   const kits = chooser.data && chooser.data.kits.length > 0 && decide.parts.length > 0 ? chooser.data : null;
   const cover = decide.cover && decide.parts.length > 0 ? <Cover cover={decide.cover} /> : null;
   const fault = faultAt(link.faults, "lot", "text", "items", "role", "subject");
