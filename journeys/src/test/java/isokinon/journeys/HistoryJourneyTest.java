@@ -9,28 +9,10 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** From past records to a forecast, a policy, an order and a week's plan. */
-class HistoryJourneyTest {
-
-  // A mill of its own: what is planned and held here takes kits from every other journey.
-  private static RunningApp mill;
-  private static Shop shop;
-
-  @BeforeAll
-  static void opens() {
-    mill = RunningApp.demo();
-    shop = new Shop(mill);
-  }
-
-  @AfterAll
-  static void closes() {
-    shop.close();
-    mill.close();
-  }
+class HistoryJourneyTest extends AtItsOwnMill {
 
   private static Locator button(Page page, String name) {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));

@@ -8,29 +8,12 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
  * The server is killed, is away, comes back: nothing acknowledged is lost, nothing is there twice.
  */
-class KilledServerJourneyTest {
-
-  private static RunningApp app;
-  private static Shop shop;
-
-  @BeforeAll
-  static void opens() {
-    app = RunningApp.demo();
-    shop = new Shop(app);
-  }
-
-  @AfterAll
-  static void closes() {
-    shop.close();
-    app.close();
-  }
+class KilledServerJourneyTest extends AtItsOwnMill {
 
   private static long seq(String body) {
     Matcher m = Pattern.compile("\"seq\":(\\d+),\"stage\"").matcher(body);
@@ -45,23 +28,23 @@ class KilledServerJourneyTest {
 
   @Test
   void everyAcknowledgedActIsThereAfterAKillAndNoneTwice() {
-    String job = "/api/v1/rebuilds/" + app.api().job("EFF-05").id();
+    String job = "/api/v1/rebuilds/" + mill.api().job("EFF-05").id();
     long acknowledged = 0;
     for (int kill = 0; kill < 2; kill++) {
       UUID last = null;
       for (int i = 0; i < 12; i++) {
         last = UUID.randomUUID();
         String answer =
-            app.post(job + "/acts", note(last, acknowledged, "note " + acknowledged)).body();
+            mill.post(job + "/acts", note(last, acknowledged, "note " + acknowledged)).body();
         assertThat(seq(answer)).isEqualTo(++acknowledged);
       }
-      app.kill();
-      app.start();
-      String after = app.get(job).body();
+      mill.kill();
+      mill.start();
+      String after = mill.get(job).body();
       assertThat(seq(after)).isEqualTo(acknowledged);
-      String again = app.post(job + "/acts", note(last, acknowledged - 1, "note again")).body();
+      String again = mill.post(job + "/acts", note(last, acknowledged - 1, "note again")).body();
       assertThat(seq(again)).isEqualTo(acknowledged);
-      assertThat(app.get(job + "/log").body())
+      assertThat(mill.get(job + "/log").body())
           .doesNotContain("note again")
           .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
     }
@@ -77,7 +60,7 @@ class KilledServerJourneyTest {
     Page page = rt.page();
     rt.bringsToTheBench("EFF-02");
     rt.takesIn("Wet-end kit", "due");
-    app.kill();
+    mill.kill();
 
     page.getByLabel("Pressure left at the air inlet").first().fill("0");
     page.getByLabel("Pressure left at the air inlet").first().press("Enter");
@@ -90,14 +73,14 @@ class KilledServerJourneyTest {
         .click();
     assertThat(other.getByText("The server does not answer").first()).isVisible();
 
-    app.start();
+    mill.start();
     assertThat(page.getByText("The server is away."))
         .isHidden(
             new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
                 .setTimeout(20_000));
     assertThat(page.getByLabel("Pressure left at the air inlet")).hasCount(0);
     assertThat(page.getByLabel("Pressure left on the discharge side").first()).hasValue("0.0");
-    String log = rt.job(app.api()).log().toString();
+    String log = rt.job(mill.api()).log().toString();
     assertThat(log).containsOnlyOnce("Compressed air proved safe, 0 bar");
     assertThat(other.getByText("The server does not answer")).hasCount(0);
     assertThat(other.getByText("Skerrow Mill").first()).isVisible();

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Function;
 
 /**
  * Someone at a desk: asks the server over HTTP as any program would. The journeys use it too, to
@@ -291,35 +292,25 @@ public class ApiClient {
       return does("STAGE_DONE", Map.of("subject", "INSPECT"));
     }
 
+    /** One lot for what is renewed, one material for every role. */
     public Job decides(String lot, String material) {
+      return decides(lot, role -> material);
+    }
+
+    /** Single parts for what is renewed, of the materials that were in it. */
+    public Job decidesAsBefore() {
+      return decides("single", role -> role.path("fitted").asText());
+    }
+
+    private Job decides(String lot, Function<JsonNode, String> material) {
       List<String> parts = new ArrayList<>();
       view.at("/decide/parts").forEach(p -> parts.add(p.path("part").asText()));
       if (!parts.isEmpty()) {
         does("LOT_FITTED", Map.of("subject", lot, "items", parts, "text", "bag 77"));
       }
       for (JsonNode role : view.at("/decide/roles")) {
-        does(
-            "MATERIAL_CHOSEN",
-            Map.of("subject", role.path("role").asText(), "items", new String[] {material}));
-      }
-      return does("STAGE_DONE", Map.of("subject", "DECIDE"));
-    }
-
-    /** Single parts for what is renewed, of the materials that were in it. */
-    public Job decidesAsBefore() {
-      List<String> parts = new ArrayList<>();
-      view.at("/decide/parts").forEach(p -> parts.add(p.path("part").asText()));
-      if (!parts.isEmpty()) {
-        does("LOT_FITTED", Map.of("subject", "single", "items", parts, "text", "bag 77"));
-      }
-      for (JsonNode role : view.at("/decide/roles")) {
-        does(
-            "MATERIAL_CHOSEN",
-            Map.of(
-                "subject",
-                role.path("role").asText(),
-                "items",
-                new String[] {role.path("fitted").asText()}));
+        String[] chosen = {material.apply(role)};
+        does("MATERIAL_CHOSEN", Map.of("subject", role.path("role").asText(), "items", chosen));
       }
       return does("STAGE_DONE", Map.of("subject", "DECIDE"));
     }

@@ -6,9 +6,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.Collections;
-import java.util.List;
 import java.util.Map;
 import java.util.WeakHashMap;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -32,7 +29,7 @@ final class FreshMill implements BeforeAllCallback {
     if (shipped == null) {
       SHIPPED.put(server, written(backUp));
     } else {
-      emptied(server.getBean(Tables.class));
+      server.getBean(Tables.class).clearAll();
       backUp.restore(shipped);
     }
   }
@@ -44,11 +41,5 @@ final class FreshMill implements BeforeAllCallback {
       backUp.json(out);
     }
     return file;
-  }
-
-  private static void emptied(Tables tables) {
-    List<String> names = new ArrayList<>(tables.names());
-    Collections.reverse(names);
-    names.forEach(tables::clear);
   }
 }

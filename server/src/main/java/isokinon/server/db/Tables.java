@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
@@ -98,9 +99,11 @@ public class Tables {
         });
   }
 
-  /** Takes every row out of a table. */
-  public void clear(String table) {
-    jdbc.update("delete from " + table);
+  /** Takes every row out of every table, of those first that refer to others. */
+  public void clearAll() {
+    List<String> names = new ArrayList<>(names());
+    Collections.reverse(names);
+    names.forEach(table -> jdbc.update("delete from " + table));
   }
 
   /** Adds rows as they are, their numbers too. */

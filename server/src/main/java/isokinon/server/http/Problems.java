@@ -36,16 +36,18 @@ class Problems {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> refused(RequestProblem e) {
-    List<Map<String, Object>> errors =
-        e.faults().stream()
-            .map(
-                f ->
-                    f.line() == 0
-                        ? Map.<String, Object>of("path", f.path(), "message", f.message())
-                        : Map.<String, Object>of(
-                            "path", f.path(), "line", f.line(), "message", f.message()))
-            .toList();
-    return problem(status(e), e.getMessage(), errors);
+    return problem(status(e), e.getMessage(), errors(e));
+  }
+
+  private static List<Map<String, Object>> errors(RequestProblem e) {
+    return e.faults().stream()
+        .map(
+            f ->
+                f.line() == 0
+                    ? Map.<String, Object>of("path", f.path(), "message", f.message())
+                    : Map.<String, Object>of(
+                        "path", f.path(), "line", f.line(), "message", f.message()))
+        .toList();
   }
 
   /** The one place where a kind of problem gets its HTTP status. */
@@ -63,11 +65,10 @@ class Problems {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> stale(RequestProblem.Stale e) {
-    ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+    ProblemDetail detail = detail(status(e), e.getMessage(), errors(e));
     detail.setTitle("Someone else acted first");
-    detail.setProperty("errors", List.of(Map.of("path", "seen", "message", e.getMessage())));
     detail.setProperty("now", e.now());
-    return body(HttpStatus.CONFLICT, detail);
+    return body(status(e), detail);
   }
 
   @ExceptionHandler
@@ -200,9 +201,14 @@ class Problems {
 
   private static ResponseEntity<ProblemDetail> problem(
       HttpStatus status, String message, List<Map<String, Object>> errors) {
+    return body(status, detail(status, message, errors));
+  }
+
+  private static ProblemDetail detail(
+      HttpStatus status, String message, List<Map<String, Object>> errors) {
     ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, message);
     detail.setProperty("errors", errors);
-    return body(status, detail);
+    return detail;
   }
 
   private static ResponseEntity<ProblemDetail> body(HttpStatus status, ProblemDetail detail) {

@@ -13,7 +13,6 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -163,7 +162,7 @@ public class BackUp {
     try (Tables.Copy copy = tables.copyAt(saved.schema())) {
       put(saved, copy.tables());
       copy.migrate();
-      clear(tables);
+      tables.clearAll();
       for (String table : tables.names()) {
         List<String> columns = tables.columns(table);
         fill(tables, table, columns, to -> copy.tables().read(table, columns, to));
@@ -189,20 +188,13 @@ public class BackUp {
   private static void put(BackUpFile saved, Tables into) throws IOException {
     List<String> known = into.names();
     check(saved, into, known);
-    clear(into);
+    into.clearAll();
     for (String table : known) {
       BackUpFile.Place place = saved.tables().get(table);
       if (place != null) {
         fill(into, table, place.columns(), to -> saved.rows(place, to));
       }
     }
-  }
-
-  /** Empties every table, those first that refer to others. */
-  private static void clear(Tables tables) {
-    List<String> names = new ArrayList<>(tables.names());
-    Collections.reverse(names);
-    names.forEach(tables::clear);
   }
 
   private static void check(BackUpFile saved, Tables into, List<String> known) {
