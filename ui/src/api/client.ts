@@ -16,6 +16,7 @@ import type {
   ReceivedRequest,
   SideQuestion,
   SymptomQuestion,
+  TakenIn,
 } from "./types";
 
 export { Away, Refused } from "./transport";
@@ -140,8 +141,8 @@ export const api = {
   log: (id: number) => answer(server.GET("/api/v1/rebuilds/{id}/log", { params: { path: { id } } })),
   act: (id: string, body: ActRequest) =>
     answer(server.POST("/api/v1/rebuilds/{id}/acts", { params: { path: { id: Number(id) } }, body })),
-  ways: (id: number, items: string[]) =>
-    answer(server.POST("/api/v1/rebuilds/{id}/ways", { params: { path: { id } }, body: { items } })),
+  ways: (id: number, body: TakenIn) =>
+    answer(server.POST("/api/v1/rebuilds/{id}/ways", { params: { path: { id } }, body })),
   finding: (id: number, part: string, signs: string[]) =>
     answer(server.POST("/api/v1/rebuilds/{id}/finding", { params: { path: { id } }, body: { part, signs } })),
   clipboardUrl: (id: number) => `/api/v1/rebuilds/${id}/clipboard.pdf`,

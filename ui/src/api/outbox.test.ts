@@ -13,7 +13,7 @@ beforeEach(() => {
   });
 });
 
-const act = { key: "k", seen: 7, who: "RT", kind: "NOTED", text: "wet floor" } as unknown as ActRequest;
+const act: ActRequest = { key: "k", seen: 7, who: "RT", act: { kind: "NOTED", text: "wet floor" } };
 
 describe("acts that wait for the server", () => {
   it("are kept until they are sent, each rebuild its own", () => {

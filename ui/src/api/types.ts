@@ -83,10 +83,9 @@ export type ClockView = Schemas["ClockView"];
 export type WaitView = Schemas["WaitView"];
 export type ProofView = Schemas["ProofView"];
 export type ActRequest = Schemas["ActRequest"];
-export type ActKind = ActRequest["kind"];
-
 /** What a screen says of an act; key, seen and who are added when it is sent. */
-export type Act = Partial<Omit<ActRequest, "key" | "seen" | "who" | "kind">> & { kind: ActKind };
+export type Act = Schemas["AskedAct"];
+export type TakenIn = Schemas["TakenIn"];
 
 /** A fault at a field. */
 export interface Fault {

@@ -8,20 +8,13 @@ import type { Act, ActRequest, BenchView, Fault } from "./types";
 const RETRY_MS = 1_500;
 const LOOK_AGAIN_MS = 10_000;
 
-const EMPTY = {
-  step: "",
-  subject: "",
-  measure: "",
-  pass: 0,
-  fastener: 0,
-  typed: "",
-  unit: "",
-  text: "",
-  items: [] as string[],
-};
-
 function newer(got: BenchView, held: BenchView | undefined): BenchView {
   return held && held.seq > got.seq ? held : got;
+}
+
+/** A fault at a field of the act, by that field. */
+function ofTheAct(fault: Fault): Fault {
+  return { ...fault, path: fault.path.replace(/^act\./, "") };
 }
 
 /** A rebuild, and a way to act on it that survives a server that is away. */
@@ -73,7 +66,7 @@ export function useBench(id: string, who: string): BenchLink {
             queries.setQueryData(["bench", id], e.now);
             setStale(e.message);
           } else {
-            setFaults(e.faults.length > 0 ? e.faults : [{ path: "", message: e.message }]);
+            setFaults(e.faults.length > 0 ? e.faults.map(ofTheAct) : [{ path: "", message: e.message }]);
           }
         } else {
           throw e;
@@ -101,7 +94,7 @@ export function useBench(id: string, who: string): BenchLink {
         return false;
       }
       const seen = queries.getQueryData<BenchView>(["bench", id])?.seq ?? 0;
-      return send({ ...EMPTY, ...a, key: newKey(), seen, who: by ?? who });
+      return send({ key: newKey(), seen, who: by ?? who, act: a });
     },
     [send, queries, id, who],
   );

@@ -188,22 +188,15 @@ function StripNow({ view, told, clear }: { view: SymptomsView; told: Told; clear
         .map((s) => s.title.toLowerCase())
         .join(", ");
       const opened = await api.open(view.tag, who, reason || "symptoms");
-      const items = (["seen", "not", "yes", "no"] as const).flatMap((k) => told[k].map((id) => `${k}:${id}`));
-      if (opened.stage !== "TAKE_IN" || items.length === 0) return opened;
+      const observations = (["seen", "not", "yes", "no"] as const).flatMap((kind) =>
+        told[kind].map((id) => ({ kind, id })),
+      );
+      if (opened.stage !== "TAKE_IN" || observations.length === 0) return opened;
       return api.act(String(opened.id), {
         key: newKey(),
         seen: opened.seq,
         who,
-        kind: "SYMPTOMS_TOLD",
-        step: "",
-        subject: view.faults[0]?.id ?? "",
-        measure: "",
-        pass: 0,
-        fastener: 0,
-        typed: "",
-        unit: "",
-        text: "",
-        items,
+        act: { kind: "SYMPTOMS_TOLD", suspected: view.faults[0]?.id ?? "", observations },
       });
     },
     onSuccess: (bench) => {

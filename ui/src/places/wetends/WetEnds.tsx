@@ -118,7 +118,7 @@ function KitsForRebuild({ chooser, rebuild, beside }: { chooser: ChooserView; re
         draftKey={String(rebuild)}
         onFit={async (id, inspected) => {
           const lot = now.decide.lots.find((l) => l.id === id);
-          if (lot) await fit(now.decide, lot, inspected);
+          if (lot) await fit(lot, inspected);
         }}
       />
     </div>

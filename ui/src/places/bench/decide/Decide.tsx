@@ -36,10 +36,10 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
       );
   const kits = chooser.data && chooser.data.kits.length > 0 && decide.parts.length > 0 ? chooser.data : null;
   const cover = decide.cover && decide.parts.length > 0 ? <Cover cover={decide.cover} /> : null;
-  const fault = faultAt(link.faults, "lot", "text", "items", "role", "subject");
+  const fault = faultAt(link.faults, "lot", "note", "parts", "role");
   const fitLot = async (id: string, inspected: string) => {
     const lot = lots.get(id);
-    if (lot) await fit(decide, lot, inspected);
+    if (lot) await fit(lot, inspected);
   };
   return (
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_404px] max-[1000px]:grid-cols-1">
@@ -67,7 +67,7 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
           main="Decided, build it"
           missing={missing(unbooked.length, unchosen.length)}
           disabled={unbooked.length + unchosen.length > 0}
-          onMain={() => void link.act({ kind: "STAGE_DONE", subject: "DECIDE" })}
+          onMain={() => void link.act({ kind: "STAGE_DONE", stage: "DECIDE" })}
         />
       </section>
       {kits ? (
@@ -137,10 +137,10 @@ function Singles({ view, now, link }: Here) {
   const book = async () => {
     if (
       await link.act({
-        kind: "LOT_FITTED",
-        subject: "single",
-        text: number,
-        items: parts.map((p) => p.part),
+        kind: "KIT_FITTED",
+        lot: "single",
+        note: number,
+        parts: parts.map((p) => p.part),
       })
     )
       clear();
@@ -214,7 +214,7 @@ function Role({ role, link, chooser }: RoleProps) {
         all="choose"
         of={choices}
         say={(code) => `${code}, ${of(code)?.verdict ?? "not in the library"}`}
-        onChange={(code) => void (code && link.act({ kind: "MATERIAL_CHOSEN", subject: role.role, items: [code] }))}
+        onChange={(code) => void (code && link.act({ kind: "MATERIAL_CHOSEN", role: role.role, material: code }))}
       />
       {chosen && <Mark state={verdictState(chosen.verdict)} size={15} />}
     </li>

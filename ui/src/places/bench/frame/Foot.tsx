@@ -109,9 +109,24 @@ function Note({ link, id, close }: { link: BenchLink; id: number; close: () => v
   );
 }
 
+/** Paths of faults that no field of a stage shows. */
+const GENERAL = new Set([
+  "",
+  "who",
+  "step",
+  "seen",
+  "pass",
+  "check",
+  "hazard",
+  "confirmation",
+  "stage",
+  "test",
+  "text",
+]);
+
 /** Faults that belong to no field of the screen. */
 function GeneralFaults({ link }: { link: BenchLink }) {
   return link.faults
-    .filter((f) => ["", "who", "step", "seen", "kind", "pass"].includes(f.path))
+    .filter((f) => GENERAL.has(f.path))
     .map((f) => <Sentence key={f.path + f.message}>{f.message}</Sentence>);
 }

@@ -12,9 +12,9 @@ const WAITS = ["kit", "part", "machining", "permit", "the next shift"];
 export function RestForm({ link, id, close }: { link: BenchLink; id: number; close: () => void }) {
   const [waits, setWaits] = useState("kit");
   const [text, setText, clear] = useDraft(`${id}.rest`);
-  const fault = faultAt(link.faults, "subject", "text");
+  const fault = faultAt(link.faults, "waitsFor", "note");
   const rest = async () => {
-    if (await link.act({ kind: "PAUSED", subject: waits, text })) {
+    if (await link.act({ kind: "PAUSED", waitsFor: waits, note: text })) {
       clear();
       close();
     }

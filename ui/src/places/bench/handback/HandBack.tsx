@@ -73,7 +73,7 @@ function One({ wait: w, link }: { wait: WaitView; link: StageProps["link"] }) {
         type="button"
         className="press call"
         disabled={link.busy || (left > 0 && !why.trim())}
-        onClick={() => void link.act({ kind: "SETTLED", subject: w.subject, text: why })}
+        onClick={() => void link.act({ kind: "SETTLED", subject: w.subject, because: why })}
       >
         Done
       </button>
@@ -96,7 +96,7 @@ function WhatItWas({ fault: f, link }: { fault: Now<"HAND_BACK">["fault"]; link:
         value={f.said}
         all="not said yet"
         of={[...names.keys(), "Something else"]}
-        onChange={(title) => title && void link.act({ kind: "FAULT_FOUND", subject: names.get(title) ?? "other" })}
+        onChange={(title) => title && void link.act({ kind: "FAULT_FOUND", fault: names.get(title) ?? "" })}
       />
     </p>
   );

@@ -113,32 +113,29 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
     placeholderData: keepPreviousData,
   });
   const found = finding.data?.part === part.part ? finding.data : undefined;
-  const textFault = faultAt(link.faults, "text", "items", "subject");
+  const textFault = faultAt(link.faults, "because", "part");
   const [round, setRound] = useState(0);
-  /** Readings typed and not kept yet are kept before the part is judged: none is lost. */
-  const keepReadings = async () => {
-    for (const m of found?.measures ?? []) {
-      const key = `${view.id}.inspect.${part.part}.${m.measure}`;
-      const typed = heldDraft(key);
-      const gauge = heldDraft(`${key}.gauge`);
-      if (!typed) continue;
-      const items = gauge ? [`gauge:${gauge}`] : [];
-      if (!(await link.act({ kind: "MEASURED", subject: part.part, measure: m.measure, typed, items }))) return false;
-      dropDraft(key);
-      dropDraft(`${key}.gauge`);
-    }
-    setRound(round + 1);
-    return true;
-  };
   const judge = async (verdict: Verdict) => {
-    if (!(await keepReadings())) return;
+    // Readings typed and not kept yet go with the judgement: none is lost.
+    const draft = (measure: string) => `${view.id}.inspect.${part.part}.${measure}`;
+    const typed = (found?.measures ?? []).filter((m) => heldDraft(draft(m.measure)));
     const done = await link.act({
       kind: "JUDGED",
-      subject: part.part,
-      text,
-      items: [verdict, ...signs.map((s) => `sign:${s}`)],
+      part: part.part,
+      verdict,
+      measurements: typed.map(({ measure }) => ({
+        measure,
+        reading: { typed: heldDraft(draft(measure)), gauge: heldDraft(`${draft(measure)}.gauge`) },
+      })),
+      signs: signs.filter(Boolean),
+      because: text,
     });
     if (done) {
+      for (const { measure } of typed) {
+        dropDraft(draft(measure));
+        dropDraft(`${draft(measure)}.gauge`);
+      }
+      setRound(round + 1);
       clearPressed();
       clearText();
       judged();
@@ -202,7 +199,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
         {...(open === 0
           ? {
               main: "All looked at, decide",
-              onMain: () => void link.act({ kind: "STAGE_DONE", subject: "INSPECT" }),
+              onMain: () => void link.act({ kind: "STAGE_DONE", stage: "INSPECT" }),
             }
           : {})}
       >
@@ -338,9 +335,9 @@ function Consequence({
             onChange={(name) =>
               void link.act({
                 kind: "JUDGED",
-                subject: names.get(name) ?? "",
-                items: ["renew"],
-                text: "widened at inspection",
+                part: names.get(name) ?? "",
+                verdict: "renew",
+                because: "widened at inspection",
               })
             }
           />

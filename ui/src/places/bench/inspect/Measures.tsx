@@ -22,14 +22,12 @@ export function Measures({ part, measures, view, link }: { part: string; measure
 function Measure({ part, measure: m, view, link }: { part: string; measure: MeasureView } & StageProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.inspect.${part}.${m.measure}`);
   const [gauge, setGauge] = useDraft(`${view.id}.inspect.${part}.${m.measure}.gauge`);
-  const fault = typed ? faultAt(link.faults, "value", "typed", "unit", "gauge", "measure") : undefined;
+  const fault = typed ? faultAt(link.faults, m.measure, "gauge") : undefined;
   const record = async () => {
     const done = await link.act({
       kind: "MEASURED",
-      subject: part,
-      measure: m.measure,
-      typed,
-      items: gauge ? [`gauge:${gauge}`] : [],
+      part,
+      measurement: { measure: m.measure, reading: { typed, gauge } },
     });
     if (done) {
       clear();

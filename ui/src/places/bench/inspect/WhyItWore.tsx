@@ -46,7 +46,7 @@ export function WhyItWore({ finding, view, link }: { finding: FindingView } & St
       <button
         type="button"
         className="min-h-11 py-2 text-body text-soft underline"
-        onClick={() => void link.act({ kind: "CAUSE_FOUND", subject: finding.part, items: ["unknown"] })}
+        onClick={() => void link.act({ kind: "CAUSE_FOUND", part: finding.part })}
       >
         Not known
       </button>
@@ -79,13 +79,14 @@ function Because({ cause: c, all }: { cause: CauseView; all: boolean }) {
 function Counter({ cause: c, finding, view, link }: { cause: CauseView; finding: FindingView } & StageProps) {
   const [taken, setTaken] = useState<string[]>(c.counters.slice(0, 1).map((k) => k.id));
   const [text, setText, clear] = useDraft(`${view.id}.cause.${finding.part}`);
-  const fault = faultAt(link.faults, "items");
+  const fault = faultAt(link.faults, "cause", "note");
   const keep = async () => {
     const done = await link.act({
       kind: "CAUSE_FOUND",
-      subject: finding.part,
-      items: [c.id, ...taken.map((k) => `counter:${k}`)],
-      text,
+      part: finding.part,
+      cause: c.id,
+      counters: taken,
+      note: text,
     });
     if (done) clear();
   };

@@ -49,7 +49,7 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
           view={view}
           main={open.length === 0 ? "Open the strip" : `Strip is locked, ${open.length} to go`}
           disabled={open.length > 0}
-          onMain={() => void link.act({ kind: "STAGE_DONE", subject: "MAKE_SAFE" })}
+          onMain={() => void link.act({ kind: "STAGE_DONE", stage: "MAKE_SAFE" })}
         />
       </section>
       <aside className="border-l-[1.5px] border-ink bg-card px-6 pt-3 pb-5 max-[1000px]:border-t max-[1000px]:border-l-0">
@@ -100,7 +100,7 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
           type="button"
           className="press call min-h-[60px] w-full text-body leading-[18px]"
           disabled={link.busy}
-          onClick={() => void link.act({ kind: "PROVED_SAFE", subject: g.id })}
+          onClick={() => void link.act({ kind: "PROVED_SAFE", hazard: g.id })}
         >
           {g.ask}
         </button>
@@ -112,12 +112,12 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
 function Proof({ gate: g, view, link, current }: { gate: Gate; current: boolean } & StageProps) {
   const field = useFocus<HTMLInputElement>(current);
   const [typed, setTyped, clear] = useDraft(`${view.id}.gate.${g.id}`);
-  const fault = current || typed ? faultAt(link.faults, "value", "typed") : undefined;
+  const fault = current || typed ? faultAt(link.faults, "value") : undefined;
   return (
     <form
       onSubmit={async (e) => {
         e.preventDefault();
-        if (await link.act({ kind: "PROVED_SAFE", subject: g.id, typed })) clear();
+        if (await link.act({ kind: "PROVED_SAFE", hazard: g.id, reading: { typed } })) clear();
       }}
     >
       <label htmlFor={`gate-${g.id}`} className="flex justify-between text-small leading-4 text-soft">
@@ -227,7 +227,7 @@ function Confirmation({ gate: g, link }: { gate: Gate } & StageProps) {
       type="button"
       className="press call py-2 text-lead leading-5"
       disabled={link.busy}
-      onClick={() => void link.act({ kind: "CONFIRMED", subject: g.id })}
+      onClick={() => void link.act({ kind: "CONFIRMED", confirmation: g.id })}
     >
       {g.ask}
     </button>

@@ -52,7 +52,7 @@ export default function Prove({ view, now, rails, link }: InStage<"PROVE">) {
         main="Proved, hand it back"
         missing={open.length > 0 ? `${open.length} of ${now.proof.length} still to prove` : ""}
         disabled={open.length > 0}
-        onMain={() => void link.act({ kind: "STAGE_DONE", subject: "PROVE" })}
+        onMain={() => void link.act({ kind: "STAGE_DONE", stage: "PROVE" })}
       />
     </div>
   );
@@ -103,16 +103,15 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.proof.${t.id}`);
   const [gauge, setGauge] = useState("");
   const [why, setWhy] = useState("");
-  const fault = faultAt(link.faults, "value", "typed", "unit", "gauge", t.id);
+  const fault = faultAt(link.faults, "value", "gauge", t.id);
   const held = faultAt(link.faults, "clock", "wait");
   const missed = t.answered && !t.passed && !t.calibration;
   const record = async () => {
     const done = await link.act({
       kind: "PROVED",
-      subject: t.id,
-      typed,
-      text: why,
-      items: gauge ? [`gauge:${gauge}`] : [],
+      test: t.id,
+      reading: { typed, gauge },
+      timing: why,
     });
     if (done) {
       clear();
@@ -211,7 +210,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             type="button"
             className="press ml-auto border-renew text-renew"
             disabled={link.busy}
-            onClick={() => void link.act({ kind: "SENT_BACK", subject: t.id })}
+            onClick={() => void link.act({ kind: "SENT_BACK", test: t.id })}
             title="The make-safe gate comes first again"
           >
             Back to that step
@@ -247,7 +246,7 @@ function TestClock({ test: t, link }: { test: ProofView } & StageProps) {
       className="press flex h-[56px] min-w-[150px] items-center gap-2.5 px-3"
       disabled={link.busy}
       aria-label={runs ? `Clock, ${left > 0 ? `${countdown(left)} to go` : "held"}; start it again` : "Start the clock"}
-      onClick={() => void link.act({ kind: "CLOCK_STARTED", subject: t.id })}
+      onClick={() => void link.act({ kind: "CLOCK_STARTED", test: t.id })}
     >
       <Dial share={runs ? 1 - left / t.clockSeconds : 0} />
       <span className="m text-lead font-semibold">

@@ -39,7 +39,7 @@ export function Check({
           type="button"
           className="press call min-w-[132px]"
           disabled={link.busy}
-          onClick={() => void link.act({ kind: "CHECKED", step, subject: c.id })}
+          onClick={() => void link.act({ kind: "CHECKED", step, check: c.id })}
           aria-label={`Confirm: ${c.ask}`}
         >
           Confirm <span className="m pl-1 text-small font-medium text-muted">alt {number}</span>
@@ -71,13 +71,14 @@ function AboutMark({ about }: { about: string }) {
 function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: string } & StageProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.${step}.${c.id}`);
   const [right, setRight, clearRight] = useDraft(`${view.id}.${step}.${c.id}.right`);
-  const fault = faultAt(link.faults, "value", "typed", c.id);
+  const fault = faultAt(link.faults, "value", c.id);
   return (
     <form
       className="flex items-start gap-2"
       onSubmit={async (e) => {
         e.preventDefault();
-        if (await link.act({ kind: "CHECKED", step, subject: c.id, typed: c.pair ? `${typed}|${right}` : typed })) {
+        const pair = c.pair ? { right: { typed: right } } : {};
+        if (await link.act({ kind: "CHECKED", step, check: c.id, reading: { typed }, ...pair })) {
           clear();
           clearRight();
         }

@@ -5,7 +5,7 @@ import { faultAt } from "../frame/faultAt";
 
 /** Matched parts go back to the place they came from: for each place, which piece from the tray. */
 export function Places({ step, link }: { step: StepView; link: BenchLink }) {
-  const refused = faultAt(link.faults, "items", "placed");
+  const refused = faultAt(link.faults, "place", "piece", "placed");
   return (
     <div className="mb-3">
       <h3 className="head border-b border-ink pb-1">Back to its own place</h3>
@@ -38,7 +38,7 @@ function Place({ place: p, step, link }: { place: PlaceView; step: string; link:
               type="button"
               className="press"
               disabled={link.busy}
-              onClick={() => void link.act({ kind: "PLACED", step, subject: p.place, items: [c.id] })}
+              onClick={() => void link.act({ kind: "PLACED", step, place: p.place, piece: c.id })}
             >
               {c.name}
             </button>

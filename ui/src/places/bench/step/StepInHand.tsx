@@ -22,7 +22,7 @@ export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD"
   const fault = faultAt(link.faults, "torque");
   const held = faultAt(link.faults, "wait");
   const done = async () => {
-    if (await link.act({ kind: "STEP_DONE", step: step.id, text: why })) setWhy("");
+    if (await link.act({ kind: "STEP_DONE", step: step.id, because: why })) setWhy("");
   };
   return (
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_424px] max-[1000px]:grid-cols-1">
@@ -240,7 +240,7 @@ function Checks({ step, link, view }: { step: StepView } & StageProps) {
   const confirm = (i: number) => {
     const check = step.checks[i];
     if (check?.kind === "confirm" && !check.answered) {
-      void link.act({ kind: "CHECKED", step: step.id, subject: check.id });
+      void link.act({ kind: "CHECKED", step: step.id, check: check.id });
     }
   };
   useKey("1", "altKey", () => confirm(0));

@@ -139,7 +139,7 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
   const { unit } = useSettings();
   const [typed, setTyped, clear] = useDraft(`${view.id}.${step.id}.bolt.${bolt}`);
   const [gauge, setGauge] = useState("");
-  const fault = faultAt(link.faults, "value", "typed", "fastener", "unit", "gauge");
+  const fault = faultAt(link.faults, "value", "fastener", "gauge");
   const field = useFocus<HTMLInputElement>();
   const kept = torque.fasteners.find((f) => f.number === bolt);
   const open = torque.fasteners.find((f) => f.lie !== "in-range" && f.acceptedBecause === null);
@@ -149,7 +149,8 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
       step: step.id,
       pass: torque.pass,
       fastener: bolt,
-      ...(clicked ? { text: "clicked" } : { typed, unit, items: gauge ? [`gauge:${gauge}`] : [] }),
+      clicked,
+      ...(clicked ? {} : { reading: { typed, unit, gauge } }),
     });
     if (done) {
       clear();
@@ -232,9 +233,9 @@ function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; st
   const [reason, setReason, clear] = useDraft(`${view.id}.${step}.accept.${bolt}`);
   const people = useQuery({ queryKey: ["people"], queryFn: api.people });
   const lead = people.data?.find((p) => p.role === "lead")?.initials;
-  const fault = faultAt(link.faults, "text");
+  const fault = faultAt(link.faults, "because");
   const accept = async () => {
-    if (await link.act({ kind: "TORQUE_ACCEPTED", step, fastener: bolt, text: reason }, lead)) clear();
+    if (await link.act({ kind: "TORQUE_ACCEPTED", step, fastener: bolt, because: reason }, lead)) clear();
   };
   return (
     <div className="pt-1.5">

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../../api/client";
-import type { PumpView, Rail, RailPart, WaysView } from "../../../api/types";
+import type { PumpView, Rail, RailPart, TakenIn, WaysView } from "../../../api/types";
 import { Rails } from "../../../drawing/Rails";
 import { clock, day, millions, rounded } from "../../../parts/numbers";
 import { Failed, Loading, Sentence } from "../../../parts/States";
@@ -53,30 +53,28 @@ function Wishes({
   const [avoided, setAvoided, clearAvoided] = useDraft(`${view.id}.avoid`);
   const schoolWays = chosenWays ? (JSON.parse(chosenWays) as Record<string, string>) : {};
   const chosen = renew.length + inspect.length > 0;
-  const items = [
-    ...renew.map((p) => `renew:${p}`),
-    ...inspect.map((p) => `inspect:${p}`),
-    ...Object.values(schoolWays).map((w) => `way:${w}`),
-    ...avoided
-      .split(",")
-      .filter(Boolean)
-      .map((s) => `avoid:${s}`),
-  ];
+  const asked: TakenIn = {
+    kind: "TAKEN_IN",
+    renew,
+    inspect,
+    ways: Object.values(schoolWays),
+    avoid: avoided.split(",").filter(Boolean),
+  };
   const ways = useQuery({
-    queryKey: ["ways", view.id, items],
-    queryFn: () => api.ways(view.id, items),
+    queryKey: ["ways", view.id, asked],
+    queryFn: () => api.ways(view.id, asked),
     enabled: chosen,
     placeholderData: keepPreviousData,
   });
   const takeIn = async () => {
-    if (await link.act({ kind: "TAKEN_IN", text: reason, items })) {
+    if (await link.act({ ...asked, reason })) {
       clearReason();
       clearWishes();
       clearWays();
       clearAvoided();
     }
   };
-  const fault = faultAt(link.faults, "items", "text");
+  const fault = faultAt(link.faults, "renew", "inspect", "ways", "avoid", "reason");
   const spoilt = new Set(ways.data?.renew.map((r) => r.part));
   const rails = drawn.map((r) => ({
     ...r,

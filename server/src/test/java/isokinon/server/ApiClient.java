@@ -10,10 +10,13 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Someone at a desk: asks the server over HTTP as any program would. The journeys use it too, to
@@ -119,6 +122,26 @@ public class ApiClient {
     return new Job(id, get("/api/v1/rebuilds/" + id).body());
   }
 
+  /** What a take-in asks for, of {@code renew:part}, {@code inspect:part}, {@code way:way}. */
+  public static Map<String, Object> askedFor(String... asked) {
+    Map<String, Object> fields = new HashMap<>(Map.of("reason", "due"));
+    Map.of("renew", "renew:", "inspect", "inspect:", "ways", "way:", "avoid", "avoid:")
+        .forEach(
+            (field, word) ->
+                fields.put(
+                    field,
+                    Stream.of(asked)
+                        .filter(a -> a.startsWith(word))
+                        .map(a -> a.substring(word.length()))
+                        .toList()));
+    return fields;
+  }
+
+  /** A reading of a measure of a part. */
+  public static Map<String, Object> measurement(String measure, String typed) {
+    return Map.of("measure", measure, "reading", Map.of("typed", typed));
+  }
+
   /** A rebuild as one device sees it. */
   public final class Job {
     private final long id;
@@ -178,20 +201,33 @@ public class ApiClient {
       return new Job(id, other.view);
     }
 
-    /** Tries an act, given as more fields; takes over the state it leads to. */
+    /**
+     * Tries an act, given as its fields; takes over the state it leads to. {@code seen} and {@code
+     * who} among them are those of the request.
+     */
     public Reply tries(String kind, Map<String, ?> fields) {
-      ObjectNode act = JSON.createObjectNode();
-      act.put("key", UUID.randomUUID().toString())
+      ObjectNode act = JSON.valueToTree(fields);
+      ObjectNode request = JSON.createObjectNode();
+      request
+          .put("key", UUID.randomUUID().toString())
           .put("seen", view.path("seq").asLong())
-          .put("who", "RT")
-          .put("kind", kind);
-      act.setAll((ObjectNode) JSON.valueToTree(fields));
-      Reply reply = post("/api/v1/rebuilds/" + id + "/acts", act.toString());
+          .put("who", "RT");
+      for (String field : List.of("seen", "who")) {
+        Optional.ofNullable(act.remove(field)).ifPresent(v -> request.set(field, v));
+      }
+      request.set("act", act.put("kind", kind));
+      Reply reply = post("/api/v1/rebuilds/" + id + "/acts", request.toString());
       if (reply.status() == 200) {
         view = lifted(reply.body());
         lastBytes = reply.bytes().length;
       }
       return reply;
+    }
+
+    /** What taking in would lead to. */
+    public Reply ways(String... asked) {
+      ObjectNode act = JSON.valueToTree(askedFor(asked));
+      return post("/api/v1/rebuilds/" + id + "/ways", act.put("kind", "TAKEN_IN").toString());
     }
 
     /** Does an act that must be recorded. */
@@ -203,8 +239,9 @@ public class ApiClient {
       return this;
     }
 
-    public Job takesIn(String... items) {
-      return does("TAKEN_IN", Map.of("text", "due", "items", items));
+    /** Takes the pump in, asking for {@code renew:part}, {@code inspect:part}, {@code way:way}. */
+    public Job takesIn(String... asked) {
+      return does("TAKEN_IN", askedFor(asked));
     }
 
     public Job makesSafe() {
@@ -214,18 +251,18 @@ public class ApiClient {
         }
         String subject = gate.path("id").asText();
         if (gate.path("confirmation").asBoolean()) {
-          does("CONFIRMED", Map.of("subject", subject));
+          does("CONFIRMED", Map.of("confirmation", subject));
         } else {
           does(
               "PROVED_SAFE",
               Map.of(
-                  "subject",
+                  "hazard",
                   subject,
-                  "typed",
-                  gate.path("kind").asText().equals("number") ? "0" : ""));
+                  "reading",
+                  Map.of("typed", gate.path("kind").asText().equals("number") ? "0" : "")));
         }
       }
-      return does("STAGE_DONE", Map.of("subject", "MAKE_SAFE"));
+      return does("STAGE_DONE", Map.of("stage", "MAKE_SAFE"));
     }
 
     public Job answersChecks() {
@@ -233,14 +270,20 @@ public class ApiClient {
       for (JsonNode place : view.at("/step/places")) {
         if (place.path("placed").isNull()) {
           String own = place.path("place").asText();
-          does("PLACED", Map.of("step", step, "subject", own, "items", new String[] {own}));
+          does("PLACED", Map.of("step", step, "place", own, "piece", own));
         }
       }
       for (JsonNode check : view.at("/step/checks")) {
         if (!check.path("answered").asBoolean()) {
           does(
               "CHECKED",
-              Map.of("step", step, "subject", check.path("id").asText(), "typed", within(check)));
+              Map.of(
+                  "step",
+                  step,
+                  "check",
+                  check.path("id").asText(),
+                  "reading",
+                  Map.of("typed", within(check))));
         }
       }
       return this;
@@ -284,12 +327,10 @@ public class ApiClient {
       for (JsonNode item : view.path("inspect")) {
         if (!item.path("renewedAnyway").asBoolean()
             && item.path("state").asText().equals("unknown")) {
-          does(
-              "JUDGED",
-              Map.of("subject", item.path("part").asText(), "items", new String[] {"sound"}));
+          does("JUDGED", Map.of("part", item.path("part").asText(), "verdict", "sound"));
         }
       }
-      return does("STAGE_DONE", Map.of("subject", "INSPECT"));
+      return does("STAGE_DONE", Map.of("stage", "INSPECT"));
     }
 
     /** One lot for what is renewed, one material for every role. */
@@ -306,13 +347,14 @@ public class ApiClient {
       List<String> parts = new ArrayList<>();
       view.at("/decide/parts").forEach(p -> parts.add(p.path("part").asText()));
       if (!parts.isEmpty()) {
-        does("LOT_FITTED", Map.of("subject", lot, "items", parts, "text", "bag 77"));
+        does("KIT_FITTED", Map.of("lot", lot, "parts", parts, "note", "bag 77"));
       }
       for (JsonNode role : view.at("/decide/roles")) {
-        String[] chosen = {material.apply(role)};
-        does("MATERIAL_CHOSEN", Map.of("subject", role.path("role").asText(), "items", chosen));
+        does(
+            "MATERIAL_CHOSEN",
+            Map.of("role", role.path("role").asText(), "material", material.apply(role)));
       }
-      return does("STAGE_DONE", Map.of("subject", "DECIDE"));
+      return does("STAGE_DONE", Map.of("stage", "DECIDE"));
     }
 
     public Job torques() {
@@ -330,8 +372,8 @@ public class ApiClient {
                   pass,
                   "fastener",
                   torque.path("nextFastener").asInt(),
-                  "typed",
-                  torque.path("targetNm").asText()));
+                  "reading",
+                  Map.of("typed", torque.path("targetNm").asText())));
         } else {
           does("PASS_DONE", Map.of("step", step, "pass", pass));
         }
@@ -374,7 +416,7 @@ public class ApiClient {
 
     public Job proves() {
       view.path("proof").forEach(this::proves);
-      return does("STAGE_DONE", Map.of("subject", "PROVE"));
+      return does("STAGE_DONE", Map.of("stage", "PROVE"));
     }
 
     private void proves(JsonNode test) {
@@ -383,11 +425,11 @@ public class ApiClient {
           does(
               "PROVED",
               Map.of(
-                  "subject",
+                  "test",
                   test.path("id").asText(),
-                  "typed",
-                  within(test),
-                  "text",
+                  "reading",
+                  Map.of("typed", within(test)),
+                  "timing",
                   "timed by a watch of our own"));
         }
       }

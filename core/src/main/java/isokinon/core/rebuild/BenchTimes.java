@@ -1,5 +1,11 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumMap;
@@ -23,7 +29,7 @@ final class BenchTimes {
   private Duration soFar = Duration.ZERO;
 
   /** Counts the time before an event to the stage it came in, and to the step it belongs to. */
-  void before(BenchEvent event) {
+  void before(BenchEvent<?> event) {
     Duration gap = gap(last.orElse(event.at()), event.at());
     last = Optional.of(event.at());
     stages.merge(stage, gap, Duration::plus);
@@ -33,20 +39,23 @@ final class BenchTimes {
   /** After an event: a finished step has its time, and the next stage may have begun. */
   void after(Act act, boolean building, Stage now) {
     stage = now;
-    switch (act.kind()) {
-      case STEP_DONE -> {
-        steps.put(act.step() + building, new StepTime(act.step(), building, soFar));
-        soFar = Duration.ZERO;
-      }
-      case STEP_UNDONE -> {
-        steps.remove(act.step() + building);
-        soFar = Duration.ZERO;
-      }
-      case STAGE_DONE, JUDGED, MATERIAL_CHOSEN, LOT_FITTED, RESUMED -> soFar = Duration.ZERO;
-      default -> {
-        // reading, checking and noting belong to the step in hand
-      }
+    if (act instanceof StepAct.StepDone done) {
+      steps.put(done.step() + building, new StepTime(done.step(), building, soFar));
+    } else if (act instanceof StepAct.StepUndone undone) {
+      steps.remove(undone.step() + building);
+    } else if (!endsWhatWasInHand(act)) {
+      return;
     }
+    soFar = Duration.ZERO;
+  }
+
+  /** Reading, checking and noting belong to the step in hand; these do not. */
+  private static boolean endsWhatWasInHand(Act act) {
+    return act instanceof JobAct.StageDone
+        || act instanceof JobAct.Resumed
+        || act instanceof PartAct.Judged
+        || act instanceof PartAct.MaterialChosen
+        || act instanceof PartAct.KitFitted;
   }
 
   /** The stage that time counts to now. */

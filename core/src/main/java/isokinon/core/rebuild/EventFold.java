@@ -1,7 +1,12 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.Stage;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
+import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import java.time.Instant;
@@ -23,7 +28,7 @@ final class EventFold {
   private final Fitted fitted;
   private final PlanMemo memo;
   private Sheet sheet;
-  private final List<BenchEvent> events = new ArrayList<>();
+  private final List<BenchEvent<?>> events = new ArrayList<>();
   private final List<String> ways = new ArrayList<>();
   private final Scope scope = new Scope();
   private final PlanInHand plans;
@@ -32,12 +37,12 @@ final class EventFold {
   private final RenewalRecord renewals;
   private final ProofRecord proof = new ProofRecord();
   private final BenchTimes times = new BenchTimes();
-  private final Map<String, BenchEvent> safe = new LinkedHashMap<>();
+  private final Map<String, GateAnswer> safe = new LinkedHashMap<>();
   private final Set<Stage> finished = new LinkedHashSet<>();
-  private Optional<BenchEvent> pause = Optional.empty();
-  private Optional<BenchEvent> symptoms = Optional.empty();
-  private Optional<BenchEvent> fault = Optional.empty();
-  private Optional<Instant> handedBackAt = Optional.empty();
+  private Optional<BenchEvent<JobAct.Paused>> pause = Optional.empty();
+  private Optional<BenchEvent<JobAct.SymptomsTold>> symptoms = Optional.empty();
+  private Optional<BenchEvent<JobAct.FaultFound>> fault = Optional.empty();
+  private Optional<BenchEvent<JobAct.HandedBack>> handedBack = Optional.empty();
   private boolean takenIn;
 
   EventFold(Sheet written, Fitted fitted, PlanMemo memo) {
@@ -50,97 +55,32 @@ final class EventFold {
   }
 
   /** Folds one more event in. */
-  void add(BenchEvent event) {
+  void add(BenchEvent<?> event) {
     times.before(event);
     boolean building = building();
     events.add(event);
-    apply(event);
-    times.after(event.act(), building, changesStage(event.act()) ? stage() : times.stage());
+    boolean stageMayChange = event.act().accept(new ActFold(this, event));
+    times.after(event.act(), building, stageMayChange ? stage() : times.stage());
   }
 
-  private static boolean changesStage(Act act) {
-    return switch (act.kind()) {
-      case TAKEN_IN,
-          WAY_CHOSEN,
-          STEP_DONE,
-          STEP_UNDONE,
-          STAGE_DONE,
-          HANDED_BACK,
-          JUDGED,
-          SENT_BACK ->
-          true;
-      default -> false;
-    };
+  /** The pump is in: asked of it, and by these ways. */
+  void takeIn(JobAct.TakenIn act) {
+    takenIn = true;
+    act.renew().forEach(scope::askToRenew);
+    act.inspect().forEach(scope::askToInspect);
+    act.avoid().forEach(scope::askToAvoid);
+    ways.addAll(act.ways());
+    follow();
   }
 
-  private void apply(BenchEvent event) {
-    Act act = event.act();
-    switch (act.kind()) {
-      case TAKEN_IN -> {
-        takenIn = true;
-        act.items().forEach(this::ask);
-        follow();
-      }
-      case WAY_CHOSEN -> {
-        written.allSchools().stream()
-            .filter(s -> s.id().equals(act.subject()))
-            .forEach(s -> ways.removeIf(w -> s.way(w).isPresent()));
-        ways.addAll(act.items());
-        scope.bothSides();
-        follow();
-      }
-      case PLACED -> act.items().forEach(piece -> steps.place(act.subject(), piece));
-      case PAUSED -> pause = Optional.of(event);
-      case RESUMED -> pause = Optional.empty();
-      case PROVED_SAFE, CONFIRMED -> safe.put(act.subject(), event);
-      case CHECKED -> steps.answer(act.step(), act.subject(), building(), event);
-      case TORQUE_READ ->
-          steps
-              .round(act.step(), sheet)
-              .ifPresent(
-                  r ->
-                      r.read(
-                          act.pass(),
-                          act.fastener(),
-                          act.value().orElseThrow(),
-                          act.text().equals("clicked")));
-      case PASS_DONE -> steps.round(act.step(), sheet).ifPresent(r -> r.passDone(act.pass()));
-      case TORQUE_ACCEPTED ->
-          steps.round(act.step(), sheet).ifPresent(r -> r.accept(act.fastener(), act.text()));
-      case STEP_DONE -> {
-        steps.done(act.step(), building(), event.at());
-        if (building() && scope.sideToCome() && buildLeft(plans.building(request())).isEmpty()) {
-          openTheOtherSide();
-        }
-      }
-      case STEP_UNDONE -> steps.undo(act.step(), building(), sheet);
-      case JUDGED -> judge(event);
-      case MATERIAL_CHOSEN -> renewals.choose(event);
-      case LOT_FITTED -> renewals.book(act.subject(), act.items());
-      case PROVED -> proof.read(act.subject(), event);
-      case MEASURED -> parts.read(event);
-      case CAUSE_FOUND -> parts.cause(event);
-      case SYMPTOMS_TOLD -> symptoms = Optional.of(event);
-      case FAULT_FOUND -> fault = Optional.of(event);
-      case CLOCK_STARTED -> proof.startClock(act.subject(), event.at());
-      case SETTLED -> proof.settle(act.subject(), event.at());
-      case SENT_BACK -> sendBack(act.subject());
-      case STAGE_DONE -> finished.add(Stage.valueOf(act.subject()));
-      case HANDED_BACK -> handedBackAt = Optional.of(event.at());
-      case NOTED -> {
-        // a note changes nothing but the record
-      }
-    }
-  }
-
-  private void ask(String item) {
-    String subject = item.substring(item.indexOf(':') + 1);
-    switch (item.substring(0, item.indexOf(':') + 1)) {
-      case "renew:" -> scope.askToRenew(subject);
-      case "way:" -> ways.add(subject);
-      case "avoid:" -> scope.askToAvoid(subject);
-      default -> scope.askToInspect(subject);
-    }
+  /** Another way of a school is followed, instead of the one before. */
+  void choose(JobAct.WayChosen act) {
+    written.allSchools().stream()
+        .filter(s -> s.id().equals(act.school()))
+        .forEach(s -> ways.removeIf(w -> s.way(w).isPresent()));
+    ways.add(act.way());
+    scope.bothSides();
+    follow();
   }
 
   /** Follows the ways that are chosen now. */
@@ -152,9 +92,18 @@ final class EventFold {
     }
   }
 
-  private void judge(BenchEvent event) {
-    String part = event.act().subject();
-    if (parts.judge(event)) {
+  /** A step is done; with the last one of side A, side B is opened where that is to come. */
+  void stepDone(String step, Instant at) {
+    steps.done(step, building(), at);
+    if (building() && scope.sideToCome() && buildLeft(plans.building(request())).isEmpty()) {
+      openTheOtherSide();
+    }
+  }
+
+  void judge(BenchEvent<PartAct.Judged> event) {
+    String part = event.act().part();
+    parts.judge(event);
+    if (event.act().verdict() == Part.Verdict.RENEW) {
       parts.condemn(part, event);
       scope.mustRenew(part, sheet);
       return;
@@ -163,6 +112,30 @@ final class EventFold {
       parts.acquit(part);
     }
     scope.needNotRenew(part);
+  }
+
+  void answerGate(String id, GateAnswer answer) {
+    safe.put(id, answer);
+  }
+
+  void finish(Stage stage) {
+    finished.add(stage);
+  }
+
+  void pause(Optional<BenchEvent<JobAct.Paused>> since) {
+    pause = since;
+  }
+
+  void told(BenchEvent<JobAct.SymptomsTold> event) {
+    symptoms = Optional.of(event);
+  }
+
+  void found(BenchEvent<JobAct.FaultFound> event) {
+    fault = Optional.of(event);
+  }
+
+  void handBack(BenchEvent<JobAct.HandedBack> event) {
+    handedBack = Optional.of(event);
   }
 
   private void openTheOtherSide() {
@@ -174,7 +147,7 @@ final class EventFold {
   }
 
   /** Opens the pump again for what a failed test points at; what else was done stays recorded. */
-  private void sendBack(String test) {
+  void sendBack(String test) {
     renewals.keep(plans.plan(request()));
     renewals.sendBack();
     scope.only(behind(test));
@@ -214,7 +187,7 @@ final class EventFold {
 
   /** The stage the rebuild is in. */
   Stage stage() {
-    if (handedBackAt.isPresent()) {
+    if (handedBack.isPresent()) {
       return Stage.CLOSED;
     }
     if (!takenIn) {
@@ -289,7 +262,7 @@ final class EventFold {
     return memo;
   }
 
-  List<BenchEvent> events() {
+  List<BenchEvent<?>> events() {
     return events;
   }
 
@@ -321,23 +294,23 @@ final class EventFold {
     return times;
   }
 
-  Optional<BenchEvent> gate(String id) {
+  Optional<GateAnswer> gate(String id) {
     return Optional.ofNullable(safe.get(id));
   }
 
-  Optional<BenchEvent> pause() {
+  Optional<BenchEvent<JobAct.Paused>> pause() {
     return pause;
   }
 
-  Optional<BenchEvent> symptoms() {
+  Optional<BenchEvent<JobAct.SymptomsTold>> symptoms() {
     return symptoms;
   }
 
-  Optional<BenchEvent> fault() {
+  Optional<BenchEvent<JobAct.FaultFound>> fault() {
     return fault;
   }
 
-  Optional<Instant> handedBackAt() {
-    return handedBackAt;
+  Optional<BenchEvent<JobAct.HandedBack>> handedBack() {
+    return handedBack;
   }
 }

@@ -1,7 +1,9 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.Measurement;
+import isokinon.core.act.PartAct;
 import isokinon.core.sheet.Part;
-import isokinon.core.value.Code;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.HashMap;
@@ -12,28 +14,24 @@ import java.util.Optional;
 /** What was found of each part: its readings, how it was judged, why it wore. */
 final class PartRecord {
 
-  private final Map<String, BenchEvent> judged = new LinkedHashMap<>();
-  private final Map<String, Map<String, BenchEvent>> readings = new HashMap<>();
-  private final Map<String, BenchEvent> causes = new LinkedHashMap<>();
-  private final Map<String, BenchEvent> condemned = new LinkedHashMap<>();
+  private final Map<String, BenchEvent<PartAct.Judged>> judged = new LinkedHashMap<>();
+  private final Map<String, Map<String, PartReading>> readings = new HashMap<>();
+  private final Map<String, BenchEvent<PartAct.CauseFound>> causes = new LinkedHashMap<>();
+  private final Map<String, BenchEvent<PartAct.Judged>> condemned = new LinkedHashMap<>();
 
-  void read(BenchEvent event) {
-    if (event.act().value().isPresent() && !event.act().step().isEmpty()) {
-      readings
-          .computeIfAbsent(event.act().subject(), p -> new LinkedHashMap<>())
-          .put(event.act().step(), event);
-    }
+  void read(String part, String who, Measurement measurement) {
+    readings
+        .computeIfAbsent(part, p -> new LinkedHashMap<>())
+        .put(measurement.measure(), new PartReading(who, measurement));
   }
 
-  /** A part is judged; whether it is bad. */
-  boolean judge(BenchEvent event) {
-    String part = event.act().subject();
-    judged.put(part, event);
-    read(event);
-    return verdict(part).equals(Optional.of(Part.Verdict.RENEW));
+  void judge(BenchEvent<PartAct.Judged> event) {
+    PartAct.Judged act = event.act();
+    judged.put(act.part(), event);
+    act.measurements().forEach(m -> read(act.part(), event.who(), m));
   }
 
-  void condemn(String part, BenchEvent event) {
+  void condemn(String part, BenchEvent<PartAct.Judged> event) {
     condemned.putIfAbsent(part, event);
   }
 
@@ -41,8 +39,8 @@ final class PartRecord {
     condemned.remove(part);
   }
 
-  void cause(BenchEvent event) {
-    causes.put(event.act().subject(), event);
+  void cause(BenchEvent<PartAct.CauseFound> event) {
+    causes.put(event.act().part(), event);
   }
 
   /** These parts are looked at anew. */
@@ -55,25 +53,23 @@ final class PartRecord {
     return judged.containsKey(part);
   }
 
-  Optional<BenchEvent> judgement(String part) {
+  Optional<BenchEvent<PartAct.Judged>> judgement(String part) {
     return Optional.ofNullable(judged.get(part));
   }
 
   Optional<Part.Verdict> verdict(String part) {
-    return judgement(part)
-        .flatMap(e -> e.act().items().stream().findFirst())
-        .flatMap(v -> Code.parse(Part.Verdict.class, v));
+    return judgement(part).map(e -> e.act().verdict());
   }
 
-  Map<String, BenchEvent> readings(String part) {
+  Map<String, PartReading> readings(String part) {
     return readings.getOrDefault(part, Map.of());
   }
 
-  Map<String, BenchEvent> causes() {
+  Map<String, BenchEvent<PartAct.CauseFound>> causes() {
     return Collections.unmodifiableMap(causes);
   }
 
-  Optional<BenchEvent> condemned(String part) {
+  Optional<BenchEvent<PartAct.Judged>> condemned(String part) {
     return Optional.ofNullable(condemned.get(part));
   }
 }

@@ -1,5 +1,8 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Reading;
 import isokinon.core.peristaltic.Calibration;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
@@ -14,12 +17,13 @@ import java.util.Optional;
 /** What the tests of the proof read, and the clocks that run for them. */
 final class ProofRecord {
 
-  private final Map<String, BenchEvent> last = new LinkedHashMap<>();
-  private final Map<String, List<BenchEvent>> runs = new HashMap<>();
+  private final Map<String, BenchEvent<ProofAct.Proved>> last = new LinkedHashMap<>();
+  private final Map<String, List<BenchEvent<ProofAct.Proved>>> runs = new HashMap<>();
   private final Map<String, Instant> clocks = new HashMap<>();
   private final Map<String, Instant> settled = new HashMap<>();
 
-  void read(String test, BenchEvent event) {
+  void read(BenchEvent<ProofAct.Proved> event) {
+    String test = event.act().test();
     last.put(test, event);
     runs.computeIfAbsent(test, t -> new ArrayList<>()).add(event);
   }
@@ -39,11 +43,11 @@ final class ProofRecord {
     clocks.clear();
   }
 
-  Optional<BenchEvent> last(String test) {
+  Optional<BenchEvent<ProofAct.Proved>> last(String test) {
     return Optional.ofNullable(last.get(test));
   }
 
-  List<BenchEvent> runs(String test) {
+  List<BenchEvent<ProofAct.Proved>> runs(String test) {
     return runs.getOrDefault(test, List.of());
   }
 
@@ -62,23 +66,24 @@ final class ProofRecord {
                 test.kind() == Handling.Answer.CONFIRM
                     || (test.runs().isPresent()
                         ? calibration(test).map(c -> accepted(test, c)).orElse(false)
-                        : test.passes(e.act().value().orElse(Double.NaN))))
+                        : test.passes(number(e))))
         .orElse(false);
   }
 
   Optional<Calibration> calibration(Sheet.ProofTest test) {
-    List<BenchEvent> all = runs(test.id());
+    List<BenchEvent<ProofAct.Proved>> all = runs(test.id());
     return test.runs()
         .filter(r -> all.size() >= Calibration.FEWEST)
         .map(
             r ->
                 Calibration.of(
-                    all.stream()
-                        .map(
-                            e -> new Calibration.Run(r.turns(), e.act().value().orElse(Double.NaN)))
-                        .toList(),
+                    all.stream().map(e -> new Calibration.Run(r.turns(), number(e))).toList(),
                     r.setMl() / r.turns(),
                     r.withinPct()));
+  }
+
+  private static double number(BenchEvent<ProofAct.Proved> event) {
+    return event.act().reading().map(Reading::value).orElse(Double.NaN);
   }
 
   private static boolean accepted(Sheet.ProofTest test, Calibration c) {

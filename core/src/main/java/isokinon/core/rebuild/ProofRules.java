@@ -5,6 +5,9 @@ import static isokinon.core.rebuild.StageRules.plain;
 import static isokinon.core.rebuild.StageRules.say;
 import static isokinon.core.rebuild.StageRules.unless;
 
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
@@ -27,18 +30,18 @@ final class ProofRules {
     this.now = now;
   }
 
-  Optional<ActRefusal> proved(Act act) {
-    Optional<Sheet.ProofTest> known = test(act.subject());
+  Optional<ActRefusal> proved(ProofAct.Proved act) {
+    Optional<Sheet.ProofTest> known = test(act.test());
     if (known.isEmpty()) {
-      return no("subject", "The sheet knows no test called " + act.subject() + ".");
+      return no("test", "The sheet knows no test called " + act.test() + ".");
     }
     Sheet.ProofTest test = known.get();
     boolean confirm = test.kind() == Handling.Answer.CONFIRM;
     return unless(
-            confirm || act.value().isPresent(),
+            confirm || act.reading().isPresent(),
             "value",
             "A number in " + test.unit() + " is asked for.")
-        .or(() -> confirm ? Optional.empty() : absurd(test, act.value().orElseThrow()))
+        .or(() -> confirm ? Optional.empty() : absurd(test, act.reading().orElseThrow().value()))
         .or(() -> test.afterWaits() ? cured(act) : Optional.empty())
         .or(() -> clockRan(test, act));
   }
@@ -55,9 +58,9 @@ final class ProofRules {
   }
 
   /** A test that passes must have had its time; one that fails may end early. */
-  private Optional<ActRefusal> clockRan(Sheet.ProofTest test, Act act) {
-    boolean fails = act.value().map(v -> !test.passes(v)).orElse(false);
-    if (test.clockSeconds() == 0 || fails || !act.text().isBlank()) {
+  private Optional<ActRefusal> clockRan(Sheet.ProofTest test, ProofAct.Proved act) {
+    boolean fails = act.reading().map(r -> !test.passes(r.value())).orElse(false);
+    if (test.clockSeconds() == 0 || fails || !act.timing().isBlank()) {
       return Optional.empty();
     }
     Optional<Instant> since = rebuild.clock(test.id());
@@ -74,9 +77,9 @@ final class ProofRules {
   }
 
   /** Nothing is started while threadlocker cures or a part dries, unless a reason is given. */
-  private Optional<ActRefusal> cured(Act act) {
+  private Optional<ActRefusal> cured(ProofAct.Proved act) {
     return running(Wait.Kind.CURE, Wait.Kind.DRYING)
-        .filter(w -> act.text().isBlank())
+        .filter(w -> act.timing().isBlank())
         .flatMap(
             w ->
                 no(
@@ -95,8 +98,8 @@ final class ProofRules {
   }
 
   /** A build step waits for what still dries before it. */
-  Optional<ActRefusal> waits(Act act) {
-    if (rebuild.stage() != Stage.BUILD || !act.text().isBlank()) {
+  Optional<ActRefusal> waits(StepAct.StepDone act) {
+    if (rebuild.stage() != Stage.BUILD || !act.because().isBlank()) {
       return Optional.empty();
     }
     return rebuild.waits().stream()
@@ -117,29 +120,29 @@ final class ProofRules {
                         hours(Duration.between(now, w.until())), stepName(w.subject()))));
   }
 
-  Optional<ActRefusal> clockStarted(Act act) {
+  Optional<ActRefusal> clockStarted(ProofAct.ClockStarted act) {
     return unless(
-        test(act.subject()).filter(t -> t.clockSeconds() > 0).isPresent(),
-        "subject",
+        test(act.test()).filter(t -> t.clockSeconds() > 0).isPresent(),
+        "test",
         "That test has no clock.");
   }
 
-  Optional<ActRefusal> sentBack(Act act) {
+  Optional<ActRefusal> sentBack(ProofAct.SentBack act) {
     return unless(
-            test(act.subject())
+            test(act.test())
                 .filter(t -> rebuild.proof(t.id()).isPresent() && !rebuild.passed(t))
                 .isPresent(),
-            "subject",
+            "test",
             "Only a test that failed sends the job back.")
         .or(
             () ->
                 unless(
-                    !rebuild.behind(act.subject()).isEmpty(),
-                    "subject",
+                    !rebuild.behind(act.test()).isEmpty(),
+                    "test",
                     "The sheet does not say which step is behind it: look outside the pump."));
   }
 
-  Optional<ActRefusal> settled(Act act) {
+  Optional<ActRefusal> settled(ProofAct.Settled act) {
     Optional<Wait> wait =
         rebuild.waits().stream()
             .filter(w -> w.kind().callsForWork() && w.subject().equals(act.subject()))
@@ -148,7 +151,7 @@ final class ProofRules {
       return no("subject", "Nothing of that name waits to be done again.");
     }
     return unless(
-        wait.get().over(now) || !act.text().isBlank(),
+        wait.get().over(now) || !act.because().isBlank(),
         "wait",
         say(
             "It is due in %s; wait, or say why it is done now.",

@@ -1,5 +1,12 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.peristaltic.Calibration;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
@@ -46,7 +53,7 @@ public final class Rebuild {
   }
 
   /** The rebuild of a pump with {@code fitted} in it after {@code events}, which are in order. */
-  public static Rebuild replay(Sheet sheet, Fitted fitted, List<BenchEvent> events) {
+  public static Rebuild replay(Sheet sheet, Fitted fitted, List<BenchEvent<?>> events) {
     return replay(sheet, fitted, events, new PlanMemo());
   }
 
@@ -56,15 +63,15 @@ public final class Rebuild {
    * @param plans of the same sheet
    */
   public static Rebuild replay(
-      Sheet sheet, Fitted fitted, List<BenchEvent> events, PlanMemo plans) {
+      Sheet sheet, Fitted fitted, List<BenchEvent<?>> events, PlanMemo plans) {
     EventFold fold = new EventFold(sheet, fitted, plans);
     events.forEach(fold::add);
     return new Rebuild(fold);
   }
 
   /** The rebuild after one more event. */
-  public Rebuild plus(BenchEvent event) {
-    List<BenchEvent> more = new ArrayList<>(fold.events());
+  public Rebuild plus(BenchEvent<?> event) {
+    List<BenchEvent<?>> more = new ArrayList<>(fold.events());
     more.add(event);
     return replay(fold.written(), fold.fitted(), more, fold.memo());
   }
@@ -99,13 +106,13 @@ public final class Rebuild {
   }
 
   /** Every event, in order. */
-  public List<BenchEvent> events() {
+  public List<BenchEvent<?>> events() {
     return List.copyOf(fold.events());
   }
 
   /** Number of the last event; 0 before the first. */
   public long seq() {
-    List<BenchEvent> events = fold.events();
+    List<BenchEvent<?>> events = fold.events();
     return events.isEmpty() ? 0 : events.get(events.size() - 1).seq();
   }
 
@@ -115,23 +122,23 @@ public final class Rebuild {
   }
 
   /** Since when and why the job rests; empty while it goes on. */
-  public Optional<BenchEvent> pause() {
+  public Optional<BenchEvent<JobAct.Paused>> pause() {
     return fold.pause();
   }
 
   /** What the pump did, as it was told at the take-in. */
-  public Optional<BenchEvent> symptoms() {
+  public Optional<BenchEvent<JobAct.SymptomsTold>> symptoms() {
     return fold.symptoms();
   }
 
   /** What was wrong with it, as it was found. */
-  public Optional<BenchEvent> fault() {
+  public Optional<BenchEvent<JobAct.FaultFound>> fault() {
     return fold.fault();
   }
 
-  /** When the pump was handed back. */
-  public Optional<Instant> handedBackAt() {
-    return fold.handedBackAt();
+  /** The hand-back, where it was done. */
+  public Optional<BenchEvent<JobAct.HandedBack>> handedBack() {
+    return fold.handedBack();
   }
 
   /** Hazards and confirmations not yet answered at the make-safe gate, by id. */
@@ -140,7 +147,7 @@ public final class Rebuild {
   }
 
   /** Who answered a gate, and with what. */
-  public Optional<BenchEvent> gate(String id) {
+  public Optional<GateAnswer> gate(String id) {
     return fold.gate(id);
   }
 
@@ -226,7 +233,7 @@ public final class Rebuild {
   }
 
   /** The last answer to a check of a step. */
-  public Optional<BenchEvent> answer(String step, String check) {
+  public Optional<BenchEvent<StepAct.Checked>> answer(String step, String check) {
     return fold.steps().answerTo(step, check, fold.building());
   }
 
@@ -265,27 +272,27 @@ public final class Rebuild {
   }
 
   /** The event that judged a part. */
-  public Optional<BenchEvent> judgement(String part) {
+  public Optional<BenchEvent<PartAct.Judged>> judgement(String part) {
     return fold.parts().judgement(part);
   }
 
   /** The last reading of each measure of a part. */
-  public Map<String, BenchEvent> readings(String part) {
+  public Map<String, PartReading> readings(String part) {
     return fold.parts().readings(part);
   }
 
   /** Why a part wore, as it was said. */
-  public Optional<BenchEvent> cause(String part) {
+  public Optional<BenchEvent<PartAct.CauseFound>> cause(String part) {
     return Optional.ofNullable(causes().get(part));
   }
 
   /** Parts whose cause was said, with the event. */
-  public Map<String, BenchEvent> causes() {
+  public Map<String, BenchEvent<PartAct.CauseFound>> causes() {
     return fold.parts().causes();
   }
 
   /** The judgement by which a part was found bad, also where the job came back to it later. */
-  public Optional<BenchEvent> condemned(String part) {
+  public Optional<BenchEvent<PartAct.Judged>> condemned(String part) {
     return fold.parts().condemned(part);
   }
 
@@ -352,12 +359,12 @@ public final class Rebuild {
   // ---- the proof -------------------------------------------------------------------------------
 
   /** The last reading of a proof test. */
-  public Optional<BenchEvent> proof(String test) {
+  public Optional<BenchEvent<ProofAct.Proved>> proof(String test) {
     return fold.proof().last(test);
   }
 
   /** Every reading of a test since the pump was last built, in order. */
-  public List<BenchEvent> runs(String test) {
+  public List<BenchEvent<ProofAct.Proved>> runs(String test) {
     return fold.proof().runs(test);
   }
 
@@ -406,21 +413,21 @@ public final class Rebuild {
 
   /** Why {@code act} cannot be recorded at {@code now}; empty where it can. */
   public Optional<ActRefusal> refuse(Act act, boolean lead, Instant now) {
-    return new BenchRules(this, now).refuse(act, lead).or(() -> unplannable(act));
+    return new BenchRules(this, lead, now).refuse(act).or(() -> unplannable(act));
   }
 
   /** What is asked may leave no way in, where steps are avoided or another way is followed. */
   private Optional<ActRefusal> unplannable(Act act) {
-    if (act.kind() != Act.Kind.TAKEN_IN && act.kind() != Act.Kind.WAY_CHOSEN) {
+    if (!(act instanceof JobAct.TakenIn) && !(act instanceof JobAct.WayChosen)) {
       return Optional.empty();
     }
     try {
-      Rebuild after = plus(new BenchEvent(seq() + 1, Instant.EPOCH, "", false, act));
+      Rebuild after = plus(new BenchEvent<>(seq() + 1, Instant.EPOCH, "", false, act));
       return after.plan().isPresent()
           ? Optional.empty()
-          : Optional.of(new ActRefusal("items", "There is nothing to plan."));
+          : Optional.of(new ActRefusal("renew", "There is nothing to plan."));
     } catch (UnplannableRequest e) {
-      return Optional.of(new ActRefusal("items", e.getMessage()));
+      return Optional.of(new ActRefusal("renew", e.getMessage()));
     }
   }
 }

@@ -20,7 +20,7 @@ final class RenewalRecord {
   private final Supplier<Sheet> sheet;
   private final Fitted fitted;
   private final Predicate<String> asked;
-  private final Map<String, BenchEvent> chosen = new LinkedHashMap<>();
+  private final Map<String, String> chosen = new LinkedHashMap<>();
   private final Map<String, String> lots = new LinkedHashMap<>();
   private final List<Plan.Renewal> earlier = new ArrayList<>();
   private boolean sentBack;
@@ -31,8 +31,8 @@ final class RenewalRecord {
     this.asked = asked;
   }
 
-  void choose(BenchEvent event) {
-    chosen.put(event.act().subject(), event);
+  void choose(String role, String material) {
+    chosen.put(role, material);
   }
 
   void book(String lot, List<String> parts) {
@@ -96,7 +96,7 @@ final class RenewalRecord {
   }
 
   Optional<String> material(String role) {
-    return Optional.ofNullable(chosen.get(role)).flatMap(e -> e.act().items().stream().findFirst());
+    return Optional.ofNullable(chosen.get(role));
   }
 
   String goesIn() {

@@ -1,5 +1,6 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.Stage;
 import java.util.Locale;
 import java.util.Optional;
 

@@ -1,5 +1,7 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.StepAct;
 import isokinon.core.sheet.Sheet;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -20,7 +22,7 @@ final class StepRecord {
   private final List<String> built = new ArrayList<>();
   private final List<String> earlierBuilt = new ArrayList<>();
   private final Map<String, Instant> builtAt = new LinkedHashMap<>();
-  private final Map<String, BenchEvent> answers = new HashMap<>();
+  private final Map<String, BenchEvent<StepAct.Checked>> answers = new HashMap<>();
   private final Map<String, TorqueRound> rounds = new HashMap<>();
   private final Map<String, String> placed = new LinkedHashMap<>();
 
@@ -41,11 +43,11 @@ final class StepRecord {
     answers.keySet().removeIf(k -> k.startsWith(key(step, "", building)));
   }
 
-  void answer(String step, String check, boolean building, BenchEvent event) {
-    answers.put(key(step, check, building), event);
+  void answer(BenchEvent<StepAct.Checked> event, boolean building) {
+    answers.put(key(event.act().step(), event.act().check(), building), event);
   }
 
-  Optional<BenchEvent> answerTo(String step, String check, boolean building) {
+  Optional<BenchEvent<StepAct.Checked>> answerTo(String step, String check, boolean building) {
     return Optional.ofNullable(answers.get(key(step, check, building)));
   }
 

@@ -3,6 +3,7 @@ package isokinon.core.rebuild;
 import static isokinon.core.rebuild.StageRules.no;
 import static isokinon.core.rebuild.StageRules.unless;
 
+import isokinon.core.act.StepAct;
 import isokinon.core.sheet.Handling;
 import isokinon.core.torque.TorqueReading;
 import java.util.Optional;
@@ -18,7 +19,7 @@ final class TorqueRules {
     this.stages = new StageRules(rebuild);
   }
 
-  Optional<ActRefusal> torqueRead(Act act) {
+  Optional<ActRefusal> torqueRead(StepAct.TorqueRead act) {
     Optional<ActRefusal> no = joint(act);
     if (no.isPresent()) {
       return no;
@@ -28,10 +29,7 @@ final class TorqueRules {
     if (act.fastener() < 1 || act.fastener() > joint.count()) {
       return no("fastener", "This joint has fasteners 1 to " + joint.count() + ".");
     }
-    if (act.value().isEmpty()) {
-      return no("value", "Type what the wrench shows, in N·m.");
-    }
-    String absurd = TorqueReading.absurdity(joint, act.value().get());
+    String absurd = TorqueReading.absurdity(joint, act.nm());
     if (!absurd.isEmpty()) {
       return no("value", absurd);
     }
@@ -42,7 +40,7 @@ final class TorqueRules {
         "Pass " + round.pass() + " is in hand, not pass " + act.pass() + ".");
   }
 
-  Optional<ActRefusal> passDone(Act act) {
+  Optional<ActRefusal> passDone(StepAct.PassDone act) {
     return joint(act)
         .or(
             () -> {
@@ -60,7 +58,7 @@ final class TorqueRules {
             });
   }
 
-  Optional<ActRefusal> accepted(Act act, boolean lead) {
+  Optional<ActRefusal> accepted(StepAct.TorqueAccepted act, boolean lead) {
     Optional<ActRefusal> no = joint(act);
     if (no.isPresent()) {
       return no;
@@ -68,8 +66,8 @@ final class TorqueRules {
     if (!lead) {
       return no("who", "Only the lead can accept a reading out of range.");
     }
-    if (act.text().isBlank()) {
-      return no("text", "Say why the reading is accepted.");
+    if (act.because().isBlank()) {
+      return no("because", "Say why the reading is accepted.");
     }
     return unless(
         rebuild.torque(act.step()).orElseThrow().fasteners().containsKey(act.fastener()),
@@ -77,7 +75,7 @@ final class TorqueRules {
         "Bolt " + act.fastener() + " has no reading yet.");
   }
 
-  private Optional<ActRefusal> joint(Act act) {
+  private Optional<ActRefusal> joint(StepAct act) {
     return stages
         .building(act.step())
         .or(

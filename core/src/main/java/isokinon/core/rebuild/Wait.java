@@ -89,9 +89,8 @@ public record Wait(
               since -> waits.add(at(Kind.TEST, t.id(), since, t.clockSeconds() / 3600.0, rebuild)));
       if (t.againHours() > 0) {
         rebuild
-            .handedBackAt()
-            .ifPresent(
-                since -> waits.add(at(Kind.FOLLOW_UP, t.id(), since, t.againHours(), rebuild)));
+            .handedBack()
+            .ifPresent(e -> waits.add(at(Kind.FOLLOW_UP, t.id(), e.at(), t.againHours(), rebuild)));
       }
     }
     waits.sort(Comparator.comparing(Wait::until));

@@ -2,13 +2,19 @@ package isokinon.core.rebuild;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.plan.LearnedMinutes;
+import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -31,11 +37,11 @@ class ConstructionsTest {
   void everyConstructionIsRebuiltWithItsFirstKit(String id) {
     RebuildDriver bench = at(id, "none");
     Sheet.Kit kit = ShippedSheet.of(id).kits().get(0);
-    bench.takesIn(kit.parts().keySet().stream().map(p -> "renew:" + p).toList()).makesSafe();
+    bench.takesIn(kit.parts().keySet().toArray(String[]::new)).makesSafe();
     while (bench.rebuild().stage() == Stage.STRIP) {
       bench.strips().inspects().decides("EPDM").builds();
     }
-    bench.proves().does(Act.of(Act.Kind.HANDED_BACK, "", ""));
+    bench.proves().does(new JobAct.HandedBack(Optional.empty(), ""));
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.CLOSED);
     assertThat(bench.rebuild().renewedInAll()).containsAll(kit.parts().keySet());
   }
@@ -44,7 +50,9 @@ class ConstructionsTest {
 
   private static RebuildDriver armsInHand() {
     return at("tube-four-arm-16", "tube")
-        .takesIn(List.of("renew:tube", "inspect:arm-1", "way:by-finding"))
+        .takesIn(
+            new JobAct.TakenIn(
+                List.of("tube"), List.of("arm-1"), List.of("by-finding"), List.of(), "due"))
         .makesSafe()
         .strips()
         .inspects()
@@ -53,7 +61,7 @@ class ConstructionsTest {
   }
 
   private static Act put(String place, String piece) {
-    return Act.of(Act.Kind.PLACED, "arms-out", place).with(List.of(piece));
+    return new StepAct.Placed("arms-out", place, piece);
   }
 
   @Test
@@ -67,17 +75,17 @@ class ConstructionsTest {
   @Test
   void aSwapWithinThePairDoesNoHarmAndIsNotRefused() {
     RebuildDriver bench = armsInHand().places("arm-1", "arm-3").places("arm-3", "arm-1");
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, "arms-out", "")))
+    assertThat(bench.refused(new StepAct.StepDone("arms-out", "")))
         .isEqualTo("Roller arm 2 is not back in its place yet.");
     bench.places("arm-2", "arm-4").places("arm-4", "arm-2");
-    bench.does(Act.of(Act.Kind.STEP_DONE, "arms-out", ""));
+    bench.does(new StepAct.StepDone("arms-out", ""));
     assertThat(bench.rebuild().built()).contains("arms-out");
   }
 
   @Test
   void aStepTakenBackForgetsWhatWasPutWhere() {
     RebuildDriver bench = armsInHand().buildsOne();
-    bench.does(Act.of(Act.Kind.STEP_UNDONE, "arms-out", ""));
+    bench.does(new StepAct.StepUndone("arms-out"));
     assertThat(bench.rebuild().placed()).isEmpty();
   }
 
@@ -85,7 +93,7 @@ class ConstructionsTest {
   void partsThatGoToNoOtherPlaceAndRenewedOnesNeedNoTelling() {
     RebuildDriver bench =
         at("tube-four-arm-16", "tube")
-            .takesIn(List.of("renew:arm-1", "renew:arm-2", "renew:arm-3", "renew:arm-4"))
+            .takesIn("arm-1", "arm-2", "arm-3", "arm-4")
             .makesSafe()
             .strips()
             .inspects()
@@ -98,16 +106,13 @@ class ConstructionsTest {
   void severalOfOnePartAreToldApartByNumber() {
     RebuildDriver bench =
         new RebuildDriver()
-            .takesIn(List.of("inspect:actuator-pins"))
+            .looksAt("actuator-pins")
             .makesSafe()
             .strips()
             .inspects()
             .decides("CSM")
             .buildsUpTo("pins-out");
-    assertThat(
-            bench.refused(
-                Act.of(Act.Kind.PLACED, "pins-out", "actuator-pins#1")
-                    .with(List.of("actuator-pins#2"))))
+    assertThat(bench.refused(new StepAct.Placed("pins-out", "actuator-pins#1", "actuator-pins#2")))
         .startsWith("This is Actuator pins 2, the place is that of Actuator pins 1.");
   }
 
@@ -117,7 +122,7 @@ class ConstructionsTest {
   void oneSideIsClosedBeforeTheOtherIsOpened() {
     RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
-            .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b"))
+            .takesIn("diaphragm-a", "diaphragm-b")
             .makesSafe()
             .strips();
     assertThat(bench.rebuild().off()).contains("diaphragm-a").doesNotContain("diaphragm-b");
@@ -147,10 +152,10 @@ class ConstructionsTest {
   void whatIsFoundBadOnTheOtherSideWaitsForItsTurn() {
     RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
-            .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b"))
+            .takesIn("diaphragm-a", "diaphragm-b")
             .makesSafe()
             .strips()
-            .judges("valve-box-b", "renew");
+            .judges("valve-box-b", Verdict.RENEW);
     assertThat(bench.rebuild().stripLeft()).isEmpty();
     bench.inspects().decides("EPDM").builds();
     assertThat(bench.rebuild().renewing()).contains("valve-box-b", "diaphragm-b");
@@ -160,7 +165,13 @@ class ConstructionsTest {
   void bothSidesOffIsOneStripWithSpacers() {
     RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
-            .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b", "way:both-sides"))
+            .takesIn(
+                new JobAct.TakenIn(
+                    List.of("diaphragm-a", "diaphragm-b"),
+                    List.of(),
+                    List.of("both-sides"),
+                    List.of(),
+                    "due"))
             .makesSafe()
             .strips();
     assertThat(bench.rebuild().off()).contains("diaphragm-a", "diaphragm-b");
@@ -171,80 +182,77 @@ class ConstructionsTest {
   void theWayIsChosenUntilTheStripBeginsAndNotAfter() {
     RebuildDriver bench =
         at("linear-twin-diaphragm-80", "diaphragm")
-            .takesIn(List.of("renew:diaphragm-a", "renew:diaphragm-b"))
+            .takesIn("diaphragm-a", "diaphragm-b")
             .makesSafe();
-    Act both = Act.of(Act.Kind.WAY_CHOSEN, "", "sides").with(List.of("both-sides"));
+    Act both = new JobAct.WayChosen("sides", "both-sides");
     bench.does(both);
     assertThat(bench.rebuild().stripLeft()).contains("spacers-in", "diaphragm-b-off");
-    bench.does(Act.of(Act.Kind.STEP_DONE, bench.rebuild().currentStep().orElseThrow(), ""));
+    bench.does(new StepAct.StepDone(bench.rebuild().currentStep().orElseThrow(), ""));
     assertThat(bench.refused(both)).contains("The strip has begun");
-    assertThat(bench.refused(Act.of(Act.Kind.WAY_CHOSEN, "", "sides").with(List.of("neither"))))
+    assertThat(bench.refused(new JobAct.WayChosen("sides", "neither")))
         .contains("knows no such answer");
-    bench.does(Act.of(Act.Kind.WAY_CHOSEN, "", "interval").with(List.of("until-tear")));
+    bench.does(new JobAct.WayChosen("interval", "until-tear"));
     assertThat(bench.rebuild().has(School.Effect.UNTIL_TEAR)).isTrue();
   }
 
   @Test
   void byFindingOnlyWhatIsAskedOneTimeOrFoundBadIsRenewed() {
-    List<String> asked = List.of("renew:diaphragm-a", "inspect:diaphragm-b", "inspect:shaft");
-    RebuildDriver kit = new RebuildDriver().takesIn(asked);
+    RebuildDriver kit = new RebuildDriver().takesIn(oneDiaphragm(List.of()));
     assertThat(kit.rebuild().renewing()).contains("diaphragm-b");
-    RebuildDriver finding =
-        new RebuildDriver()
-            .takesIn(
-                java.util.stream.Stream.concat(
-                        asked.stream(), java.util.stream.Stream.of("way:by-finding"))
-                    .toList());
+    RebuildDriver finding = new RebuildDriver().takesIn(oneDiaphragm(List.of("by-finding")));
     assertThat(finding.rebuild().renewing()).contains("diaphragm-a").doesNotContain("diaphragm-b");
-    finding.makesSafe().strips().judges("diaphragm-b", "renew");
+    finding.makesSafe().strips().judges("diaphragm-b", Verdict.RENEW);
     assertThat(finding.rebuild().renewing()).contains("diaphragm-b");
+  }
+
+  private static JobAct.TakenIn oneDiaphragm(List<String> ways) {
+    return new JobAct.TakenIn(
+        List.of("diaphragm-a"), List.of("diaphragm-b", "shaft"), ways, List.of(), "due");
   }
 
   @Test
   void anotherWayInAvoidsWhatTheShortestGoesThrough() {
     RebuildDriver bench =
         at("cavity-quick-change-40", "stator")
-            .takesIn(List.of("renew:stator", "avoid:pair-parted"));
+            .takesIn(
+                new JobAct.TakenIn(
+                    List.of("stator"), List.of(), List.of(), List.of("pair-parted"), "due"));
     assertThat(bench.rebuild().route()).contains("stator-over").doesNotContain("pair-parted");
-    assertThat(
-            at("cavity-quick-change-40", "stator")
-                .refused(
-                    Act.of(Act.Kind.TAKEN_IN, "", "")
-                        .with(List.of("renew:stator", "avoid:no-such"))))
+    assertThat(at("cavity-quick-change-40", "stator").refused(statorWithout("no-such")))
         .contains("no step called no-such");
-    assertThat(
-            at("cavity-quick-change-40", "stator")
-                .refused(
-                    Act.of(Act.Kind.TAKEN_IN, "", "")
-                        .with(List.of("renew:stator", "avoid:flange-off"))))
+    assertThat(at("cavity-quick-change-40", "stator").refused(statorWithout("flange-off")))
         .isEqualTo("Without these steps there is no way in.");
+  }
+
+  private static JobAct.TakenIn statorWithout(String step) {
+    return new JobAct.TakenIn(List.of("stator"), List.of(), List.of(), List.of(step), "");
   }
 
   // ---- rests and times ------------------------------------------------------------------------
 
   @Test
   void aJobThatRestsTakesOnlyNotesUntilItIsTakenUp() {
-    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:diaphragm-a")).makesSafe();
+    RebuildDriver bench = new RebuildDriver().takesIn("diaphragm-a").makesSafe();
     String step = bench.rebuild().currentStep().orElseThrow();
-    bench.does(Act.of(Act.Kind.PAUSED, "", "kit").saying("CSM set comes Thursday"));
+    bench.does(new JobAct.Paused("kit", "CSM set comes Thursday"));
     assertThat(bench.rebuild().pause()).isPresent();
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, step, ""))).contains("rests");
-    bench.does(Act.of(Act.Kind.NOTED, "", "").saying("kit is here"));
-    bench.after(Duration.ofHours(50)).does(Act.of(Act.Kind.RESUMED, "", ""));
+    assertThat(bench.refused(new StepAct.StepDone(step, ""))).contains("rests");
+    bench.does(new JobAct.Noted("kit is here"));
+    bench.after(Duration.ofHours(50)).does(new JobAct.Resumed(""));
     assertThat(bench.rebuild().currentStep()).contains(step);
-    assertThat(bench.refused(Act.of(Act.Kind.RESUMED, "", ""))).contains("does not rest");
+    assertThat(bench.refused(new JobAct.Resumed(""))).contains("does not rest");
   }
 
   @Test
   void theTimeOfAStepIsWhatWasSpentAtTheBenchForIt() {
-    RebuildDriver bench = new RebuildDriver().takesIn(List.of("inspect:outlet-balls")).makesSafe();
+    RebuildDriver bench = new RebuildDriver().looksAt("outlet-balls").makesSafe();
     bench.strips();
     StepTime first = bench.rebuild().stepTimes().get(0);
     assertThat(first.step()).isEqualTo("outlet-manifold-off");
     assertThat(first.building()).isFalse();
     assertThat(first.minutes()).isEqualTo(1);
     Duration nightBetween = Duration.ofHours(14);
-    RebuildDriver slow = new RebuildDriver().takesIn(List.of("inspect:outlet-balls")).makesSafe();
+    RebuildDriver slow = new RebuildDriver().looksAt("outlet-balls").makesSafe();
     slow.after(nightBetween).strips();
     assertThat(slow.rebuild().stepTimes().get(0).minutes()).isEqualTo(30);
   }

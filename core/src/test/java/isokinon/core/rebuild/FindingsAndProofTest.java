@@ -1,7 +1,17 @@
 package isokinon.core.rebuild;
 
+import static isokinon.core.rebuild.RebuildDriver.judged;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.Measurement;
+import isokinon.core.act.Observation;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Reading;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.ShippedSheet;
 import java.time.Duration;
@@ -14,13 +24,14 @@ class FindingsAndProofTest {
 
   private static RebuildDriver atInspect() {
     return new RebuildDriver(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"))
-        .takesIn(List.of("inspect:stator"))
+        .looksAt("stator")
         .makesSafe()
         .strips();
   }
 
   private static Act measured(String part, String measure, double value, String unit) {
-    return Act.of(Act.Kind.MEASURED, measure, part).reading(value, unit);
+    return new PartAct.Measured(
+        part, new Measurement(measure, new Reading(value, unit), Optional.empty()));
   }
 
   @Test
@@ -29,9 +40,9 @@ class FindingsAndProofTest {
     bench.does(measured("stator", "bore-wear", 0.1, "mm"));
     bench.does(measured("stator", "hardness-change", -12, "Shore A"));
     assertThat(bench.rebuild().readings("stator")).containsKeys("bore-wear", "hardness-change");
-    Act sound = Act.of(Act.Kind.JUDGED, "", "stator").with(List.of("sound"));
+    Act sound = judged("stator", Verdict.SOUND, "");
     assertThat(bench.refused(sound)).contains("reading says renew");
-    bench.does(sound.saying("gauge slipped, read again at the store"));
+    bench.does(judged("stator", Verdict.SOUND, "gauge slipped, read again at the store"));
     assertThat(bench.rebuild().verdict("stator")).contains(Verdict.SOUND);
     assertThat(bench.rebuild().readings("stator")).hasSize(2);
   }
@@ -51,33 +62,44 @@ class FindingsAndProofTest {
 
   @Test
   void aCauseIsKeptWithItsCounterMeasure() {
-    RebuildDriver bench = atInspect().judges("stator", "renew");
-    bench.does(
-        Act.of(Act.Kind.CAUSE_FOUND, "", "stator").with(List.of("dry-run", "counter:strainer")));
-    assertThat(bench.rebuild().cause("stator").orElseThrow().act().items())
-        .containsExactly("dry-run", "counter:strainer");
-    assertThat(bench.refused(Act.of(Act.Kind.CAUSE_FOUND, "", "stator"))).contains("why it wore");
+    RebuildDriver bench = atInspect().judges("stator", Verdict.RENEW);
+    bench.does(caused("stator"));
+    assertThat(bench.rebuild().cause("stator").orElseThrow().act()).isEqualTo(caused("stator"));
+    assertThat(bench.refused(caused("sail"))).contains("which part");
+  }
+
+  private static PartAct.CauseFound caused(String part) {
+    return new PartAct.CauseFound(part, Optional.of("dry-run"), List.of("strainer"), "");
   }
 
   @Test
   void aTestThatPassesNeedsItsTimeAndOneThatFailsDoesNot() {
-    RebuildDriver bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
+    RebuildDriver bench = built("diaphragm-a", "diaphragm-b");
     bench.after(Duration.ofHours(25));
-    Act held = Act.of(Act.Kind.PROVED, "", "dead-head").reading(61, "s");
+    Act held =
+        new ProofAct.Proved("dead-head", Optional.of(new Reading(61, "s")), Optional.empty(), "");
     assertThat(bench.refused(held)).isEqualTo("Start its clock, or say how it was timed.");
-    bench.does(Act.of(Act.Kind.PROVED, "", "dead-head").reading(12, "s"));
-    bench.does(Act.of(Act.Kind.CLOCK_STARTED, "", "dead-head"));
+    bench.does(
+        new ProofAct.Proved("dead-head", Optional.of(new Reading(12, "s")), Optional.empty(), ""));
+    bench.does(new ProofAct.ClockStarted("dead-head"));
     assertThat(bench.refused(held)).startsWith("Its clock still runs 1:00");
     bench.after(Duration.ofSeconds(60)).does(held);
     assertThat(bench.rebuild().runs("dead-head")).hasSize(2);
-    assertThat(bench.refused(Act.of(Act.Kind.PROVED, "", "dry-lift").reading(-2, "m")))
+    assertThat(
+            bench.refused(
+                new ProofAct.Proved(
+                    "dry-lift", Optional.of(new Reading(-2, "m")), Optional.empty(), "")))
         .contains("cannot be");
+  }
+
+  private static ProofAct.Proved starts(String because) {
+    return new ProofAct.Proved("before-start", Optional.empty(), Optional.empty(), because);
   }
 
   @Test
   void nothingStartsWhileThreadlockerCuresUnlessSomeoneSaysWhy() {
-    RebuildDriver bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
-    Act start = Act.of(Act.Kind.PROVED, "", "before-start");
+    RebuildDriver bench = built("diaphragm-a", "diaphragm-b");
+    Act start = starts("");
     assertThat(bench.refused(start)).contains("still cures for");
     Wait cure =
         bench.rebuild().waits().stream()
@@ -88,37 +110,37 @@ class FindingsAndProofTest {
     Rebuild later =
         Rebuild.replay(bench.rebuild().written(), bench.rebuild().fitted(), bench.events());
     assertThat(later.waits()).isEqualTo(bench.rebuild().waits());
-    bench.does(start.saying("heat-cured to its sheet"));
+    bench.does(starts("heat-cured to its sheet"));
   }
 
   @Test
   void aRetorqueIsOwedUntilItIsDoneAlsoAfterHandBack() {
     RebuildDriver bench =
         new RebuildDriver(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"))
-            .takesIn(List.of("renew:stator"))
+            .takesIn("stator")
             .makesSafe()
             .strips()
             .inspects()
             .decides("NBR")
             .builds()
             .proves()
-            .does(Act.of(Act.Kind.HANDED_BACK, "", ""));
+            .does(new JobAct.HandedBack(Optional.empty(), ""));
     List<Wait> owed = bench.rebuild().waits().stream().filter(w -> w.open(bench.now())).toList();
     assertThat(owed).extracting(Wait::subject).contains("flange-off", "drip");
-    Act followed = Act.of(Act.Kind.SETTLED, "", "drip");
+    Act followed = new ProofAct.Settled("drip", "");
     assertThat(bench.refused(followed)).startsWith("It is due in");
     bench.after(Duration.ofHours(24)).does(followed);
     assertThat(bench.rebuild().waits().stream().filter(w -> w.open(bench.now())))
         .extracting(Wait::subject)
         .doesNotContain("drip");
-    assertThat(bench.refused(Act.of(Act.Kind.SETTLED, "", "sleeve-off"))).contains("Nothing");
+    assertThat(bench.refused(new ProofAct.Settled("sleeve-off", ""))).contains("Nothing");
   }
 
   @Test
   void aCalibrationTakesRunsUntilTheyAgree() {
     RebuildDriver bench =
         new RebuildDriver(ShippedSheet.of("tube-four-arm-16"), new Fitted("tube", "TPV tube"))
-            .takesIn(List.of("renew:tube"))
+            .takesIn("tube")
             .makesSafe()
             .strips()
             .inspects()
@@ -131,32 +153,37 @@ class FindingsAndProofTest {
             .findFirst()
             .orElseThrow();
     for (double ml : new double[] {858, 866, 849}) {
-      bench.does(Act.of(Act.Kind.PROVED, "", "calibration").reading(ml, "mL"));
+      bench.does(
+          new ProofAct.Proved(
+              "calibration", Optional.of(new Reading(ml, "mL")), Optional.empty(), ""));
     }
     var calibration = bench.rebuild().calibration(test).orElseThrow();
     assertThat(calibration.halfWidthPct()).isGreaterThan(1);
     assertThat(bench.rebuild().passed(test)).isFalse();
     for (int i = 0; i < calibration.moreRuns(); i++) {
-      bench.does(Act.of(Act.Kind.PROVED, "", "calibration").reading(857.7, "mL"));
+      bench.does(
+          new ProofAct.Proved(
+              "calibration", Optional.of(new Reading(857.7, "mL")), Optional.empty(), ""));
     }
     assertThat(bench.rebuild().passed(test)).isTrue();
   }
 
   @Test
   void aFailedTestSendsTheJobBackBehindTheGateAndKeepsWhatWasRecorded() {
-    RebuildDriver bench = built(List.of("renew:diaphragm-a", "renew:diaphragm-b"));
-    bench.does(Act.of(Act.Kind.PROVED, "", "dead-head").reading(12, "s"));
+    RebuildDriver bench = built("diaphragm-a", "diaphragm-b");
+    bench.does(
+        new ProofAct.Proved("dead-head", Optional.of(new Reading(12, "s")), Optional.empty(), ""));
     long before = bench.rebuild().seq();
-    assertThat(bench.refused(Act.of(Act.Kind.SENT_BACK, "", "dry-lift")))
+    assertThat(bench.refused(new ProofAct.SentBack("dry-lift")))
         .contains("Only a test that failed");
-    bench.does(Act.of(Act.Kind.SENT_BACK, "", "dead-head"));
+    bench.does(new ProofAct.SentBack("dead-head"));
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.MAKE_SAFE);
     bench.makesSafe().strips();
     assertThat(bench.rebuild().toInspect()).contains("outlet-balls", "outlet-seats");
     assertThat(bench.rebuild().stripped()).hasSizeLessThan(4);
     assertThat(bench.rebuild().renewedInAll()).contains("diaphragm-a", "diaphragm-b");
     assertThat(bench.rebuild().seq()).isGreaterThan(before);
-    bench.judges("outlet-balls", "renew").inspects().decides("TPC-ET").builds().proves();
+    bench.judges("outlet-balls", Verdict.RENEW).inspects().decides("TPC-ET").builds().proves();
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.HAND_BACK);
     assertThat(bench.rebuild().renewedInAll()).contains("diaphragm-a", "outlet-balls");
     assertThat(bench.rebuild().condemned("outlet-balls")).isPresent();
@@ -166,13 +193,13 @@ class FindingsAndProofTest {
   void whatThePumpDidIsToldAtTheTakeInAndWhatItWasAfterTheStrip() {
     RebuildDriver bench =
         new RebuildDriver(ShippedSheet.of("cavity-pin-joint-40"), new Fitted("stator", "NBR"));
-    bench.does(Act.of(Act.Kind.SYMPTOMS_TOLD, "", "stator-worn").with(List.of("seen:flow-down")));
+    bench.does(told("flow-down"));
     assertThat(bench.rebuild().symptoms()).isPresent();
-    assertThat(bench.refused(Act.of(Act.Kind.FAULT_FOUND, "", "stator-burnt")))
+    assertThat(bench.refused(new JobAct.FaultFound(Optional.of("stator-burnt"), "")))
         .contains("That comes later");
-    bench.takesIn(List.of("inspect:stator")).makesSafe().strips();
-    bench.does(Act.of(Act.Kind.FAULT_FOUND, "", "stator-burnt"));
-    assertThat(bench.rebuild().fault().map(e -> e.act().subject()))
+    bench.looksAt("stator").makesSafe().strips();
+    bench.does(new JobAct.FaultFound(Optional.of("stator-burnt"), ""));
+    assertThat(bench.rebuild().fault().flatMap(e -> e.act().fault()))
         .isEqualTo(Optional.of("stator-burnt"));
   }
 
@@ -181,7 +208,7 @@ class FindingsAndProofTest {
     RebuildDriver bench =
         new RebuildDriver(
                 ShippedSheet.of("linear-twin-diaphragm-80"), new Fitted("diaphragm", "EPDM"))
-            .takesIn(List.of("inspect:filter"))
+            .looksAt("filter")
             .makesSafe()
             .strips()
             .inspects()
@@ -193,9 +220,13 @@ class FindingsAndProofTest {
       bench.buildsOne();
     }
     bench.answersChecks();
-    Act done = Act.of(Act.Kind.STEP_DONE, "filter-out", "");
+    Act done = new StepAct.StepDone("filter-out", "");
     assertThat(bench.refused(done)).startsWith("It has to wait for 1:5");
-    assertThat(bench.rebuild().refuse(done.saying("a dry spare goes in"), false, bench.now()))
+    assertThat(
+            bench
+                .rebuild()
+                .refuse(
+                    new StepAct.StepDone("filter-out", "a dry spare goes in"), false, bench.now()))
         .isEmpty();
     bench.after(Duration.ofHours(2)).does(done);
   }
@@ -204,7 +235,7 @@ class FindingsAndProofTest {
   void aStepTakenBackLosesItsWaitAndAPauseKeepsIt() {
     RebuildDriver bench =
         new RebuildDriver()
-            .takesIn(List.of("renew:diaphragm-a"))
+            .takesIn("diaphragm-a")
             .makesSafe()
             .strips()
             .inspects()
@@ -213,11 +244,11 @@ class FindingsAndProofTest {
       bench.buildsOne();
     }
     List<Wait> before = bench.rebuild().waits();
-    bench.does(Act.of(Act.Kind.PAUSED, "", "parts")).after(Duration.ofHours(5));
-    bench.does(Act.of(Act.Kind.RESUMED, "", ""));
+    bench.does(new JobAct.Paused("parts", "")).after(Duration.ofHours(5));
+    bench.does(new JobAct.Resumed(""));
     assertThat(bench.rebuild().waits()).isEqualTo(before);
     String last = bench.rebuild().built().get(bench.rebuild().built().size() - 1);
-    bench.does(Act.of(Act.Kind.STEP_UNDONE, last, ""));
+    bench.does(new StepAct.StepUndone(last));
     assertThat(bench.rebuild().waits()).hasSizeLessThan(before.size());
   }
 
@@ -226,18 +257,23 @@ class FindingsAndProofTest {
     RebuildDriver bench = atInspect();
     for (Act early :
         List.of(
-            Act.of(Act.Kind.PROVED, "", "flow").reading(0.7, "m3/h"),
-            Act.of(Act.Kind.CLOCK_STARTED, "", "drip"),
-            Act.of(Act.Kind.SENT_BACK, "", "flow"))) {
+            new ProofAct.Proved(
+                "flow", Optional.of(new Reading(0.7, "m3/h")), Optional.empty(), ""),
+            new ProofAct.ClockStarted("drip"),
+            new ProofAct.SentBack("flow"))) {
       assertThat(bench.refused(early)).contains("This belongs to Prove");
     }
-    assertThat(bench.refused(Act.of(Act.Kind.SYMPTOMS_TOLD, "", "").with(List.of("seen:leaks"))))
-        .contains("This belongs to Take in");
+    assertThat(bench.refused(told("leaks"))).contains("This belongs to Take in");
   }
 
-  private static RebuildDriver built(List<String> items) {
+  private static JobAct.SymptomsTold told(String seen) {
+    return new JobAct.SymptomsTold(
+        Optional.empty(), List.of(new Observation(Observation.Kind.SEEN, seen)));
+  }
+
+  private static RebuildDriver built(String... renew) {
     return new RebuildDriver()
-        .takesIn(items)
+        .takesIn(renew)
         .makesSafe()
         .strips()
         .inspects()

@@ -2,10 +2,15 @@ package isokinon.core.rebuild;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -48,14 +53,20 @@ class PlansOfAFoldTest {
         Rebuild.replay(
             ShippedSheet.boltedPlastic(), bench.rebuild().fitted(), bench.events(), memo);
     String step = before.currentStep().orElseThrow();
-    Act read = Act.of(Act.Kind.TORQUE_READ, step, "").on(3, 1).reading(9, "N·m");
+    Act read = new StepAct.TorqueRead(step, 3, 1, 9, false, Optional.empty());
     assertThat(before.refuse(read, false, bench.now())).isEmpty();
-    Rebuild after = before.plus(new BenchEvent(before.seq() + 1, bench.now(), "RT", false, read));
+    Rebuild after = before.plus(new BenchEvent<>(before.seq() + 1, bench.now(), "RT", false, read));
     assertThat(after.times(bench.now())).isNotEmpty();
     assertThat(after.torque(step).orElseThrow().fasteners()).hasSize(1);
     assertThat(runs.get()).isLessThanOrEqualTo(2);
     runs.set(0);
-    after.plus(new BenchEvent(after.seq() + 1, bench.now(), "RT", false, read.on(3, 2)));
+    after.plus(
+        new BenchEvent<>(
+            after.seq() + 1,
+            bench.now(),
+            "RT",
+            false,
+            new StepAct.TorqueRead(step, 3, 2, 9, false, Optional.empty())));
     assertThat(runs.get()).isZero();
   }
 
@@ -65,7 +76,7 @@ class PlansOfAFoldTest {
     Sheet sheet = ShippedSheet.of(id);
     RebuildDriver bench = new RebuildDriver(sheet, new Fitted("none", "EPDM"));
     Sheet.Kit kit = sheet.kits().get(0);
-    bench.takesIn(kit.parts().keySet().stream().map(p -> "renew:" + p).toList()).makesSafe();
+    bench.takesIn(kit.parts().keySet().toArray(String[]::new)).makesSafe();
     while (bench.rebuild().stage() == Stage.STRIP) {
       bench.strips().inspects().decides("EPDM").builds();
     }

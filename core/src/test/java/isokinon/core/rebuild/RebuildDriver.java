@@ -1,24 +1,33 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Reading;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Someone at the bench: does acts as the screen would, keeps the events, replays them. */
 final class RebuildDriver {
 
   static final Instant START = Instant.parse("2026-03-17T08:00:00Z");
-  static final List<String> WET_KIT =
-      List.of("renew:diaphragm-a", "renew:diaphragm-b", "renew:outlet-balls", "renew:inlet-balls");
+  static final String[] WET_KIT = {"diaphragm-a", "diaphragm-b", "outlet-balls", "inlet-balls"};
 
   private final Sheet sheet;
   private final Fitted fitted;
-  private final List<BenchEvent> events = new ArrayList<>();
+  private final List<BenchEvent<?>> events = new ArrayList<>();
   private Instant now = START;
   private Rebuild rebuild;
 
@@ -44,7 +53,7 @@ final class RebuildDriver {
     return now;
   }
 
-  List<BenchEvent> events() {
+  List<BenchEvent<?>> events() {
     return events;
   }
 
@@ -68,7 +77,7 @@ final class RebuildDriver {
       throw new AssertionError(act + " was refused: " + refusal.get());
     }
     now = now.plusSeconds(60);
-    events.add(new BenchEvent(events.size() + 1L, now, lead ? "MA" : "RT", lead, act));
+    events.add(new BenchEvent<>(events.size() + 1L, now, lead ? "MA" : "RT", lead, act));
     rebuild = Rebuild.replay(sheet, fitted, events);
     return this;
   }
@@ -81,70 +90,85 @@ final class RebuildDriver {
         .orElseThrow(() -> new AssertionError(act + " was allowed"));
   }
 
-  RebuildDriver takesIn(List<String> items) {
-    return does(Act.of(Act.Kind.TAKEN_IN, "", "").saying("due").with(items));
+  RebuildDriver takesIn(JobAct.TakenIn asked) {
+    return does(asked);
+  }
+
+  RebuildDriver takesIn(String... renew) {
+    return does(new JobAct.TakenIn(List.of(renew), List.of(), List.of(), List.of(), "due"));
+  }
+
+  RebuildDriver looksAt(String... parts) {
+    return does(new JobAct.TakenIn(List.of(), List.of(parts), List.of(), List.of(), "due"));
   }
 
   RebuildDriver makesSafe() {
     for (Sheet.Hazard h : sheet.hazards()) {
-      Act proved = Act.of(Act.Kind.PROVED_SAFE, "", h.id());
-      does(h.kind() == Handling.Answer.NUMBER ? proved.reading(0, h.unit()) : proved);
+      does(new JobAct.ProvedSafe(h.id(), reading(h.kind(), 0, h.unit())));
     }
-    Rebuild.CONFIRMATIONS.keySet().forEach(c -> does(Act.of(Act.Kind.CONFIRMED, "", c)));
-    return does(Act.of(Act.Kind.STAGE_DONE, "", "MAKE_SAFE"));
+    Rebuild.CONFIRMATIONS.keySet().forEach(c -> does(new JobAct.Confirmed(c)));
+    return does(new JobAct.StageDone(Stage.MAKE_SAFE));
   }
 
   RebuildDriver answersChecks() {
     String step = rebuild.currentStep().orElseThrow();
     for (Handling.Check c : rebuild.checks(step)) {
-      Act checked = Act.of(Act.Kind.CHECKED, step, c.id());
       double within = c.min().orElse(c.max().orElse(1.0));
-      does(c.kind() == Handling.Answer.NUMBER ? checked.reading(within, c.unit()) : checked);
+      does(new StepAct.Checked(step, c.id(), reading(c.kind(), within, c.unit()), ""));
     }
     return this;
+  }
+
+  private static Optional<Reading> reading(Handling.Answer kind, double value, String unit) {
+    return kind == Handling.Answer.NUMBER
+        ? Optional.of(new Reading(value, unit))
+        : Optional.empty();
   }
 
   RebuildDriver strips() {
     while (rebuild.stage() == Stage.STRIP) {
       answersChecks();
-      does(Act.of(Act.Kind.STEP_DONE, rebuild.currentStep().orElseThrow(), ""));
+      does(new StepAct.StepDone(rebuild.currentStep().orElseThrow(), ""));
     }
     return this;
   }
 
-  RebuildDriver judges(String part, String verdict) {
-    return does(Act.of(Act.Kind.JUDGED, "", part).with(List.of(verdict)));
+  RebuildDriver judges(String part, Verdict verdict) {
+    return does(judged(part, verdict, ""));
+  }
+
+  static PartAct.Judged judged(String part, Verdict verdict, String because) {
+    return new PartAct.Judged(part, verdict, List.of(), List.of(), because);
   }
 
   RebuildDriver inspects() {
     for (String part : rebuild.toInspect()) {
       if (rebuild.verdict(part).isEmpty()) {
-        judges(part, "sound");
+        judges(part, Verdict.SOUND);
       }
     }
-    return does(Act.of(Act.Kind.STAGE_DONE, "", "INSPECT"));
+    return does(new JobAct.StageDone(Stage.INSPECT));
   }
 
   RebuildDriver decides(String material) {
     for (String role : rebuild.rolesToChoose()) {
-      does(Act.of(Act.Kind.MATERIAL_CHOSEN, "", role).with(List.of(material)));
+      does(new PartAct.MaterialChosen(role, material, ""));
     }
     if (!rebuild.renewing().isEmpty()) {
-      does(Act.of(Act.Kind.LOT_FITTED, "", "L-0417").with(rebuild.renewing()));
+      does(new PartAct.KitFitted("L-0417", rebuild.renewing(), Map.of(), ""));
     }
-    return does(Act.of(Act.Kind.STAGE_DONE, "", "DECIDE"));
+    return does(new JobAct.StageDone(Stage.DECIDE));
   }
 
   RebuildDriver reads(int bolt, double nm) {
     String step = rebuild.currentStep().orElseThrow();
     int pass = rebuild.torque(step).orElseThrow().fullPass();
-    return does(Act.of(Act.Kind.TORQUE_READ, step, "").on(pass, bolt).reading(nm, "N·m"));
+    return does(new StepAct.TorqueRead(step, pass, bolt, nm, false, Optional.empty()));
   }
 
   RebuildDriver goesRound() {
     String step = rebuild.currentStep().orElseThrow();
-    return does(
-        Act.of(Act.Kind.PASS_DONE, step, "").on(rebuild.torque(step).orElseThrow().pass(), 0));
+    return does(new StepAct.PassDone(step, rebuild.torque(step).orElseThrow().pass()));
   }
 
   RebuildDriver torques() {
@@ -163,7 +187,7 @@ final class RebuildDriver {
 
   RebuildDriver places(String place, String piece) {
     String step = rebuild.currentStep().orElseThrow();
-    return does(Act.of(Act.Kind.PLACED, step, place).with(List.of(piece)));
+    return does(new StepAct.Placed(step, place, piece));
   }
 
   RebuildDriver buildsOne() {
@@ -171,7 +195,7 @@ final class RebuildDriver {
     MatchedParts.toPlace(rebuild, rebuild.currentStep().orElseThrow())
         .forEach(place -> places(place, place));
     torques();
-    Act done = Act.of(Act.Kind.STEP_DONE, rebuild.currentStep().orElseThrow(), "");
+    Act done = new StepAct.StepDone(rebuild.currentStep().orElseThrow(), "");
     if (rebuild.refuse(done, false, now).map(r -> r.path().equals("wait")).orElse(false)) {
       after(Duration.ofHours(3));
     }
@@ -197,17 +221,14 @@ final class RebuildDriver {
     after(Duration.ofHours(25));
     for (Sheet.ProofTest t : sheet.proof()) {
       if (t.clockSeconds() > 0) {
-        does(Act.of(Act.Kind.CLOCK_STARTED, "", t.id()))
-            .after(Duration.ofSeconds(t.clockSeconds()));
+        does(new ProofAct.ClockStarted(t.id())).after(Duration.ofSeconds(t.clockSeconds()));
       }
-      Act proved = Act.of(Act.Kind.PROVED, "", t.id());
       for (int run = 0; run < (t.runs().isPresent() ? 3 : 1); run++) {
         does(
-            t.kind() == Handling.Answer.NUMBER
-                ? proved.reading(t.min().orElse(0.0), t.unit())
-                : proved);
+            new ProofAct.Proved(
+                t.id(), reading(t.kind(), t.min().orElse(0.0), t.unit()), Optional.empty(), ""));
       }
     }
-    return does(Act.of(Act.Kind.STAGE_DONE, "", "PROVE"));
+    return does(new JobAct.StageDone(Stage.PROVE));
   }
 }

@@ -1,13 +1,26 @@
 package isokinon.core.rebuild;
 
 import static isokinon.core.rebuild.RebuildDriver.WET_KIT;
+import static isokinon.core.rebuild.RebuildDriver.judged;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.Measurement;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.RandomActs;
+import isokinon.core.act.Reading;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.plan.Plan;
 import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Part.Verdict;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -38,7 +51,7 @@ class RebuildTest {
     stages.add(bench.decides("CSM").rebuild().stage());
     stages.add(bench.builds().rebuild().stage());
     stages.add(bench.proves().rebuild().stage());
-    stages.add(bench.does(Act.of(Act.Kind.HANDED_BACK, "", "")).rebuild().stage());
+    stages.add(bench.does(new JobAct.HandedBack(Optional.empty(), "")).rebuild().stage());
     assertThat(stages).containsExactly(Stage.values());
   }
 
@@ -47,9 +60,9 @@ class RebuildTest {
   @Test
   void nothingIsStrippedBeforeEveryEnergyIsProvedGone() {
     RebuildDriver bench = new RebuildDriver().takesIn(WET_KIT);
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, "outlet-manifold-off", "")))
+    assertThat(bench.refused(new StepAct.StepDone("outlet-manifold-off", "")))
         .isEqualTo("No step is in hand in Make safe.");
-    assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "MAKE_SAFE")))
+    assertThat(bench.refused(new JobAct.StageDone(Stage.MAKE_SAFE)))
         .isEqualTo("Strip stays locked: 8 still to prove.");
   }
 
@@ -57,22 +70,25 @@ class RebuildTest {
   void aGaugeThatStillShowsPressureKeepsTheStripLocked() {
     RebuildDriver bench = new RebuildDriver().takesIn(WET_KIT);
     assertThat(
-            bench.refused(Act.of(Act.Kind.PROVED_SAFE, "", "compressed-air").reading(1.4, "bar")))
+            bench.refused(
+                new JobAct.ProvedSafe("compressed-air", Optional.of(new Reading(1.4, "bar")))))
         .isEqualTo(
             "1.4 bar is over the 0 bar that counts as safe. It stays live until it reads under that.");
-    assertThat(bench.refused(Act.of(Act.Kind.PROVED_SAFE, "", "compressed-air")))
+    assertThat(bench.refused(new JobAct.ProvedSafe("compressed-air", Optional.empty())))
         .startsWith("Read the gauge");
-    assertThat(bench.refused(Act.of(Act.Kind.PROVED_SAFE, "", "dragons")))
+    assertThat(bench.refused(new JobAct.ProvedSafe("dragons", Optional.empty())))
         .contains("no hazard called dragons");
   }
 
   @Test
   void takingInAsksForSomethingThatComesOff() {
     RebuildDriver bench = new RebuildDriver();
-    Act takeIn = Act.of(Act.Kind.TAKEN_IN, "", "");
-    assertThat(bench.refused(takeIn)).isEqualTo("Choose what to renew or look at.");
-    assertThat(bench.refused(takeIn.with(List.of("renew:centre-block"))))
-        .contains("takes off centre-block");
+    assertThat(bench.refused(asking())).isEqualTo("Choose what to renew or look at.");
+    assertThat(bench.refused(asking("centre-block"))).contains("takes off centre-block");
+  }
+
+  private static Act asking(String... renew) {
+    return new JobAct.TakenIn(List.of(renew), List.of(), List.of(), List.of(), "");
   }
 
   // ---- strip ----------------------------------------------------------------------------------
@@ -82,9 +98,9 @@ class RebuildTest {
     RebuildDriver bench = stripping();
     String first = bench.rebuild().currentStep().orElseThrow();
     String second = bench.rebuild().stripLeft().get(1);
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, second, "")))
+    assertThat(bench.refused(new StepAct.StepDone(second, "")))
         .isEqualTo("Another step is in hand now.");
-    bench.does(Act.of(Act.Kind.STEP_DONE, first, ""));
+    bench.does(new StepAct.StepDone(first, ""));
     assertThat(bench.rebuild().currentStep()).contains(second);
     assertThat(bench.rebuild().off()).contains("outlet-manifold", "outlet-manifold-orings");
   }
@@ -93,24 +109,24 @@ class RebuildTest {
   void onlyTheLastStepIsTakenBack() {
     RebuildDriver bench = stripping();
     String first = bench.rebuild().currentStep().orElseThrow();
-    bench.does(Act.of(Act.Kind.STEP_DONE, first, ""));
+    bench.does(new StepAct.StepDone(first, ""));
     String second = bench.rebuild().currentStep().orElseThrow();
-    bench.does(Act.of(Act.Kind.STEP_DONE, second, ""));
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_UNDONE, first, "")))
+    bench.does(new StepAct.StepDone(second, ""));
+    assertThat(bench.refused(new StepAct.StepUndone(first)))
         .isEqualTo("Only the last step can be taken back.");
-    bench.does(Act.of(Act.Kind.STEP_UNDONE, second, ""));
+    bench.does(new StepAct.StepUndone(second));
     assertThat(bench.rebuild().currentStep()).contains(second);
   }
 
   @Test
   void marksAreAskedForBeforeMatchedPinsComeOut() {
-    RebuildDriver bench = new RebuildDriver().takesIn(List.of("renew:actuator-pins")).makesSafe();
+    RebuildDriver bench = new RebuildDriver().takesIn("actuator-pins").makesSafe();
     while (!bench.rebuild().currentStep().orElseThrow().equals("pins-out")) {
       bench
           .answersChecks()
-          .does(Act.of(Act.Kind.STEP_DONE, bench.rebuild().currentStep().orElseThrow(), ""));
+          .does(new StepAct.StepDone(bench.rebuild().currentStep().orElseThrow(), ""));
     }
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, "pins-out", "")))
+    assertThat(bench.refused(new StepAct.StepDone("pins-out", "")))
         .isEqualTo("Still to answer: Pins marked A and B.");
   }
 
@@ -122,47 +138,47 @@ class RebuildTest {
     assertThat(bench.rebuild().toInspect())
         .contains("outlet-manifold", "fluid-cap-a", "shaft")
         .doesNotContain("diaphragm-a", "outlet-manifold-orings", "centre-block");
-    assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "INSPECT")))
+    assertThat(bench.refused(new JobAct.StageDone(Stage.INSPECT)))
         .contains("to look at yet, next the outlet manifold");
   }
 
   @Test
   void watchNeedsAReason() {
     RebuildDriver bench = stripping().strips();
-    Act watch = Act.of(Act.Kind.JUDGED, "", "outer-plate-a").with(List.of("watch"));
+    Act watch = judged("outer-plate-a", Verdict.WATCH, "");
     assertThat(bench.refused(watch)).isEqualTo("Watch needs a reason: what was seen?");
-    bench.does(watch.saying("edge worn"));
+    bench.does(judged("outer-plate-a", Verdict.WATCH, "edge worn"));
     assertThat(bench.rebuild().verdict("outer-plate-a")).contains(Part.Verdict.WATCH);
   }
 
   @ParameterizedTest
   @CsvSource({
-    "0.1, sound, true",
-    "0.3, sound, false",
-    "0.3, watch, true",
-    "0.6, sound, false",
-    "0.6, renew, true"
+    "0.1, SOUND, true",
+    "0.3, SOUND, false",
+    "0.3, WATCH, true",
+    "0.6, SOUND, false",
+    "0.6, RENEW, true"
   })
-  void aVerdictBetterThanTheReadingNeedsAReason(double mm, String verdict, boolean allowed) {
+  void aVerdictBetterThanTheReadingNeedsAReason(double mm, Verdict verdict, boolean allowed) {
     RebuildDriver bench = stripping().strips();
-    Act judged =
-        Act.of(Act.Kind.JUDGED, "edge-wear", "outer-plate-a")
-            .reading(mm, "mm")
-            .saying(verdict.equals("watch") ? "seen" : "")
-            .with(List.of(verdict));
+    PartAct.Judged judged = edgeWorn(mm, verdict, verdict == Verdict.WATCH ? "seen" : "");
     assertThat(bench.rebuild().refuse(judged, false, bench.now()).isEmpty()).isEqualTo(allowed);
     if (!allowed) {
       assertThat(bench.refused(judged)).contains("to judge it better than that, give a reason");
-      bench.does(judged.saying("polished out"));
+      bench.does(edgeWorn(mm, verdict, "polished out"));
     }
+  }
+
+  private static PartAct.Judged edgeWorn(double mm, Verdict verdict, String because) {
+    Measurement wear = new Measurement("edge-wear", new Reading(mm, "mm"), Optional.empty());
+    return new PartAct.Judged("outer-plate-a", verdict, List.of(wear), List.of(), because);
   }
 
   @Test
   void aFindingWidensTheJobAndTheStripOpensAgain() {
-    RebuildDriver bench =
-        new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
+    RebuildDriver bench = new RebuildDriver().takesIn("outlet-balls").makesSafe().strips();
     List<String> before = bench.rebuild().stripped();
-    bench.judges("diaphragm-a", "renew");
+    bench.judges("diaphragm-a", Verdict.RENEW);
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.STRIP);
     assertThat(bench.rebuild().stripped()).isEqualTo(before);
     assertThat(bench.rebuild().stripLeft())
@@ -173,13 +189,13 @@ class RebuildTest {
   @Test
   void partsThatComeOffAfterInspectAreLookedAtToo() {
     RebuildDriver bench =
-        new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips().inspects();
+        new RebuildDriver().takesIn("outlet-balls").makesSafe().strips().inspects();
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.DECIDE);
-    bench.judges("diaphragm-a", "renew").strips();
+    bench.judges("diaphragm-a", Verdict.RENEW).strips();
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.INSPECT);
     for (String part : bench.rebuild().toInspect()) {
       if (bench.rebuild().verdict(part).isEmpty()) {
-        bench.judges(part, "sound");
+        bench.judges(part, Verdict.SOUND);
       }
     }
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.DECIDE);
@@ -187,9 +203,8 @@ class RebuildTest {
 
   @Test
   void aPartThatIsStillInThePumpCannotBeCalledSound() {
-    RebuildDriver bench =
-        new RebuildDriver().takesIn(List.of("renew:outlet-balls")).makesSafe().strips();
-    assertThat(bench.refused(Act.of(Act.Kind.JUDGED, "", "shaft").with(List.of("sound"))))
+    RebuildDriver bench = new RebuildDriver().takesIn("outlet-balls").makesSafe().strips();
+    assertThat(bench.refused(judged("shaft", Verdict.SOUND, "")))
         .isEqualTo("Shaft is still in the pump.");
   }
 
@@ -200,12 +215,12 @@ class RebuildTest {
     RebuildDriver bench = stripping().strips().inspects();
     assertThat(bench.rebuild().rolesToChoose())
         .containsExactlyInAnyOrder("o-ring", "ball", "diaphragm");
-    assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "DECIDE")))
+    assertThat(bench.refused(new JobAct.StageDone(Stage.DECIDE)))
         .contains("Choose a material for the");
     for (String role : bench.rebuild().rolesToChoose()) {
-      bench.does(Act.of(Act.Kind.MATERIAL_CHOSEN, "", role).with(List.of("CSM")));
+      bench.does(new PartAct.MaterialChosen(role, "CSM", ""));
     }
-    assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "DECIDE")))
+    assertThat(bench.refused(new JobAct.StageDone(Stage.DECIDE)))
         .contains("Book a lot for the outlet manifold o-rings");
   }
 
@@ -213,12 +228,12 @@ class RebuildTest {
   void ptfeAsksForItsBackupAndRubberForNone() {
     RebuildDriver bench = stripping().strips();
     assertThat(bench.rebuild().toInspect()).doesNotContain("backup-a");
-    bench.inspects().does(Act.of(Act.Kind.MATERIAL_CHOSEN, "", "diaphragm").with(List.of("PTFE")));
+    bench.inspects().does(new PartAct.MaterialChosen("diaphragm", "PTFE", ""));
     assertThat(bench.rebuild().renewals())
         .filteredOn(r -> r.part().startsWith("backup"))
         .extracting(Plan.Renewal::because)
         .containsExactly("PTFE goes in and needs it", "PTFE goes in and needs it");
-    bench.does(Act.of(Act.Kind.MATERIAL_CHOSEN, "", "diaphragm").with(List.of("CSM")));
+    bench.does(new PartAct.MaterialChosen("diaphragm", "CSM", ""));
     assertThat(bench.rebuild().renewing()).doesNotContain("backup-a", "backup-b");
   }
 
@@ -247,18 +262,18 @@ class RebuildTest {
   void aHoldPointCannotBeSkipped() {
     RebuildDriver bench = building().buildsOne();
     String step = bench.rebuild().currentStep().orElseThrow();
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, step, "")))
+    assertThat(bench.refused(new StepAct.StepDone(step, "")))
         .startsWith("Still to answer: Marked face of diaphragm B");
   }
 
   @Test
   void passesAreClosedInTurn() {
     RebuildDriver bench = building().buildsUpTo("fluid-cap-a-off");
-    Act third = Act.of(Act.Kind.PASS_DONE, "fluid-cap-a-off", "").on(3, 0);
+    Act third = new StepAct.PassDone("fluid-cap-a-off", 3);
     assertThat(bench.refused(third)).contains("pass 1 of 3 at 30 % comes first");
     assertThat(
             bench.refused(
-                Act.of(Act.Kind.TORQUE_READ, "fluid-cap-a-off", "").on(3, 1).reading(15, "N·m")))
+                new StepAct.TorqueRead("fluid-cap-a-off", 3, 1, 15, false, Optional.empty())))
         .isEqualTo("Pass 1 is in hand, not pass 3.");
     bench.goesRound().goesRound();
     assertThat(bench.rebuild().torque("fluid-cap-a-off").orElseThrow().pass()).isEqualTo(3);
@@ -274,7 +289,7 @@ class RebuildTest {
     TorqueRound round = bench.rebuild().torque("fluid-cap-a-off").orElseThrow();
     assertThat(round.nextFastener()).contains(3);
     assertThat(round.missing()).isEqualTo("1 to answer");
-    assertThat(bench.refused(Act.of(Act.Kind.STEP_DONE, "fluid-cap-a-off", "")))
+    assertThat(bench.refused(new StepAct.StepDone("fluid-cap-a-off", "")))
         .contains("Torque is not finished: 1 to answer");
     bench.reads(3, 15.2).goesRound();
     round = bench.rebuild().torque("fluid-cap-a-off").orElseThrow();
@@ -286,12 +301,11 @@ class RebuildTest {
   void onlyTheLeadAcceptsAMissAndOnlyWithAReason() {
     RebuildDriver bench =
         building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound().reads(3, 16.8);
-    Act accepted = Act.of(Act.Kind.TORQUE_ACCEPTED, "fluid-cap-a-off", "").on(3, 3);
-    assertThat(bench.refused(accepted.saying("cap flush")))
+    assertThat(bench.refused(accepted("cap flush")))
         .isEqualTo("Only the lead can accept a reading out of range.");
-    assertThat(bench.rebuild().refuse(accepted, true, bench.now()).orElseThrow().message())
+    assertThat(bench.rebuild().refuse(accepted(""), true, bench.now()).orElseThrow().message())
         .isEqualTo("Say why the reading is accepted.");
-    bench.leadDoes(accepted.saying("cap flush, washer seated"));
+    bench.leadDoes(accepted("cap flush, washer seated"));
     assertThat(
             bench
                 .rebuild()
@@ -303,22 +317,29 @@ class RebuildTest {
         .contains("cap flush, washer seated");
   }
 
+  private static Act accepted(String because) {
+    return new StepAct.TorqueAccepted("fluid-cap-a-off", 3, because);
+  }
+
   @Test
   void anAbsurdTorqueIsAskedAboutNotRecorded() {
     RebuildDriver bench = building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound();
-    Act read = Act.of(Act.Kind.TORQUE_READ, "fluid-cap-a-off", "").on(3, 3).reading(148, "N·m");
+    Act read = new StepAct.TorqueRead("fluid-cap-a-off", 3, 3, 148, false, Optional.empty());
     assertThat(bench.refused(read))
         .isEqualTo(
             "148.0 N·m is 9 times what this joint takes. Is the point, or the unit, in the right place?");
-    assertThat(bench.refused(read.on(3, 9))).isEqualTo("This joint has fasteners 1 to 8.");
+    assertThat(
+            bench.refused(
+                new StepAct.TorqueRead("fluid-cap-a-off", 3, 9, 148, false, Optional.empty())))
+        .isEqualTo("This joint has fasteners 1 to 8.");
   }
 
   @Test
   void takingAStepBackTakesItsTorqueBack() {
     RebuildDriver bench = building().buildsUpTo("fluid-cap-a-off").torques();
     bench
-        .does(Act.of(Act.Kind.STEP_DONE, "fluid-cap-a-off", ""))
-        .does(Act.of(Act.Kind.STEP_UNDONE, "fluid-cap-a-off", ""));
+        .does(new StepAct.StepDone("fluid-cap-a-off", ""))
+        .does(new StepAct.StepUndone("fluid-cap-a-off"));
     assertThat(bench.rebuild().torque("fluid-cap-a-off").orElseThrow().fasteners()).isEmpty();
     assertThat(bench.events()).hasSizeGreaterThan(20);
   }
@@ -336,24 +357,24 @@ class RebuildTest {
   @Test
   void aTestThatMissesIsRecordedButDoesNotPass() {
     RebuildDriver bench = building().builds();
-    bench.does(Act.of(Act.Kind.PROVED, "", "dead-head").reading(41, "s"));
+    bench.does(
+        new ProofAct.Proved("dead-head", Optional.of(new Reading(41, "s")), Optional.empty(), ""));
     assertThat(bench.rebuild().proof("dead-head")).isPresent();
-    assertThat(bench.refused(Act.of(Act.Kind.STAGE_DONE, "", "PROVE")))
-        .startsWith("Not proved yet");
-    assertThat(bench.refused(Act.of(Act.Kind.PROVED, "", "dead-head")))
+    assertThat(bench.refused(new JobAct.StageDone(Stage.PROVE))).startsWith("Not proved yet");
+    assertThat(
+            bench.refused(new ProofAct.Proved("dead-head", Optional.empty(), Optional.empty(), "")))
         .isEqualTo("A number in s is asked for.");
   }
 
   @Test
   void afterHandBackOnlyNotesAreAdded() {
-    RebuildDriver bench = building().builds().proves().does(Act.of(Act.Kind.HANDED_BACK, "", ""));
-    assertThat(bench.refused(Act.of(Act.Kind.HANDED_BACK, "", "")))
+    RebuildDriver bench =
+        building().builds().proves().does(new JobAct.HandedBack(Optional.empty(), ""));
+    assertThat(bench.refused(new JobAct.HandedBack(Optional.empty(), "")))
         .contains("only notes can be added");
-    bench.does(Act.of(Act.Kind.NOTED, "", "").saying("muffler dripped a little"));
-    assertThat(bench.refused(Act.of(Act.Kind.NOTED, "", "").saying(" ")))
-        .isEqualTo("The note is empty.");
-    assertThat(bench.refused(Act.of(Act.Kind.NOTED, "", "").saying("x".repeat(2001))))
-        .contains("2001 characters");
+    bench.does(new JobAct.Noted("muffler dripped a little"));
+    assertThat(bench.refused(new JobAct.Noted(" "))).isEqualTo("The note is empty.");
+    assertThat(bench.refused(new JobAct.Noted("x".repeat(2001)))).contains("2001 characters");
   }
 
   @Test
@@ -370,7 +391,7 @@ class RebuildTest {
       @ForAll @LongRange(min = 0, max = 9999) long seed) {
     RebuildDriver bench = building();
     int acts = new Random(seed).nextInt(bench.events().size());
-    List<BenchEvent> some = bench.events().subList(0, acts);
+    List<BenchEvent<?>> some = bench.events().subList(0, acts);
     Rebuild one = Rebuild.replay(bench.rebuild().sheet(), bench.rebuild().fitted(), some);
     Rebuild two = Rebuild.replay(bench.rebuild().sheet(), bench.rebuild().fitted(), some);
     assertThat(one.stage()).isEqualTo(two.stage());
@@ -385,25 +406,10 @@ class RebuildTest {
     Random random = new Random(seed);
     RebuildDriver bench = random.nextBoolean() ? stripping() : building();
     List<String> steps = bench.rebuild().sheet().steps().stream().map(s -> s.id()).toList();
-    List<String> subjects =
-        List.of(
-            "",
-            "compressed-air",
-            "shaft",
-            "diaphragm",
-            "dead-head",
-            "STRIP",
-            "BUILD",
-            "cap-a-bead");
+    List<String> names = new ArrayList<>(steps);
+    names.addAll(List.of("", "compressed-air", "shaft", "diaphragm", "dead-head", "cap-a-bead"));
     for (int i = 0; i < 40; i++) {
-      Act act =
-          Act.of(
-                  Act.Kind.values()[random.nextInt(Act.Kind.values().length)],
-                  random.nextInt(3) == 0 ? "" : steps.get(random.nextInt(steps.size())),
-                  subjects.get(random.nextInt(subjects.size())))
-              .on(random.nextInt(6) - 1, random.nextInt(11) - 1)
-              .with(random.nextBoolean() ? List.of() : List.of("sound"));
-      Act tried = random.nextBoolean() ? act : act.reading(random.nextDouble() * 30 - 2, "N·m");
+      Act tried = RandomActs.any(random, names);
       bench
           .rebuild()
           .refuse(tried, random.nextBoolean(), bench.now())

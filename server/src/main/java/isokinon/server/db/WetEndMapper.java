@@ -109,11 +109,12 @@ public interface WetEndMapper {
   /** Hardness and swell readings of parts in a material, of pumps that see a fluid. */
   @Select(
       "select r.id as rebuild, r.pump, r.sheet_id, r.sheet_revision, r.fitted_material as material,"
-          + " e.subject as part, e.step as measure, e.reading, e.text, e.who, e.at"
-          + " from bench_event e join rebuild r on r.id = e.rebuild"
-          + " where e.kind in ('JUDGED', 'MEASURED') and e.reading is not null"
-          + " and e.step in ('hardness-change', 'swell') and r.fitted_material = #{material}"
+          + " m.subject as part, m.measure, m.reading, coalesce(e.text, '') as text, m.who,"
+          + " m.taken_at as at from reading m join rebuild r on r.id = m.rebuild"
+          + " left join bench_event e on e.rebuild = m.rebuild and e.at = m.taken_at"
+          + " and e.subject = m.subject"
+          + " where m.measure in ('hardness-change', 'swell') and r.fitted_material = #{material}"
           + " and exists (select 1 from exposure x where x.pump = r.pump and x.fluid = #{fluid})"
-          + " order by e.at desc")
+          + " order by m.taken_at desc")
   List<JudgedReadingRow> judged(@Param("fluid") String fluid, @Param("material") String material);
 }

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ArraySchema;
 import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.Discriminator;
 import io.swagger.v3.oas.models.media.IntegerSchema;
 import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.ObjectSchema;
@@ -12,9 +13,9 @@ import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.parameters.Parameter;
 import io.swagger.v3.oas.models.responses.ApiResponse;
+import isokinon.server.work.bench.AskedAct;
 import isokinon.server.work.stages.StageView;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -40,6 +41,7 @@ class ApiDescription {
       api.getComponents().addSchemas(PROBLEM, problem());
       api.getComponents().setSchemas(new TreeMap<>(api.getComponents().getSchemas()));
       stages(api.getComponents().getSchemas());
+      acts(api.getComponents().getSchemas());
       api.getPaths().forEach((path, item) -> refusals(path, item));
       ApiTerms.shipped().describe(api);
     };
@@ -48,17 +50,33 @@ class ApiDescription {
   /** What the bench shows is told apart by its stage: each kind of it has one. */
   @SuppressWarnings("rawtypes")
   private static void stages(Map<String, Schema> schemas) {
-    Schema<?> all = schemas.get("StageView");
     for (Class<?> kind : StageView.class.getPermittedSubclasses()) {
       String name = kind.getAnnotation(io.swagger.v3.oas.annotations.media.Schema.class).name();
-      String stage =
-          kind.getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])", "_").toUpperCase(Locale.ROOT);
-      all.getDiscriminator().mapping(stage, "#/components/schemas/" + name);
-      StringSchema only = new StringSchema();
-      only.addEnumItem(stage);
-      only.description("The stage in hand; it tells the kinds of answer apart");
-      schemas.get(name).addProperty("stage", only);
+      tellApart(schemas, "StageView", name, AskedAct.kind(kind), "The stage in hand");
     }
+  }
+
+  /** What is done at the bench is told apart by its kind. */
+  @SuppressWarnings("rawtypes")
+  private static void acts(Map<String, Schema> schemas) {
+    for (Class<?> kind : AskedAct.kinds()) {
+      String name = kind.getSimpleName();
+      tellApart(schemas, "AskedAct", name, AskedAct.kind(kind), "What was done");
+      schemas.get(name).addRequiredItem("kind");
+    }
+    schemas.get("AskedAct").setProperties(null); // each kind has its own
+  }
+
+  /** Writes into one kind of a choice the word that tells it from the others. */
+  @SuppressWarnings("rawtypes")
+  private static void tellApart(
+      Map<String, Schema> schemas, String choice, String name, String word, String meaning) {
+    Discriminator by = schemas.get(choice).getDiscriminator();
+    by.mapping(word, "#/components/schemas/" + name);
+    StringSchema only = new StringSchema();
+    only.addEnumItem(word);
+    only.description(meaning + "; it tells the kinds apart");
+    schemas.get(name).addProperty(by.getPropertyName(), only);
   }
 
   private static Schema<?> fault() {

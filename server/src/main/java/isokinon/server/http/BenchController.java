@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.papers.Clipboard;
 import isokinon.server.papers.HandBackRecord;
 import isokinon.server.work.bench.ActRequest;
+import isokinon.server.work.bench.AskedJobAct;
 import isokinon.server.work.bench.Bench;
 import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.inspection.FindingView;
@@ -85,12 +86,10 @@ class BenchController {
     return bench.act(id, request);
   }
 
-  record WaysRequest(@NotNull @Size(max = 600) List<@Size(max = 120) String> items) {}
-
   @PostMapping("/rebuilds/{id}/ways")
   @Operation(summary = "What taking in would lead to: ways in and schools with their minutes")
-  WaysView ways(@PathVariable long id, @Valid @RequestBody WaysRequest request) {
-    return bench.ways(id, request.items());
+  WaysView ways(@PathVariable long id, @Valid @RequestBody AskedJobAct.TakenIn asked) {
+    return bench.ways(id, asked);
   }
 
   @GetMapping(value = "/rebuilds/{id}/clipboard.pdf", produces = MediaType.APPLICATION_PDF_VALUE)

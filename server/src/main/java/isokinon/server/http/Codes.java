@@ -10,6 +10,7 @@ import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.JsonSerializer;
 import com.fasterxml.jackson.databind.Module;
 import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.jsontype.NamedType;
 import com.fasterxml.jackson.databind.module.SimpleDeserializers;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import io.swagger.v3.core.converter.AnnotatedType;
@@ -19,6 +20,7 @@ import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import isokinon.core.value.Code;
+import isokinon.server.work.bench.AskedAct;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.Iterator;
@@ -42,6 +44,16 @@ class Codes implements WebMvcConfigurer {
     SimpleModule module = new SimpleModule("codes");
     module.addSerializer(Code.class, new Written());
     module.setDeserializers(new Read());
+    return module;
+  }
+
+  /** Kinds of act by the word that stands in {@code kind}. */
+  @Bean
+  Module actsInJson() {
+    SimpleModule module = new SimpleModule("acts");
+    for (Class<?> kind : AskedAct.kinds()) {
+      module.registerSubtypes(new NamedType(kind, AskedAct.kind(kind)));
+    }
     return module;
   }
 

@@ -6,6 +6,7 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import isokinon.server.work.bench.AskedAct;
 import isokinon.server.work.pumps.DutyForm;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -33,7 +34,7 @@ class RecordsInDescription implements ModelConverter {
     }
     Schema<?> resolved = chain.next().resolve(type, context, chain);
     Class<?> raw = Json.mapper().constructType(type.getType()).getRawClass();
-    if (resolved != null && raw.isRecord() && !isAsked(raw.getSimpleName())) {
+    if (resolved != null && raw.isRecord() && !isAsked(raw)) {
       String ref = resolved.get$ref();
       Schema<?> model =
           ref == null
@@ -47,8 +48,12 @@ class RecordsInDescription implements ModelConverter {
   }
 
   /** What is asked of the server may leave fields out. */
-  private static boolean isAsked(String name) {
-    return name.endsWith("Question") || name.endsWith("Request");
+  private static boolean isAsked(Class<?> record) {
+    String name = record.getSimpleName();
+    return AskedAct.class.isAssignableFrom(record)
+        || name.startsWith("Typed")
+        || name.endsWith("Question")
+        || name.endsWith("Request");
   }
 
   private static void describe(Schema<?> model, Class<?> type) {

@@ -70,7 +70,8 @@ class BenchApiTest {
   void anActSentTwiceIsRecordedOnce() {
     ApiClient.Job job = desk.job("SCR-07").takesIn("renew:outlet-balls");
     String act =
-        "{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\", \"kind\": \"NOTED\", \"text\": \"wet floor\"}"
+        ("{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\","
+                + " \"act\": {\"kind\": \"NOTED\", \"text\": \"wet floor\"}}")
             .formatted(UUID.randomUUID(), job.view().path("seq").asLong());
     String path = "/api/v1/rebuilds/" + job.id() + "/acts";
     ApiClient.Reply first = desk.post(path, act);
@@ -158,10 +159,8 @@ class BenchApiTest {
                 1,
                 "fastener",
                 1,
-                "typed",
-                typed,
-                "unit",
-                unit == null ? "" : unit));
+                "reading",
+                Map.of("typed", typed, "unit", unit == null ? "" : unit)));
     assertThat(reply.status()).isIn(400, 422);
     assertThat(reply.fault("value")).contains(words);
     assertThat(job.elsewhere().view().path("seq")).isEqualTo(job.view().path("seq"));
@@ -180,10 +179,8 @@ class BenchApiTest {
             1,
             "fastener",
             1,
-            "typed",
-            typed,
-            "unit",
-            unit == null ? "" : unit));
+            "reading",
+            Map.of("typed", typed, "unit", unit == null ? "" : unit)));
     JsonNode readings = job.view().at("/step/torque/fasteners/0/readings");
     assertThat(readings.get(readings.size() - 1).asDouble())
         .isCloseTo(nm, org.assertj.core.api.Assertions.within(1e-4));
@@ -206,7 +203,7 @@ class BenchApiTest {
     ApiClient.Job job = atTheFirstTorque();
     job.does(
         "TORQUE_READ",
-        Map.of("step", "diaphragm-b-off", "pass", 1, "fastener", 1, "text", "clicked"));
+        Map.of("step", "diaphragm-b-off", "pass", 1, "fastener", 1, "clicked", true));
     assertThat(job.view().at("/step/torque/fasteners/0/clicked").asBoolean()).isTrue();
     assertThat(job.log().findValuesAsText("say")).anyMatch(s -> s.endsWith("clicked at 30 N·m"));
   }
@@ -217,17 +214,17 @@ class BenchApiTest {
     if (job.stage().equals("TAKE_IN")) {
       job.takesIn("renew:outlet-balls").makesSafe().strips().inspects();
     }
-    Map<String, Object> nbr = Map.of("subject", "L-0120", "items", List.of("outlet-balls"));
-    ApiClient.Reply reply = job.tries("LOT_FITTED", nbr);
+    Map<String, Object> nbr = Map.of("lot", "L-0120", "parts", List.of("outlet-balls"));
+    ApiClient.Reply reply = job.tries("KIT_FITTED", nbr);
     assertThat(reply.status()).isEqualTo(422);
     assertThat(reply.fault("lot")).isEqualTo("Lot L-0120 is over-age: it is not fitted, scrap it.");
     assertThat(
-            job.tries("LOT_FITTED", Map.of("subject", "L-9999", "items", List.of("outlet-balls")))
+            job.tries("KIT_FITTED", Map.of("lot", "L-9999", "parts", List.of("outlet-balls")))
                 .fault("lot"))
         .isEqualTo("No lot is called L-9999.");
     assertThat(
-            job.tries("LOT_FITTED", Map.of("subject", "single", "items", List.of("outlet-balls")))
-                .fault("text"))
+            job.tries("KIT_FITTED", Map.of("lot", "single", "parts", List.of("outlet-balls")))
+                .fault("note"))
         .contains("lot number from the bag");
   }
 
@@ -251,7 +248,7 @@ class BenchApiTest {
     ApiClient.Job job = desk.job("SCR-07");
     ApiClient.Reply reply = job.tries("NOTED", Map.of("text", "x".repeat(3000)));
     assertThat(reply.status()).isEqualTo(400);
-    assertThat(reply.fault("text")).contains("2000");
+    assertThat(reply.fault("act.text")).contains("2000");
   }
 
   @Test
@@ -263,6 +260,6 @@ class BenchApiTest {
     ApiClient.Reply bad =
         desk.get("/api/v1/wrenches/choice?targetNm=15&handleMm=long&adapterMm=50&angleDeg=0");
     assertThat(bad.status()).isEqualTo(400);
-    assertThat(bad.fault("value")).contains("\"long\" is not a number");
+    assertThat(bad.fault("handleMm")).contains("\"long\" is not a number");
   }
 }

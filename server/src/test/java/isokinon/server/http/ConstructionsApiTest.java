@@ -69,33 +69,22 @@ class ConstructionsApiTest {
   @Test
   void theWaysInStandBesideEachOtherBeforeThePumpIsTakenIn() {
     ApiClient.Job job = desk.job("SCR-09");
-    ApiClient.Reply ways =
-        desk.post("/api/v1/rebuilds/" + job.id() + "/ways", "{\"items\": [\"renew:stator\"]}");
+    ApiClient.Reply ways = job.ways("renew:stator");
     assertThat(list(ways.body().path("routes")))
         .extracting(r -> r.path("title").asText() + " " + r.path("minutes").asInt())
         .containsExactly("Pull the pair 55", "Stator alone, over the rotor 59");
     assertThat(list(ways.body().path("routes")))
         .extracting(r -> r.path("followed").asBoolean())
         .containsExactly(true, false);
-    ApiClient.Reply other =
-        desk.post(
-            "/api/v1/rebuilds/" + job.id() + "/ways",
-            "{\"items\": [\"renew:stator\", \"avoid:pair-parted\"]}");
+    ApiClient.Reply other = job.ways("renew:stator", "avoid:pair-parted");
     assertThat(other.body().at("/plan/minutes").asInt()).isEqualTo(59);
-    assertThat(
-            desk.post("/api/v1/rebuilds/" + job.id() + "/ways", "{\"items\": [\"renew:x\"]}")
-                .fault("items"))
-        .isEqualTo("No step of the sheet takes off x.");
+    assertThat(job.ways("renew:x").fault("renew")).isEqualTo("No step of the sheet takes off x.");
   }
 
   @Test
   void aSchoolSaysWhatItsOtherWayCosts() {
     ApiClient.Job job = desk.job("EFF-03");
-    JsonNode ways =
-        desk.post(
-                "/api/v1/rebuilds/" + job.id() + "/ways",
-                "{\"items\": [\"renew:diaphragm-a\", \"renew:diaphragm-b\"]}")
-            .body();
+    JsonNode ways = job.ways("renew:diaphragm-a", "renew:diaphragm-b").body();
     JsonNode sides =
         list(ways.path("schools")).stream()
             .filter(s -> s.path("id").asText().equals("sides"))
@@ -128,7 +117,7 @@ class ConstructionsApiTest {
     ApiClient.Job job = desk.job("DYE-01").takesIn("renew:tube").makesSafe();
     job.answersChecks().does("STEP_DONE", Map.of("step", job.view().at("/step/id").asText()));
     String next = job.view().at("/step/id").asText();
-    job.does("PAUSED", Map.of("subject", "kit", "text", "tube comes Thursday"));
+    job.does("PAUSED", Map.of("waitsFor", "kit", "note", "tube comes Thursday"));
     assertThat(list(desk.get("/api/v1/rebuilds").body()))
         .filteredOn(r -> r.path("pump").asText().equals("DYE-01"))
         .singleElement()

@@ -29,7 +29,7 @@ class FindingApiTest {
   }
 
   private static Map<String, Object> measured(String part, String measure, String typed) {
-    return Map.of("subject", part, "measure", measure, "typed", typed);
+    return Map.of("part", part, "measurement", ApiClient.measurement(measure, typed));
   }
 
   @Test
@@ -44,18 +44,17 @@ class FindingApiTest {
     assertThat(first.path("raised").toString()).contains("known to run dry", "burnt");
     assertThat(first.path("counters").get(0).path("id").asText()).isEqualTo("dry-run-guard");
     ApiClient.Reply sound =
-        job.tries("JUDGED", Map.of("subject", "stator", "items", List.of("sound", "sign:burnt")));
-    assertThat(sound.fault("text")).contains("Burnt: renewed wherever it shows.");
+        job.tries(
+            "JUDGED", Map.of("part", "stator", "verdict", "sound", "signs", List.of("burnt")));
+    assertThat(sound.fault("because")).contains("Burnt: renewed wherever it shows.");
     job.does(
         "CAUSE_FOUND",
-        Map.of("subject", "stator", "items", List.of("dry-run", "counter:dry-run-guard")));
+        Map.of("part", "stator", "cause", "dry-run", "counters", List.of("dry-run-guard")));
     assertThat(finding(job, "stator").path("again").asText())
         .startsWith("Ran dry again on EFF-04: ")
         .contains("nothing was done about it then");
-    assertThat(
-            job.tries("CAUSE_FOUND", Map.of("subject", "stator", "items", List.of("moon")))
-                .fault("items"))
-        .isEqualTo("No cause is called so.");
+    assertThat(job.tries("CAUSE_FOUND", Map.of("part", "stator", "cause", "moon")).fault("cause"))
+        .isEqualTo("No cause is called moon.");
   }
 
   @Test
@@ -72,7 +71,7 @@ class FindingApiTest {
           {"-1", "cannot be"}
         }) {
       ApiClient.Reply reply = job.tries("MEASURED", measured("stator", "bore-wear", bad[0]));
-      assertThat(reply.fault("value")).as(bad[0]).contains(bad[1]);
+      assertThat(reply.fault("bore-wear")).as(bad[0]).contains(bad[1]);
     }
     job.does("MEASURED", measured("stator", "bore-wear", "0.0118 in"));
     JsonNode read = finding(job, "stator").path("measures").get(0);
@@ -85,14 +84,10 @@ class FindingApiTest {
     ApiClient.Job job = atInspect("SCR-01", "inspect:axial-bearing");
     Map<String, Object> read =
         Map.of(
-            "subject",
+            "part",
             "axial-bearing",
-            "measure",
-            "end-float",
-            "typed",
-            "0.12",
-            "items",
-            List.of("gauge:DI-05"));
+            "measurement",
+            Map.of("measure", "end-float", "reading", Map.of("typed", "0.12", "gauge", "DI-05")));
     job.does("MEASURED", read);
     JsonNode measure = finding(job, "axial-bearing").path("measures").get(0);
     assertThat(measure.path("overdue").asBoolean()).isTrue();
@@ -101,14 +96,11 @@ class FindingApiTest {
         job.tries(
             "MEASURED",
             Map.of(
-                "subject",
+                "part",
                 "axial-bearing",
-                "measure",
-                "end-float",
-                "typed",
-                "0.12",
-                "items",
-                List.of("gauge:XX-1")));
+                "measurement",
+                Map.of(
+                    "measure", "end-float", "reading", Map.of("typed", "0.12", "gauge", "XX-1"))));
     assertThat(unknown.fault("gauge")).isEqualTo("No gauge is called XX-1.");
   }
 
@@ -126,8 +118,7 @@ class FindingApiTest {
     }
     double nearRenew = limit.path("watch").asDouble() * 0.1 + limit.path("renew").asDouble() * 0.9;
     job.does("MEASURED", measured(part, limit.path("measure").asText(), "" + nearRenew));
-    job.does(
-        "JUDGED", Map.of("subject", part, "items", List.of("watch"), "text", "holds a season"));
+    job.does("JUDGED", Map.of("part", part, "verdict", "watch", "because", "holds a season"));
     JsonNode next = finding(job, part).path("next");
     assertThat(next.path("hours").asDouble()).isLessThan(next.path("planned").asDouble());
     job.inspects().decides("single", "NBR").builds().proves().does("HANDED_BACK", Map.of());
@@ -172,14 +163,44 @@ class FindingApiTest {
     }
     String step = job.view().at("/step/id").asText();
     String id = step.contains("-a-") ? "gaps-a" : "gaps-b";
-    job.does("CHECKED", Map.of("step", step, "subject", id, "typed", "2,9|2.1"));
+    job.does(
+        "CHECKED",
+        Map.of(
+            "step",
+            step,
+            "check",
+            id,
+            "reading",
+            Map.of("typed", "2,9"),
+            "right",
+            Map.of("typed", "2.1")));
     String checks = job.view().at("/step/checks").toString();
     assertThat(checks).contains("left 2.9, right 2.1 mm: move it 0.4 mm to the left");
     assertThat(
-            job.tries("CHECKED", Map.of("step", step, "subject", id, "typed", "2.9|x"))
+            job.tries(
+                    "CHECKED",
+                    Map.of(
+                        "step",
+                        step,
+                        "check",
+                        id,
+                        "reading",
+                        Map.of("typed", "2.9"),
+                        "right",
+                        Map.of("typed", "x")))
                 .fault("value"))
         .contains("\"x\" is not a number");
-    job.does("CHECKED", Map.of("step", step, "subject", id, "typed", "2.5|2.4"));
+    job.does(
+        "CHECKED",
+        Map.of(
+            "step",
+            step,
+            "check",
+            id,
+            "reading",
+            Map.of("typed", "2.5"),
+            "right",
+            Map.of("typed", "2.4")));
     assertThat(job.view().at("/step/checks").toString()).contains("left 2.5, right 2.4 mm\"");
   }
 }

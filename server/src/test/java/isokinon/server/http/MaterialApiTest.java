@@ -200,16 +200,14 @@ class MaterialApiTest {
     job.does(
         "JUDGED",
         Map.of(
-            "subject",
+            "part",
             "diaphragm-a",
-            "measure",
-            "hardness-change",
-            "typed",
-            "-11",
-            "text",
+            "measurements",
+            List.of(ApiClient.measurement("hardness-change", "-11")),
+            "because",
             "soft",
-            "items",
-            new String[] {"renew"}));
+            "verdict",
+            "renew"));
     JsonNode pair = pair("sulphuric-acid", "CSM");
     assertThat(list(pair.path("seen")))
         .anySatisfy(

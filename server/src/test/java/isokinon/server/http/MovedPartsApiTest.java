@@ -54,10 +54,8 @@ class MovedPartsApiTest {
             + "\n",
         "text/csv");
     ApiClient.Job second = desk.job("EFF-05").takesIn("inspect:inlet-balls").makesSafe().strips();
-    second.does(
-        "JUDGED", Map.of("subject", "inlet-balls", "items", List.of("renew"), "text", "grooved"));
-    second.does(
-        "CAUSE_FOUND", Map.of("subject", "inlet-balls", "items", List.of("age", "counter:none")));
+    second.does("JUDGED", Map.of("part", "inlet-balls", "verdict", "renew", "because", "grooved"));
+    second.does("CAUSE_FOUND", Map.of("part", "inlet-balls", "cause", "age"));
     handsBack(second.inspects(), "SS316");
     JsonNode ended =
         runs("EFF-05").stream()
@@ -169,11 +167,10 @@ class MovedPartsApiTest {
     double before = desk.get("/api/v1/pumps/EFF-02").body().at("/strip/intervalHours").asDouble();
     ApiClient.Job job = desk.job("EFF-02").takesIn("inspect:diaphragm-a").makesSafe().strips();
     double age = hours("EFF-02");
-    job.does(
-        "JUDGED", Map.of("subject", "diaphragm-a", "items", List.of("renew"), "text", "cracked"));
+    job.does("JUDGED", Map.of("part", "diaphragm-a", "verdict", "renew", "because", "cracked"));
     job.does(
         "CAUSE_FOUND",
-        Map.of("subject", "diaphragm-a", "items", List.of("age", "counter:shorter-interval")));
+        Map.of("part", "diaphragm-a", "cause", "age", "counters", List.of("shorter-interval")));
     handsBack(job.inspects(), "CSM");
     JsonNode strip = desk.get("/api/v1/pumps/EFF-02").body().path("strip");
     double shorter = Math.floor(0.8 * age);

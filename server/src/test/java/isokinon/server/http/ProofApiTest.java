@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -37,11 +36,7 @@ class ProofApiTest {
   }
 
   private static Map<String, Object> proved(String id, String typed, String text) {
-    Map<String, Object> act = new HashMap<>();
-    act.put("subject", id);
-    act.put("typed", typed);
-    act.put("text", text);
-    return act;
+    return Map.of("test", id, "reading", Map.of("typed", typed), "timing", text);
   }
 
   @Test
@@ -49,7 +44,7 @@ class ProofApiTest {
     ApiClient.Job job = built("SCR-08", "FKM", "renew:ring-upper");
     assertThat(job.tries("PROVED", proved("leak", "", "")).fault("clock"))
         .isEqualTo("Start its clock, or say how it was timed.");
-    job.does("CLOCK_STARTED", Map.of("subject", "leak"));
+    job.does("CLOCK_STARTED", Map.of("test", "leak"));
     assertThat(test(job, "leak").path("clockUntil").asText()).isEqualTo("2026-03-17T08:10:00Z");
     assertThat(job.view().path("waits").toString()).contains("\"kind\":\"test\"");
     assertThat(job.tries("PROVED", proved("leak", "", "")).fault("clock"))
@@ -57,7 +52,7 @@ class ProofApiTest {
     job.does("PROVED", proved("leak", "", "by the gate clock"));
     assertThat(test(job, "leak").path("passed").asBoolean()).isTrue();
     assertThat(job.log().toString()).contains("by the gate clock");
-    assertThat(job.tries("CLOCK_STARTED", Map.of("subject", "flow")).fault("subject"))
+    assertThat(job.tries("CLOCK_STARTED", Map.of("test", "flow")).fault("test"))
         .isEqualTo("That test has no clock.");
   }
 
@@ -110,11 +105,11 @@ class ProofApiTest {
   @Test
   void aFailedTestSendsTheJobBackAndTheGateIsProvedAgain() {
     ApiClient.Job job = built("DYE-08", "SiC", "renew:front-bushing");
-    ApiClient.Reply early = job.tries("SENT_BACK", Map.of("subject", "current"));
-    assertThat(early.fault("subject")).isEqualTo("Only a test that failed sends the job back.");
+    ApiClient.Reply early = job.tries("SENT_BACK", Map.of("test", "current"));
+    assertThat(early.fault("test")).isEqualTo("Only a test that failed sends the job back.");
     job.does("PROVED", proved("current", "22", ""));
     assertThat(test(job, "current").path("backTo").asText()).isNotEmpty();
-    job.does("SENT_BACK", Map.of("subject", "current"));
+    job.does("SENT_BACK", Map.of("test", "current"));
     assertThat(job.stage()).isEqualTo("MAKE_SAFE");
     assertThat(job.view().path("proof").toString()).doesNotContain("\"answered\":true");
     job.makesSafe().strips();
@@ -139,7 +134,7 @@ class ProofApiTest {
     String subject = retorque.path("subject").asText();
     assertThat(job.tries("SETTLED", Map.of("subject", subject)).fault("wait"))
         .isEqualTo("It is due in 24:00 h; wait, or say why it is done now.");
-    job.does("SETTLED", Map.of("subject", subject, "text", "warm already, shut down tomorrow"));
+    job.does("SETTLED", Map.of("subject", subject, "because", "warm already, shut down tomorrow"));
     assertThat(desk.get("/api/v1/floor").body().path("clocks").toString())
         .doesNotContain(
             "\"rebuild\":" + job.id() + ",\"kind\":\"retorque\",\"subject\":\"" + subject);

@@ -153,7 +153,7 @@ class StatementsTest {
                 "step", step,
                 "pass", torque.path("pass").asInt(),
                 "fastener", torque.path("nextFastener").asInt(),
-                "typed", torque.path("targetNm").asText()));
+                "reading", Map.of("typed", torque.path("targetNm").asText())));
         last = STATEMENTS.get();
         first = first == 0 ? last : first;
         job.torques();

@@ -105,8 +105,8 @@ class StoresApiTest {
   void whatIsBookedAtTheBenchIsOutUntilItIsUsedOrBroughtBack() {
     int first = quantity("L-1007");
     ApiClient.Job job = desk.job("SCR-01").takesIn("renew:stator").makesSafe().strips().inspects();
-    Map<String, ?> booked = Map.of("subject", "L-1007", "items", new String[] {"stator"});
-    job.does("LOT_FITTED", booked);
+    Map<String, ?> booked = Map.of("lot", "L-1007", "parts", new String[] {"stator"});
+    job.does("KIT_FITTED", booked);
     assertThat(quantity("L-1007")).isEqualTo(first - 1);
     assertThat(job.view().at("/decide/out/0/fitted").asBoolean()).isTrue();
     assertThat(job.view().at("/decide/lots"))
@@ -116,19 +116,18 @@ class StoresApiTest {
               assertThat(l.path("id").asText()).isEqualTo("L-1007");
               assertThat(l.path("quantity").asInt()).isEqualTo(first);
             });
-    job.does("LOT_FITTED", booked);
+    job.does("KIT_FITTED", booked);
     assertThat(quantity("L-1007")).as("booked again, not taken again").isEqualTo(first - 1);
     act("count", "\"lot\": \"L-1007\", \"count\": 1");
     assertThat(act("reserve", "\"lot\": \"L-1007\", \"pump\": \"EFF-04\"").status()).isEqualTo(200);
     job.does(
-        "LOT_FITTED",
-        Map.of("subject", "single", "items", new String[] {"stator"}, "text", "bag 9"));
+        "KIT_FITTED", Map.of("lot", "single", "parts", new String[] {"stator"}, "note", "bag 9"));
     assertThat(job.view().at("/decide/out/0/fitted").asBoolean()).isFalse();
     act("return", "\"lot\": \"L-1007\", \"rebuild\": " + job.id());
     act("count", "\"lot\": \"L-1007\", \"count\": 1");
-    assertThat(job.tries("LOT_FITTED", booked).fault("lot")).contains("held for another pump");
+    assertThat(job.tries("KIT_FITTED", booked).fault("lot")).contains("held for another pump");
     act("scrap", "\"lot\": \"L-1007\"");
-    assertThat(job.tries("LOT_FITTED", booked).fault("lot")).contains("used up");
+    assertThat(job.tries("KIT_FITTED", booked).fault("lot")).contains("used up");
   }
 
   @Test
@@ -187,12 +186,11 @@ class StoresApiTest {
     assertThat(desk.post("/api/v1/stores/kept", keep.replace("sound", "fine")).fault("condition"))
         .isNotNull();
     assertThat(
-            job.tries("LOT_FITTED", Map.of("subject", "K-777", "items", new String[] {"stator"}))
+            job.tries("KIT_FITTED", Map.of("lot", "K-777", "parts", new String[] {"stator"}))
                 .status())
         .isEqualTo(422);
     assertThat(
-            job.tries("LOT_FITTED", Map.of("subject", id, "items", new String[] {"stator"}))
-                .status())
+            job.tries("KIT_FITTED", Map.of("lot", id, "parts", new String[] {"stator"})).status())
         .isEqualTo(200);
   }
 }

@@ -81,11 +81,17 @@ class SymptomsApiTest {
   void whatItTurnedOutToBeCountsNextTime() {
     double before = chance("DYE-11", "thrust-worn");
     ApiClient.Job job = desk.job("DYE-11");
-    job.does("SYMPTOMS_TOLD", Map.of("subject", "bushings-worn", "items", List.of("seen:noise")));
+    job.does(
+        "SYMPTOMS_TOLD",
+        Map.of(
+            "suspected",
+            "bushings-worn",
+            "observations",
+            List.of(Map.of("kind", "seen", "id", "noise"))));
     job.takesIn("renew:bushing").makesSafe().strips().inspects();
-    job.does("FAULT_FOUND", Map.of("subject", "thrust-worn"));
-    assertThat(job.tries("FAULT_FOUND", Map.of("subject", "moon")).fault("subject"))
-        .isEqualTo("No fault is called so.");
+    job.does("FAULT_FOUND", Map.of("fault", "thrust-worn"));
+    assertThat(job.tries("FAULT_FOUND", Map.of("fault", "moon")).fault("fault"))
+        .isEqualTo("No fault is called moon.");
     job.decides("single", "SiC").builds().proves();
     assertThat(job.view().at("/fault/said").asText()).isEqualTo("Thrust ring or disc worn");
     job.does("HANDED_BACK", Map.of());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -32,16 +33,14 @@ class HandBackRecordTest {
     job.does(
         "JUDGED",
         Map.of(
-            "subject",
+            "part",
             "outer-plate-a",
-            "measure",
-            "edge-wear",
-            "typed",
-            "0.25",
-            "text",
+            "measurements",
+            List.of(ApiClient.measurement("edge-wear", "0.25")),
+            "because",
             "edge <worn> & bright",
-            "items",
-            new String[] {"watch"}));
+            "verdict",
+            "watch"));
     job.inspects().decides("L-0411", "FKM").builds().proves().does("HANDED_BACK", Map.of());
     String record = text(job);
     assertThat(record)

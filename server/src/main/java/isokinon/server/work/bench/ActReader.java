@@ -1,66 +1,98 @@
 package isokinon.server.work.bench;
 
+import isokinon.core.act.GaugeUse;
+import isokinon.core.act.Measurement;
+import isokinon.core.act.Reading;
+import isokinon.core.act.StepAct;
 import isokinon.core.diaphragm.ShuttleGaps;
-import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
+import isokinon.server.db.GaugeRow;
+import isokinon.server.work.instruments.GaugeRack;
 import isokinon.server.work.instruments.Readings;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
-import java.util.List;
 import java.util.Optional;
 
-/** Makes an act of what was typed: the reading in the unit that the sheet asks for. */
+/** Makes numbers of what was typed, in the units that the sheet asks for, and knows the gauges. */
 final class ActReader {
 
-  /** Parts the two readings of a pair. */
-  private static final String PAIR = "|";
+  private static final String VALUE = "value";
+  private static final String NM = "N·m";
 
-  private ActReader() {}
+  private final Rebuild rebuild;
+  private final Sheet sheet;
+  private final GaugeRack rack;
 
-  /**
-   * The act that a request asks for.
-   *
-   * @param marked its items, with what a wear seen is recorded as
-   * @throws RequestProblem where its reading is no reading
-   */
-  static Act read(ActRequest r, Rebuild rebuild, List<String> marked) {
-    Optional<Double> value = Optional.empty();
-    String unit = "";
-    Optional<Handling.Check> pair =
-        check(r, rebuild.sheet()).filter(c -> c.pair() && r.typed().contains(PAIR));
-    if (pair.isPresent()) {
-      return evened(r, pair.get());
-    }
-    if (!r.typed().isBlank()) {
-      unit = askedUnit(r, rebuild.sheet());
-      value = Optional.of(Readings.parse(r.typed(), r.unit(), unit));
-    } else if (r.kind() == Act.Kind.TORQUE_READ && r.text().equals("clicked")) {
-      unit = "N·m";
-      value = fastening(r, rebuild.sheet()).map(f -> setting(f, r.pass(), rebuild));
-    }
-    return new Act(
-        r.kind(),
-        r.kind() == Act.Kind.JUDGED || r.kind() == Act.Kind.MEASURED ? r.measure() : r.step(),
-        r.subject(),
-        r.pass(),
-        r.fastener(),
-        value,
-        unit,
-        r.text(),
-        marked);
+  ActReader(Rebuild rebuild, GaugeRack rack) {
+    this.rebuild = rebuild;
+    this.sheet = rebuild.sheet();
+    this.rack = rack;
   }
 
-  /** A pair of readings, left and right: their difference is recorded, both stand in the text. */
-  private static Act evened(ActRequest r, Handling.Check check) {
-    String left = r.typed().substring(0, r.typed().indexOf(PAIR));
-    String right = r.typed().substring(r.typed().indexOf(PAIR) + PAIR.length());
-    double l = Readings.parse(left, r.unit(), check.unit());
-    double rt = Readings.parse(right, r.unit(), check.unit());
+  /** The reading of an energy at the gate; empty where nothing was typed. */
+  Optional<Reading> hazard(String hazard, TypedReading given) {
+    return read(
+        given,
+        sheet.hazards().stream()
+            .filter(h -> h.id().equals(hazard))
+            .map(Sheet.Hazard::unit)
+            .findFirst(),
+        VALUE);
+  }
+
+  /** The reading of a test; empty where nothing was typed. */
+  Optional<Reading> test(String test, TypedReading given) {
+    return read(
+        given,
+        sheet.proof().stream()
+            .filter(t -> t.id().equals(test))
+            .map(Sheet.ProofTest::unit)
+            .findFirst(),
+        VALUE);
+  }
+
+  /** A reading of a part; a fault of it stands at its measure. */
+  Measurement measurement(String part, TypedMeasurement given) {
+    Optional<String> unit =
+        sheet.part(part).stream()
+            .flatMap(p -> p.limits().stream())
+            .filter(l -> l.measure().equals(given.measure()))
+            .map(Part.Limit::unit)
+            .findFirst();
+    Reading reading =
+        read(given.reading(), unit, given.measure())
+            .orElseThrow(
+                () -> RequestProblem.notNow(given.measure(), "Type what the gauge shows."));
+    return new Measurement(given.measure(), reading, gauge(given.reading()));
+  }
+
+  /**
+   * The answer to a check. Of a pair of readings the difference is recorded, and both stand in the
+   * note.
+   */
+  StepAct.Checked checked(AskedStepAct.Checked asked) {
+    Optional<Handling.Check> check =
+        sheet.handling(asked.step()).stream()
+            .flatMap(h -> h.checks().stream())
+            .filter(c -> c.id().equals(asked.check()))
+            .findFirst();
+    Optional<String> unit = check.map(Handling.Check::unit);
+    Optional<Reading> reading = read(asked.reading(), unit, VALUE);
+    Optional<Reading> right = read(asked.right(), unit, VALUE);
+    return reading.isPresent() && right.isPresent() && check.get().pair()
+        ? evened(asked, check.get(), reading.get().value(), right.get().value())
+        : new StepAct.Checked(asked.step(), asked.check(), reading, "");
+  }
+
+  private static StepAct.Checked evened(
+      AskedStepAct.Checked asked, Handling.Check check, double left, double right) {
     try {
-      ShuttleGaps gaps = ShuttleGaps.of(l, rt, check.max().orElse(ShuttleGaps.USUAL_MM));
-      String both = "left " + Text.plain(l) + ", right " + Text.plain(rt) + " " + check.unit();
+      ShuttleGaps gaps = ShuttleGaps.of(left, right, check.max().orElse(ShuttleGaps.USUAL_MM));
+      String both =
+          "left " + Text.plain(left) + ", right " + Text.plain(right) + " " + check.unit();
       String move =
           gaps.even()
               ? ""
@@ -68,60 +100,59 @@ final class ActReader {
                   + Text.plain(Math.abs(gaps.shiftMm()))
                   + " mm to the "
                   + (gaps.shiftMm() > 0 ? "right" : "left");
-      return Act.of(r.kind(), r.step(), r.subject())
-          .reading(Math.abs(gaps.differenceMm()), check.unit())
-          .saying(both + move);
+      return new StepAct.Checked(
+          asked.step(),
+          asked.check(),
+          Optional.of(new Reading(Math.abs(gaps.differenceMm()), check.unit())),
+          both + move);
     } catch (IllegalArgumentException e) {
-      throw RequestProblem.invalid("value", e.getMessage());
+      throw RequestProblem.invalid(VALUE, e.getMessage());
     }
   }
 
-  private static Optional<Handling.Check> check(ActRequest r, Sheet sheet) {
-    return sheet.handling(r.step()).stream()
-        .flatMap(h -> h.checks().stream())
-        .filter(c -> r.kind() == Act.Kind.CHECKED && c.id().equals(r.subject()))
-        .findFirst();
+  /** A torque; where a click wrench gave way, the setting of the pass. */
+  StepAct.TorqueRead torqueRead(AskedStepAct.TorqueRead asked) {
+    double nm =
+        read(asked.reading(), Optional.of(NM), VALUE)
+            .map(Reading::value)
+            .or(() -> asked.clicked() ? setting(asked) : Optional.empty())
+            .orElseThrow(
+                () -> RequestProblem.notNow(VALUE, "Type what the wrench shows, in " + NM + "."));
+    return new StepAct.TorqueRead(
+        asked.step(), asked.pass(), asked.fastener(), nm, asked.clicked(), gauge(asked.reading()));
   }
 
-  private static double setting(Handling.Fastening joint, int pass, Rebuild rebuild) {
+  private Optional<Double> setting(AskedStepAct.TorqueRead asked) {
     int percent =
         rebuild
             .currentStep()
             .flatMap(rebuild::torque)
-            .filter(t -> pass >= 1 && pass <= Math.max(t.fullPass(), t.lastRound()))
-            .map(t -> t.percent(pass))
+            .filter(t -> asked.pass() >= 1 && asked.pass() <= Math.max(t.fullPass(), t.lastRound()))
+            .map(t -> t.percent(asked.pass()))
             .orElse(100);
-    return joint.targetNm() * percent / 100;
+    return sheet.fastening(asked.step()).map(f -> f.targetNm() * percent / 100);
   }
 
-  private static Optional<Handling.Fastening> fastening(ActRequest r, Sheet sheet) {
-    return sheet.fastening(r.step());
+  /** The gauge of a reading, and whether its calibration has run out. */
+  Optional<GaugeUse> gauge(TypedReading given) {
+    return Optional.ofNullable(given)
+        .map(TypedReading::gauge)
+        .filter(g -> !g.isBlank())
+        .map(
+            id -> {
+              GaugeRow gauge = rack.gauge(id);
+              return new GaugeUse(gauge.id(), rack.overdue(gauge));
+            });
   }
 
-  private static String askedUnit(ActRequest r, Sheet sheet) {
-    return switch (r.kind()) {
-      case TORQUE_READ -> "N·m";
-      case CHECKED -> check(r, sheet).map(Handling.Check::unit).orElse("");
-      case PROVED_SAFE ->
-          sheet.hazards().stream()
-              .filter(h -> h.id().equals(r.subject()))
-              .map(Sheet.Hazard::unit)
-              .findFirst()
-              .orElse("");
-      case PROVED ->
-          sheet.proof().stream()
-              .filter(t -> t.id().equals(r.subject()))
-              .map(Sheet.ProofTest::unit)
-              .findFirst()
-              .orElse("");
-      case JUDGED, MEASURED ->
-          sheet.part(r.subject()).stream()
-              .flatMap(p -> p.limits().stream())
-              .filter(l -> l.measure().equals(r.measure()))
-              .map(l -> l.unit())
-              .findFirst()
-              .orElse("");
-      default -> "";
-    };
+  private static Optional<Reading> read(TypedReading given, Optional<String> asked, String path) {
+    if (given == null || given.typed() == null || given.typed().isBlank()) {
+      return Optional.empty();
+    }
+    String unit = asked.orElse("");
+    return Optional.of(
+        new Reading(
+            Readings.parse(given.typed(), given.unit() == null ? "" : given.unit(), unit, path),
+            unit));
   }
 }

@@ -1,10 +1,12 @@
 package isokinon.server.work.bench;
 
-import isokinon.core.rebuild.Act;
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.Stage;
 import isokinon.core.rebuild.ActRefusal;
-import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
-import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
 import isokinon.server.access.People;
@@ -17,7 +19,9 @@ import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.inspection.FindingView;
 import isokinon.server.work.inspection.InspectionLog;
+import isokinon.server.work.inspection.NextLooks;
 import isokinon.server.work.inspection.PartAssessment;
+import isokinon.server.work.instruments.GaugeRack;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.pumps.PumpRegister;
@@ -30,7 +34,6 @@ import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.ActDescriptions;
 import isokinon.server.work.stages.BenchView;
 import isokinon.server.work.stages.BenchViewer;
-import isokinon.server.work.stages.HandBackViewer;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.WaysView;
 import isokinon.server.work.stores.KeptParts;
@@ -58,7 +61,8 @@ public class Bench {
   private final Sheets sheets;
   private final People people;
   private final BenchViewer viewer;
-  private final HandBackViewer handBackViewer;
+  private final NextLooks nextLooks;
+  private final GaugeRack rack;
   private final ShelfLifeService shelf;
   private final InspectionLog findingLog;
   private final PartAssessment findings;
@@ -75,7 +79,8 @@ public class Bench {
       Sheets sheets,
       People people,
       BenchViewer viewer,
-      HandBackViewer handBackViewer,
+      NextLooks nextLooks,
+      GaugeRack rack,
       ShelfLifeService shelf,
       InspectionLog findingLog,
       PartAssessment findings,
@@ -90,7 +95,8 @@ public class Bench {
     this.sheets = sheets;
     this.people = people;
     this.viewer = viewer;
-    this.handBackViewer = handBackViewer;
+    this.nextLooks = nextLooks;
+    this.rack = rack;
     this.shelf = shelf;
     this.findingLog = findingLog;
     this.findings = findings;
@@ -187,23 +193,21 @@ public class Bench {
    * What taking in would lead to: the ways in beside each other, and what each way of each school
    * costs.
    *
-   * @param items what the take-in would hold, as an act's items
-   * @throws RequestProblem where the items name what the sheet does not know
+   * @param asked what the take-in would ask for
+   * @throws RequestProblem where it names what the sheet does not know
    */
-  public WaysView ways(long id, List<String> items) {
+  public WaysView ways(long id, AskedJobAct.TakenIn asked) {
     Job job = jobs.job(id);
     Rebuild rebuild = job.rebuild();
     if (rebuild.stage() != Stage.TAKE_IN) {
       return viewer.ways(job.pump(), rebuild);
     }
-    Act act = Act.of(Act.Kind.TAKEN_IN, "", "").saying("asked").with(items);
+    Act act = asked.read(new ActReader(rebuild, rack));
     Optional<ActRefusal> refusal = rebuild.refuse(act, false, clock.instant());
     if (refusal.isPresent()) {
       throw RequestProblem.notNow(refusal.get().path(), refusal.get().message());
     }
-    return viewer.ways(
-        job.pump(),
-        rebuild.plus(new BenchEvent(rebuild.seq() + 1, clock.instant(), "", false, act)));
+    return viewer.ways(job.pump(), rebuild.plus(supposed(rebuild, act)));
   }
 
   /**
@@ -226,7 +230,7 @@ public class Bench {
     if (request.seen() != rebuild.seq()) {
       throw RequestProblem.stale(staleSentence(rebuild, request.seen()), viewer.view(job));
     }
-    Act asked = ActReader.read(request, rebuild, findingLog.marked(request.items()));
+    Act asked = request.act().read(new ActReader(rebuild, rack));
     Optional<ActRefusal> refusal =
         rebuild
             .refuse(asked, lead, clock.instant())
@@ -235,31 +239,36 @@ public class Bench {
     if (refusal.isPresent()) {
       throw RequestProblem.notNow(refusal.get().path(), refusal.get().message());
     }
-    Act act =
-        asked.kind() == Act.Kind.HANDED_BACK
-            ? asked.saying(HandBackViewer.DUE + handBackViewer.nextDue(job))
-            : asked;
     OffsetDateTime now = OffsetDateTime.now(clock);
-    BenchEvent event = new BenchEvent(rebuild.seq() + 1, now.toInstant(), request.who(), lead, act);
-    EventRow recorded = EventRows.row(id, request.key().toString(), now, event);
-    store.append(recorded);
-    findingLog.record(job, recorded, act);
-    if (act.kind() == Act.Kind.HANDED_BACK) {
+    Act act =
+        asked instanceof JobAct.HandedBack
+            ? new JobAct.HandedBack(Optional.of(nextLooks.due(job, now.toLocalDate())), "")
+            : asked;
+    BenchEvent<?> event =
+        new BenchEvent<>(rebuild.seq() + 1, now.toInstant(), request.who(), lead, act);
+    store.append(EventRows.row(id, request.key().toString(), now, event));
+    findingLog.record(job, event, now);
+    if (act instanceof JobAct.HandedBack) {
       handBack.close(job, now, request.who());
       return view(id);
     }
     Rebuild after = rebuild.plus(event);
-    if (act.kind() == Act.Kind.LOT_FITTED) {
-      shelves.handOut(act.subject(), new Job(row, job.pump(), after), request.who());
+    if (act instanceof PartAct.KitFitted kit) {
+      shelves.handOut(kit.lot(), new Job(row, job.pump(), after), request.who());
     }
     return viewer.view(new Job(row, job.pump(), after));
+  }
+
+  /** An act as if it were recorded now, to see what it would lead to. */
+  private BenchEvent<?> supposed(Rebuild rebuild, Act act) {
+    return new BenchEvent<>(rebuild.seq() + 1, clock.instant(), "", false, act);
   }
 
   private static String staleSentence(Rebuild rebuild, long seen) {
     if (seen > rebuild.seq()) {
       return "This device saw entries that are not recorded here. This is the state now.";
     }
-    BenchEvent last = rebuild.events().get(rebuild.events().size() - 1);
+    BenchEvent<?> last = rebuild.events().get(rebuild.events().size() - 1);
     return last.who()
         + " was here first: "
         + ActDescriptions.say(rebuild.sheet(), last.act())
@@ -272,28 +281,25 @@ public class Bench {
    * A lot must be on the shelf and in date; one past its first date needs a recorded inspection.
    */
   private Optional<ActRefusal> shelfRefusal(Job job, Act act) {
-    if (act.kind() != Act.Kind.LOT_FITTED) {
+    if (!(act instanceof PartAct.KitFitted kit)) {
       return Optional.empty();
     }
-    if (act.subject().equals(SINGLE_PARTS)) {
-      return act.text().isBlank()
+    if (kit.lot().equals(SINGLE_PARTS)) {
+      return kit.note().isBlank()
           ? Optional.of(
-              new ActRefusal("text", "Write the lot number from the bag of the single parts."))
+              new ActRefusal("note", "Write the lot number from the bag of the single parts."))
           : Optional.empty();
     }
-    if (act.subject().startsWith(KeptParts.KEPT)) {
-      return keptParts.kept(act.subject()).isPresent()
+    if (kit.lot().startsWith(KeptParts.KEPT)) {
+      return keptParts.kept(kit.lot()).isPresent()
           ? Optional.empty()
-          : Optional.of(new ActRefusal("lot", "No part is kept as " + act.subject() + "."));
+          : Optional.of(new ActRefusal("lot", "No part is kept as " + kit.lot() + "."));
     }
     return stores
-        .lot(act.subject())
+        .lot(kit.lot())
         .map(
             lot -> {
-              Rebuild booked =
-                  job.rebuild()
-                      .plus(
-                          new BenchEvent(job.rebuild().seq() + 1, clock.instant(), "", false, act));
+              Rebuild booked = job.rebuild().plus(supposed(job.rebuild(), act));
               Optional<String> shortOf =
                   shelves.shortOf(lot, new Job(job.row(), job.pump(), booked));
               if (shortOf.isPresent()) {
@@ -305,16 +311,16 @@ public class Bench {
                     new ActRefusal(
                         "lot", "Lot " + lot.id() + " is over-age: it is not fitted, scrap it."));
               }
-              if (status == LotStatus.NEEDS_INSPECTION && act.text().isBlank()) {
+              if (status == LotStatus.NEEDS_INSPECTION && kit.note().isBlank()) {
                 return Optional.of(
                     new ActRefusal(
-                        "text",
+                        "note",
                         "Lot "
                             + lot.id()
                             + " is past its first date: write what its inspection showed."));
               }
               return Optional.<ActRefusal>empty();
             })
-        .orElse(Optional.of(new ActRefusal("lot", "No lot is called " + act.subject() + ".")));
+        .orElse(Optional.of(new ActRefusal("lot", "No lot is called " + kit.lot() + ".")));
   }
 }

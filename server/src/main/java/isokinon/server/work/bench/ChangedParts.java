@@ -1,6 +1,7 @@
 package isokinon.server.work.bench;
 
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.PartAct;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.wetend.Roles;
@@ -112,15 +113,18 @@ class ChangedParts {
   }
 
   /** The judgement by which one of these parts was found bad. */
-  private static Optional<BenchEvent> found(Rebuild rebuild, List<Part> parts) {
-    return parts.stream().flatMap(p -> rebuild.condemned(p.id()).stream()).findFirst();
+  private static Optional<PartAct.Judged> found(Rebuild rebuild, List<Part> parts) {
+    return parts.stream()
+        .flatMap(p -> rebuild.condemned(p.id()).stream())
+        .map(BenchEvent::act)
+        .findFirst();
   }
 
   /**
    * Ends the run of what came out. It counts as failed only where a part of it was judged so at the
    * bench; what was changed because it was due came out sound.
    */
-  private void takeOut(FittedPartRow f, Optional<BenchEvent> found, Job job, LocalDate day) {
+  private void takeOut(FittedPartRow f, Optional<PartAct.Judged> found, Job job, LocalDate day) {
     PumpRow pump = job.pump();
     pumps.takeOut(pump.tag(), f.role(), f.place());
     pumps.addRun(
@@ -160,15 +164,15 @@ class ChangedParts {
   }
 
   /** Why a part came out: the cause where it was said, and what was seen. */
-  private String cause(Rebuild rebuild, Optional<BenchEvent> judged) {
+  private String cause(Rebuild rebuild, Optional<PartAct.Judged> judged) {
     return Text.clipped(
         judged
             .map(
                 j ->
                     rebuild
-                        .cause(j.act().subject())
-                        .map(e -> findings.causeWords(e, j.act().text()))
-                        .orElse(j.act().text()))
+                        .cause(j.part())
+                        .map(e -> findings.causeWords(e.act(), j.because()))
+                        .orElse(j.because()))
             .orElse("changed sound"),
         MOST_CAUSE);
   }

@@ -1,10 +1,13 @@
 package isokinon.server.work.drawing;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Stage;
 import isokinon.core.plan.Plan;
-import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
-import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.db.PumpRow;
@@ -75,10 +78,11 @@ public final class RailViewer {
     return rebuild.events().stream()
         .filter(
             e ->
-                switch (e.act().kind()) {
-                  case TAKEN_IN, WAY_CHOSEN, MATERIAL_CHOSEN, SENT_BACK -> true;
-                  default -> false;
-                })
+                e.act() instanceof JobAct.TakenIn
+                    || e.act() instanceof JobAct.WayChosen
+                    || e.act() instanceof PartAct.MaterialChosen
+                    || e.act() instanceof PartAct.KitFitted
+                    || e.act() instanceof ProofAct.SentBack)
         .mapToLong(BenchEvent::seq)
         .max()
         .orElse(0);
@@ -151,7 +155,7 @@ public final class RailViewer {
           : new Known(StateMark.RENEW, "renew", verdict.isPresent() ? "by finding" : "");
     }
     if (verdict.isPresent()) {
-      String said = rebuild.judgement(part.id()).map(e -> e.act().text()).orElse("");
+      String said = rebuild.judgement(part.id()).map(e -> e.act().because()).orElse("");
       return switch (verdict.get()) {
         case SOUND -> new Known(StateMark.SOUND, building ? "kept" : "sound", "");
         case WATCH -> new Known(StateMark.WATCH, building ? "kept" : "watch", said);

@@ -1,9 +1,9 @@
 package isokinon.server.work.floor;
 
+import isokinon.core.act.Stage;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.Policies.Way;
-import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Family;
 import isokinon.server.db.BenchMapper;
 import isokinon.server.db.FindingMapper;

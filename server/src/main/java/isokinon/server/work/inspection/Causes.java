@@ -1,12 +1,13 @@
 package isokinon.server.work.inspection;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.PartAct;
 import isokinon.core.diagnosis.Belief;
 import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.diagnosis.DiagnosisLibrary.Cause;
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
 import isokinon.core.diagnosis.Evidence;
 import isokinon.core.material.Material;
-import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.Sheet;
@@ -42,12 +43,6 @@ import org.springframework.stereotype.Component;
 /** Why a part wore: base rates of the family and of this shop, changed by all that is known. */
 @Component
 public class Causes {
-
-  /** Prefix of an act's item that names a counter-measure. */
-  static final String COUNTER = "counter:";
-
-  /** What someone says who looked and does not know. */
-  static final String UNKNOWN = "unknown";
 
   /** Under this many bits a sighting is not worth naming. */
   private static final double WORTH_NAMING_BITS = 0.4;
@@ -225,7 +220,7 @@ public class Causes {
 
   /** The same cause on this pump before, as a sentence. */
   String again(PumpRow pump, Optional<String> cause, long rebuild) {
-    if (cause.isEmpty() || cause.get().equals(UNKNOWN)) {
+    if (cause.isEmpty()) {
       return "";
     }
     List<CauseRow> before =
@@ -262,18 +257,15 @@ public class Causes {
             .toList();
   }
 
-  CauseSaid said(BenchEvent e, ZoneId zone) {
-    String id = e.act().items().get(0);
+  CauseSaid said(BenchEvent<PartAct.CauseFound> e, ZoneId zone) {
     return new CauseSaid(
-        id,
-        diagnosis.library().cause(id).map(Cause::title).orElse("Not known"),
-        e.act().items().stream()
-            .filter(i -> i.startsWith(COUNTER))
-            .map(i -> i.substring(COUNTER.length()))
+        e.act().cause(),
+        e.act().cause().flatMap(diagnosis.library()::cause).map(Cause::title).orElse("Not known"),
+        e.act().counters().stream()
             .flatMap(c -> diagnosis.library().counter(c).stream())
             .map(DiagnosisLibrary.Counter::title)
             .toList(),
-        e.act().text(),
+        e.act().note(),
         e.who(),
         Text.day(LocalDate.ofInstant(e.at(), zone)));
   }

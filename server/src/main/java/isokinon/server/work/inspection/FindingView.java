@@ -83,7 +83,16 @@ public record FindingView(
   /** The next look: hours from now, against the planned interval. */
   public record NextView(double planned, double hours, String because) {}
 
-  /** What was said of the cause. */
+  /**
+   * What was said of the cause.
+   *
+   * @param id of the cause; absent where it is not known
+   */
   public record CauseSaid(
-      String id, String title, List<String> counters, String note, String by, String at) {}
+      Optional<String> id,
+      String title,
+      List<String> counters,
+      String note,
+      String by,
+      String at) {}
 }

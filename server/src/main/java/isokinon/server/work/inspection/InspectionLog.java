@@ -1,30 +1,29 @@
 package isokinon.server.work.inspection;
 
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.GaugeUse;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.Measurement;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
 import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.inspect.Outcome;
-import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.ActRefusal;
-import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
-import isokinon.core.sheet.Part.Verdict;
-import isokinon.core.value.Code;
 import isokinon.server.db.CauseRow;
-import isokinon.server.db.EventRow;
 import isokinon.server.db.FindingMapper;
 import isokinon.server.db.NextLookRow;
 import isokinon.server.db.ReadingRow;
-import isokinon.server.work.instruments.GaugeRack;
 import isokinon.server.work.library.ShopDiagnosis;
 import isokinon.server.work.rebuild.Job;
-import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import java.time.OffsetDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 
 /**
@@ -40,71 +39,50 @@ public class InspectionLog {
   private final ShopDiagnosis diagnosis;
   private final PartAssessment findings;
   private final NextLooks nextLooks;
-  private final GaugeRack rack;
 
   InspectionLog(
-      FindingMapper store,
-      ShopDiagnosis diagnosis,
-      PartAssessment findings,
-      NextLooks nextLooks,
-      GaugeRack rack) {
+      FindingMapper store, ShopDiagnosis diagnosis, PartAssessment findings, NextLooks nextLooks) {
     this.store = store;
     this.diagnosis = diagnosis;
     this.findings = findings;
     this.nextLooks = nextLooks;
-    this.rack = rack;
-  }
-
-  /**
-   * The items of an act as they are recorded: a gauge out of calibration is marked.
-   *
-   * @throws RequestProblem where a gauge is named that the shop does not have
-   */
-  public List<String> marked(List<String> items) {
-    List<String> marked = new ArrayList<>(items);
-    marked.remove(PartAssessment.OVERDUE);
-    for (String item : items) {
-      if (item.startsWith(PartAssessment.GAUGE)) {
-        if (rack.overdue(rack.gauge(item.substring(PartAssessment.GAUGE.length())))) {
-          marked.add(PartAssessment.OVERDUE);
-        }
-      }
-    }
-    return marked;
   }
 
   /** Why an act does not fit what the tables know; empty where it does. */
   public Optional<ActRefusal> refuse(Act act, Rebuild rebuild) {
     DiagnosisLibrary known = diagnosis.library();
-    return switch (act.kind()) {
-      case JUDGED -> betterThanSeen(act, rebuild);
-      case CAUSE_FOUND ->
-          act.items().stream()
-                  .findFirst()
-                  .filter(c -> c.equals(Causes.UNKNOWN) || known.cause(c).isPresent())
-                  .isPresent()
-              ? Optional.empty()
-              : Optional.of(new ActRefusal("items", "No cause is called so."));
-      case FAULT_FOUND ->
-          act.subject().equals("other") || known.fault(act.subject()).isPresent()
-              ? Optional.empty()
-              : Optional.of(new ActRefusal("subject", "No fault is called so."));
-      default -> Optional.empty();
-    };
+    if (act instanceof PartAct.Judged judged) {
+      return unknown("signs", "sign of wear", judged.signs(), known::signature)
+          .or(() -> betterThanSeen(judged, rebuild));
+    }
+    if (act instanceof PartAct.CauseFound found) {
+      return unknown("cause", "cause", found.cause().stream().toList(), known::cause)
+          .or(() -> unknown("counters", "counter-measure", found.counters(), known::counter));
+    }
+    if (act instanceof JobAct.FaultFound found) {
+      return unknown("fault", "fault", found.fault().stream().toList(), known::fault);
+    }
+    return Optional.empty();
   }
 
-  private Optional<ActRefusal> betterThanSeen(Act act, Rebuild rebuild) {
-    Optional<Part> part = rebuild.sheet().part(act.subject());
-    Optional<Verdict> said =
-        act.items().stream().findFirst().flatMap(v -> Code.parse(Verdict.class, v));
-    if (part.isEmpty() || said.isEmpty() || !act.text().isBlank()) {
+  private static Optional<ActRefusal> unknown(
+      String path, String kind, List<String> ids, Function<String, Optional<?>> known) {
+    return ids.stream()
+        .filter(id -> known.apply(id).isEmpty())
+        .findFirst()
+        .map(id -> new ActRefusal(path, "No " + kind + " is called " + id + "."));
+  }
+
+  private Optional<ActRefusal> betterThanSeen(PartAct.Judged act, Rebuild rebuild) {
+    Optional<Part> part = rebuild.sheet().part(act.part());
+    if (part.isEmpty() || !act.because().isBlank()) {
       return Optional.empty();
     }
-    Outcome outcome = findings.outcome(rebuild, part.get(), act.items());
-    return outcome.verdict().compareTo(said.get()) > 0
+    Outcome outcome = findings.outcome(rebuild, part.get(), act);
+    return outcome.verdict().compareTo(act.verdict()) > 0
         ? Optional.of(
             new ActRefusal(
-                "text",
+                "because",
                 outcome.because().get(0)
                     + " To judge it better than "
                     + outcome.verdict().code()
@@ -112,25 +90,35 @@ public class InspectionLog {
         : Optional.empty();
   }
 
-  /** Keeps a reading. */
-  public void record(Job job, EventRow event, Act act) {
-    boolean ofPart = act.kind() == Act.Kind.MEASURED || act.kind() == Act.Kind.JUDGED;
-    boolean ofProof = act.kind() == Act.Kind.PROVED;
-    if (act.value().isEmpty() || !(ofPart || ofProof) || (ofPart && act.step().isEmpty())) {
-      return;
+  /** Keeps the readings of an act. */
+  public void record(Job job, BenchEvent<?> event, OffsetDateTime at) {
+    if (event.act() instanceof PartAct.Measured act) {
+      keep(job, event.who(), at, act.part(), act.measurement());
+    } else if (event.act() instanceof PartAct.Judged act) {
+      act.measurements().forEach(m -> keep(job, event.who(), at, act.part(), m));
+    } else if (event.act() instanceof ProofAct.Proved act && act.reading().isPresent()) {
+      keep(
+          job,
+          event.who(),
+          at,
+          ReadingRow.PROOF,
+          new Measurement(act.test(), act.reading().get(), act.gauge()));
     }
+  }
+
+  private void keep(Job job, String who, OffsetDateTime at, String subject, Measurement m) {
     store.addReading(
         new ReadingRow(
             job.pump().tag(),
-            ofProof ? ReadingRow.PROOF : act.subject(),
-            ofProof ? act.subject() : act.step(),
-            act.unit(),
-            act.value().get(),
-            event.at(),
+            subject,
+            m.measure(),
+            m.reading().unit(),
+            m.reading().value(),
+            at,
             job.pump().runningHours(),
-            event.who(),
-            PartAssessment.gauge(act),
-            act.items().contains(PartAssessment.OVERDUE),
+            who,
+            m.gauge().map(GaugeUse::id).orElse(""),
+            m.gauge().filter(GaugeUse::overdue).isPresent(),
             job.row().id(),
             false));
   }
@@ -144,17 +132,13 @@ public class InspectionLog {
     rebuild.renewedInAll().forEach(p -> store.endLife(id, p));
     rebuild
         .causes()
+        .values()
         .forEach(
-            (part, event) -> {
-              String cause = event.act().items().get(0);
-              if (!cause.equals(Causes.UNKNOWN)) {
-                store.addCause(causeRow(job, part, event, cause, at));
-              }
-            });
+            e -> e.act().cause().ifPresent(c -> store.addCause(causeRow(job, e.act(), c, at))));
     rebuild
         .fault()
-        .filter(e -> !e.act().subject().equals("other"))
-        .ifPresent(e -> store.addFault(pump, family, e.act().subject(), at, id));
+        .flatMap(e -> e.act().fault())
+        .ifPresent(f -> store.addFault(pump, family, f, at, id));
     store.clearNextLook(pump);
     FindingView.NextView next = nextLooks.next(job, Optional.empty());
     if (!next.because().isEmpty()) {
@@ -167,17 +151,14 @@ public class InspectionLog {
   }
 
   private static CauseRow causeRow(
-      Job job, String part, BenchEvent event, String cause, OffsetDateTime at) {
+      Job job, PartAct.CauseFound found, String cause, OffsetDateTime at) {
     return new CauseRow(
         job.pump().tag(),
         job.pump().family(),
-        part,
+        found.part(),
         cause,
-        event.act().items().stream()
-            .filter(i -> i.startsWith(Causes.COUNTER))
-            .map(i -> i.substring(Causes.COUNTER.length()))
-            .collect(Collectors.joining("|")),
-        event.act().text(),
+        String.join("|", found.counters()),
+        found.note(),
         job.rebuild().fitted().material(),
         job.pump().age(),
         at,

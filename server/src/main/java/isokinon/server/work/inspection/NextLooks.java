@@ -1,11 +1,15 @@
 package isokinon.server.work.inspection;
 
+import isokinon.core.act.GaugeUse;
+import isokinon.core.act.Measurement;
+import isokinon.core.act.NextDue;
 import isokinon.core.inspect.NextLook;
 import isokinon.core.inspect.ShorterInterval;
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.PartReading;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
+import isokinon.core.sheet.School;
 import isokinon.core.wear.WearRate;
 import isokinon.server.db.FindingMapper;
 import isokinon.server.db.GaugeRow;
@@ -16,6 +20,7 @@ import isokinon.server.work.inspection.FindingView.NextView;
 import isokinon.server.work.pumps.PartRuns;
 import isokinon.server.work.rebuild.Job;
 import isokinon.server.work.shared.Text;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -32,7 +37,7 @@ public class NextLooks {
   private static final double TYPED_SHARE = 0.02;
 
   /** The counter-measure that changes a part earlier. */
-  private static final String SHORTER = Causes.COUNTER + "shorter-interval";
+  private static final String SHORTER = "shorter-interval";
 
   private final FindingMapper store;
   private final PumpMapper pumps;
@@ -72,10 +77,26 @@ public class NextLooks {
         .orElseGet(() -> new NextView(planned, next.hours(), next.because()));
   }
 
+  /**
+   * When the pump is due again.
+   *
+   * @param back day of the hand-back
+   */
+  public NextDue due(Job job, LocalDate back) {
+    NextView next = next(job, Optional.empty());
+    boolean untilTear = job.rebuild().has(School.Effect.UNTIL_TEAR) && next.because().isEmpty();
+    return new NextDue(
+        untilTear ? Optional.empty() : Optional.of(Math.rint(job.row().hoursThen() + next.hours())),
+        next.hours(),
+        next.planned(),
+        back.plusDays(Math.round(next.hours() / job.pump().hoursPerDay())),
+        next.because());
+  }
+
   /** The interval from now on, where a part gave out and is to be changed earlier. */
   public Optional<NextLook> shorter(Job job) {
     return job.rebuild().causes().entrySet().stream()
-        .filter(c -> c.getValue().act().items().contains(SHORTER))
+        .filter(c -> c.getValue().act().counters().contains(SHORTER))
         .flatMap(c -> job.rebuild().sheet().part(c.getKey()).stream())
         .flatMap(p -> shorter(job, p).stream())
         .min(Comparator.comparingDouble(NextLook::hours));
@@ -113,8 +134,9 @@ public class NextLooks {
   }
 
   private Optional<WearRate> rate(Job job, Part part, Part.Limit l) {
-    Optional<BenchEvent> now =
-        Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()));
+    Optional<Measurement> now =
+        Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()))
+            .map(PartReading::measurement);
     Optional<ReadingRow> before = before(job, part, l);
     double fitted = job.pump().fittedAtHours();
     double since = job.row().hoursThen() - before.map(ReadingRow::hours).orElse(fitted);
@@ -125,14 +147,15 @@ public class NextLooks {
     if (now.isEmpty() || from.isEmpty() || since <= 0) {
       return Optional.empty();
     }
-    double value = now.get().act().value().orElseThrow();
+    double value = now.get().reading().value();
     double size = l.eitherWay() ? Math.abs(value) : value;
     return Optional.of(
         WearRate.between(
             new WearRate.Reading(
                 l.eitherWay() ? Math.abs(from.get()) : from.get(),
                 before.map(r -> uncertainty(r.gauge(), l)).orElse(0.0)),
-            new WearRate.Reading(size, uncertainty(PartAssessment.gauge(now.get().act()), l)),
+            new WearRate.Reading(
+                size, uncertainty(now.get().gauge().map(GaugeUse::id).orElse(""), l)),
             since,
             l.renew()));
   }

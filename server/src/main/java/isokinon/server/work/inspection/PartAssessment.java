@@ -1,9 +1,10 @@
 package isokinon.server.work.inspection;
 
+import isokinon.core.act.GaugeUse;
+import isokinon.core.act.PartAct;
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
 import isokinon.core.inspect.Outcome;
-import isokinon.core.rebuild.Act;
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.rebuild.PartReading;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
@@ -30,15 +31,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class PartAssessment {
-
-  /** Prefix of an act's item that names a signature. */
-  static final String SIGN = "sign:";
-
-  /** Prefix of an act's item that names the gauge a reading was taken with. */
-  public static final String GAUGE = "gauge:";
-
-  /** An act's item: the gauge was out of calibration. */
-  public static final String OVERDUE = "overdue";
 
   private final ShopDiagnosis diagnosis;
   private final Causes causes;
@@ -92,7 +84,7 @@ public class PartAssessment {
         outcome.because(),
         computed,
         why,
-        causes.again(job.pump(), said.map(CauseSaid::id), job.row().id()),
+        causes.again(job.pump(), said.flatMap(CauseSaid::id), job.row().id()),
         nextLooks.next(job, Optional.of(part).filter(p -> verdict == Verdict.WATCH)),
         said);
   }
@@ -117,25 +109,24 @@ public class PartAssessment {
     Map<String, Double> readings = new LinkedHashMap<>();
     rebuild
         .readings(part.id())
-        .forEach((m, e) -> e.act().value().ifPresent(v -> readings.put(m, v)));
+        .forEach((m, r) -> readings.put(m, r.measurement().reading().value()));
     return readings;
   }
 
-  /** The outcome of a part from what was recorded of it and the signatures of an act. */
-  Outcome outcome(Rebuild rebuild, Part part, List<String> items) {
+  /** The outcome of a part from what was recorded of it and what a judgement adds. */
+  Outcome outcome(Rebuild rebuild, Part part, PartAct.Judged judged) {
+    Map<String, Double> readings = readings(rebuild, part);
+    judged.measurements().forEach(m -> readings.put(m.measure(), m.reading().value()));
     return Outcome.of(
         part,
-        readings(rebuild, part),
-        signs(items).stream().flatMap(s -> diagnosis.library().signature(s).stream()).toList());
-  }
-
-  public static List<String> signs(List<String> items) {
-    return items.stream().filter(i -> i.startsWith(SIGN)).map(i -> i.substring(5)).toList();
+        readings,
+        judged.signs().stream().flatMap(s -> diagnosis.library().signature(s).stream()).toList());
   }
 
   private MeasureView measure(Job job, Part part, Part.Limit l) {
-    Optional<BenchEvent> event =
+    Optional<PartReading> read =
         Optional.ofNullable(job.rebuild().readings(part.id()).get(l.measure()));
+    Optional<GaugeUse> gauge = read.flatMap(r -> r.measurement().gauge());
     return new MeasureView(
         l.measure(),
         Text.sentence(Text.words(l.measure())),
@@ -144,9 +135,9 @@ public class PartAssessment {
         l.watch(),
         l.renew(),
         l.eitherWay(),
-        event.flatMap(e -> e.act().value()),
-        event.map(e -> by(e)).orElse(""),
-        event.map(e -> e.act().items().contains(OVERDUE)).orElse(false),
+        read.map(r -> r.measurement().reading().value()),
+        read.map(r -> by(r.who(), gauge)).orElse(""),
+        gauge.filter(GaugeUse::overdue).isPresent(),
         nextLooks
             .before(job, part, l)
             .map(
@@ -161,26 +152,15 @@ public class PartAssessment {
   }
 
   /** Who read it, with which gauge, and whether that was out of calibration. */
-  public static String by(BenchEvent e) {
-    String gauge = gauge(e.act());
-    return (gauge.isEmpty() ? "" : gauge + ", ")
-        + e.who()
-        + (e.act().items().contains(OVERDUE) ? ", gauge out of calibration" : "");
+  public static String by(String who, Optional<GaugeUse> gauge) {
+    return gauge.map(g -> g.id() + ", ").orElse("")
+        + who
+        + (gauge.filter(GaugeUse::overdue).isPresent() ? ", gauge out of calibration" : "");
   }
 
   /** A cause and what was seen, in words for the history of the part. */
-  public String causeWords(BenchEvent cause, String seen) {
-    String title =
-        diagnosis.library().cause(cause.act().items().get(0)).map(c -> c.title()).orElse("");
+  public String causeWords(PartAct.CauseFound found, String seen) {
+    String title = found.cause().flatMap(diagnosis.library()::cause).map(c -> c.title()).orElse("");
     return title.isEmpty() ? seen : seen.isBlank() ? title : title + ": " + seen;
-  }
-
-  /** The gauge a reading was taken with; empty where it was typed without one. */
-  public static String gauge(Act act) {
-    return act.items().stream()
-        .filter(i -> i.startsWith(GAUGE))
-        .map(i -> i.substring(GAUGE.length()))
-        .findFirst()
-        .orElse("");
   }
 }

@@ -65,24 +65,25 @@ public final class Readings {
    * @param typed what the person typed
    * @param given the unit the field was set to; empty for the wanted one
    * @param wanted the unit the sheet asks in
-   * @throws RequestProblem with a sentence at {@code value} where there is no such number
+   * @param path field that a fault is told at
+   * @throws RequestProblem with a sentence at {@code path} where there is no such number
    */
-  public static double parse(String typed, String given, String wanted) {
+  public static double parse(String typed, String given, String wanted, String path) {
     Matcher m = TYPED.matcher(typed.strip());
     if (!m.matches()) {
       throw RequestProblem.invalid(
-          "value", "\"" + shortened(typed) + "\" is not a number. Type it in " + wanted + ".");
+          path, "\"" + shortened(typed) + "\" is not a number. Type it in " + wanted + ".");
     }
     double number = Double.parseDouble(m.group(1).replace(',', '.'));
     if (!Double.isFinite(number)) {
       throw RequestProblem.invalid(
-          "value", "\"" + shortened(typed) + "\" is too large to be a reading.");
+          path, "\"" + shortened(typed) + "\" is too large to be a reading.");
     }
     String unit = m.group(2) != null ? m.group(2) : given.isBlank() ? wanted : given;
-    return convert(number, unit, wanted);
+    return convert(number, unit, wanted, path);
   }
 
-  private static double convert(double number, String from, String to) {
+  private static double convert(double number, String from, String to, String path) {
     if (word(from).equals(word(to))) {
       return number;
     }
@@ -90,13 +91,13 @@ public final class Readings {
     Unit<?> target = UNITS.get(word(to));
     if (source == null) {
       throw RequestProblem.invalid(
-          "value", "No unit is called \"" + shortened(from) + "\" here; " + to + " is asked for.");
+          path, "No unit is called \"" + shortened(from) + "\" here; " + to + " is asked for.");
     }
     try {
       return source.getConverterToAny(target == null ? AbstractUnit.ONE : target).convert(number);
     } catch (IncommensurableException e) {
       throw RequestProblem.invalid(
-          "value", shortened(from) + " is the wrong unit: " + to + " is asked for.");
+          path, shortened(from) + " is the wrong unit: " + to + " is asked for.");
     }
   }
 

@@ -45,9 +45,9 @@ public class Wrenches {
       return choose(
           WrenchSetting.settingNm(
               targetNm,
-              Readings.parse(handleMm, "", "mm"),
-              Readings.parse(adapterMm, "", "mm"),
-              Readings.parse(angleDeg, "", "deg")));
+              Readings.parse(handleMm, "", "mm", "handleMm"),
+              Readings.parse(adapterMm, "", "mm", "adapterMm"),
+              Readings.parse(angleDeg, "", "deg", "angleDeg")));
     } catch (IllegalArgumentException e) {
       throw RequestProblem.invalid("", e.getMessage());
     }

@@ -1,8 +1,9 @@
 package isokinon.server.work.rebuild;
 
-import isokinon.core.rebuild.Act;
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.Reading;
 import isokinon.server.db.EventRow;
+import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -15,9 +16,8 @@ public final class EventRows {
   private EventRows() {}
 
   /** The row of an event. */
-  public static EventRow row(
-      long rebuild, String key, java.time.OffsetDateTime at, BenchEvent event) {
-    Act act = event.act();
+  public static EventRow row(long rebuild, String key, OffsetDateTime at, BenchEvent<?> event) {
+    ActColumns act = event.act().accept(new ActWriter());
     return new EventRow(
         rebuild,
         event.seq(),
@@ -30,28 +30,28 @@ public final class EventRows {
         act.subject(),
         act.pass(),
         act.fastener(),
-        act.value().orElse(null),
-        act.unit(),
+        act.reading().map(Reading::value).orElse(null),
+        act.reading().map(Reading::unit).orElse(""),
         act.text(),
         String.join(LINE, act.items()));
   }
 
   /** The event of a row. */
-  static BenchEvent event(EventRow row) {
-    return new BenchEvent(
+  static BenchEvent<?> event(EventRow row) {
+    return new BenchEvent<>(
         row.seq(),
         row.at().toInstant(),
         row.who(),
         row.lead(),
-        new Act(
-            Act.Kind.valueOf(row.kind()),
-            row.step(),
-            row.subject(),
-            row.pass(),
-            row.fastener(),
-            Optional.ofNullable(row.reading()),
-            row.unit(),
-            row.text(),
-            row.items().isEmpty() ? List.of() : Arrays.asList(row.items().split(LINE))));
+        ActLoader.act(
+            new ActColumns(
+                StoredKind.valueOf(row.kind()),
+                row.step(),
+                row.subject(),
+                row.pass(),
+                row.fastener(),
+                Optional.ofNullable(row.reading()).map(r -> new Reading(r, row.unit())),
+                row.text(),
+                row.items().isEmpty() ? List.of() : Arrays.asList(row.items().split(LINE)))));
   }
 }

@@ -1,7 +1,7 @@
 package isokinon.server.work.rebuild;
 
+import isokinon.core.act.BenchEvent;
 import isokinon.core.plan.LearnedMinutes;
-import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.PlanMemo;
 import isokinon.core.rebuild.Rebuild;
@@ -17,6 +17,7 @@ import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.shared.CachedByKey;
 import isokinon.server.work.shared.RequestProblem;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -55,7 +56,8 @@ public class Jobs {
   /** The same, of a row that was read already. */
   public Job replay(RebuildRow row) {
     Followed job = followed.get(row, r -> new Followed(withMinutesOf(r), new PlanMemo()));
-    List<BenchEvent> events = store.events(row.id()).stream().map(EventRows::event).toList();
+    List<BenchEvent<?>> events = new ArrayList<>();
+    store.events(row.id()).forEach(e -> events.add(EventRows.event(e)));
     PumpRow pump = pumps.pump(row.pump());
     Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
     return new Job(row, pump, Rebuild.replay(job.sheet(), fitted, events, job.plans()));

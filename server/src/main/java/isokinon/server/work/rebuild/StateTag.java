@@ -1,8 +1,8 @@
 package isokinon.server.work.rebuild;
 
+import isokinon.core.act.Stage;
 import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.Rebuild;
-import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Part;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,7 +35,7 @@ public final class StateTag {
     } else if (!rebuild.everythingBuilt().equals(rebuild.built())) {
       words.add("side A closed");
     }
-    rebuild.pause().ifPresent(p -> words.add("waiting for " + p.act().subject()));
+    rebuild.pause().ifPresent(p -> words.add("waiting for " + p.act().waitsFor()));
     return String.join(", ", words);
   }
 

@@ -1,147 +1,282 @@
 package isokinon.server.work.stages;
 
-import isokinon.core.rebuild.Act;
+import isokinon.core.act.Act;
+import isokinon.core.act.ActVisitor;
+import isokinon.core.act.GaugeUse;
+import isokinon.core.act.JobAct;
+import isokinon.core.act.Measurement;
+import isokinon.core.act.NextDue;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Reading;
+import isokinon.core.act.StepAct;
 import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.work.inspection.PartAssessment;
 import isokinon.server.work.shared.Text;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What was done, as one line of the record. */
-public final class ActDescriptions {
+public final class ActDescriptions implements ActVisitor<String> {
 
-  private ActDescriptions() {}
+  private final Sheet sheet;
+
+  private ActDescriptions(Sheet sheet) {
+    this.sheet = sheet;
+  }
 
   /** The act in words. */
   public static String say(Sheet sheet, Act act) {
-    String reading = act.value().map(v -> Text.plain(v) + " " + act.unit()).orElse("");
-    return switch (act.kind()) {
-      case TAKEN_IN -> "taken in: " + act.text();
-      case PROVED_SAFE -> hazard(sheet, act.subject()) + " proved safe" + after(", ", reading);
-      case CONFIRMED -> Rebuild.CONFIRMATIONS.getOrDefault(act.subject(), act.subject());
-      case CHECKED -> check(sheet, act) + after(": ", reading) + after(", ", act.text());
-      case TORQUE_READ ->
-          sheet.stepSentence(act.step())
-              + ", bolt "
-              + act.fastener()
-              + ", pass "
-              + act.pass()
-              + ": "
-              + (act.text().equals("clicked") ? "clicked at " : "measured ")
-              + reading;
-      case PASS_DONE -> sheet.stepSentence(act.step()) + ", pass " + act.pass() + " done";
-      case TORQUE_ACCEPTED ->
-          sheet.stepSentence(act.step()) + ", bolt " + act.fastener() + " accepted: " + act.text();
-      case STEP_DONE -> "done: " + sheet.stepSentence(act.step());
-      case STEP_UNDONE -> "taken back: " + sheet.stepSentence(act.step());
-      case JUDGED ->
-          sheet.partName(act.subject())
-              + " judged "
-              + String.join(
-                  ", ",
-                  act.items().stream()
-                      .filter(
-                          i ->
-                              !i.startsWith(PartAssessment.GAUGE)
-                                  && !i.equals(PartAssessment.OVERDUE))
-                      .map(ActDescriptions::item)
-                      .toList())
-              + after(", ", act.step().isEmpty() ? "" : Text.words(act.step()) + " " + reading)
-              + after(": ", act.text());
-      case MATERIAL_CHOSEN ->
-          act.subject() + " in " + String.join(", ", act.items()) + after(": ", act.text());
-      case LOT_FITTED ->
-          "lot "
-              + act.subject()
-              + " booked for "
-              + Text.count(act.items().size(), "part")
-              + after(", ", act.text());
-      case PROVED ->
-          sheet.testOrStep(act.subject())
-              + after(": ", reading)
-              + gauge(act)
-              + after(", ", act.text());
-      case MEASURED ->
-          sheet.partName(act.subject())
-              + ": "
-              + Text.words(act.step())
-              + " "
-              + reading
-              + gauge(act);
-      case CAUSE_FOUND ->
-          sheet.partName(act.subject())
-              + " wore because: "
-              + String.join(", ", act.items().stream().map(ActDescriptions::item).toList())
-              + after(". ", act.text());
-      case SYMPTOMS_TOLD ->
-          "told: " + String.join(", ", act.items().stream().map(ActDescriptions::item).toList());
-      case FAULT_FOUND -> "it was: " + Text.words(act.subject()) + after(", ", act.text());
-      case CLOCK_STARTED -> "clock started: " + sheet.testOrStep(act.subject());
-      case SENT_BACK -> "sent back, because this failed: " + sheet.testOrStep(act.subject());
-      case SETTLED -> "done again: " + sheet.testOrStep(act.subject()) + after(", ", act.text());
-      case STAGE_DONE ->
-          Text.sentence(
-                  Text.words(act.subject().toLowerCase(java.util.Locale.ROOT).replace('_', '-')))
-              + " finished";
-      case WAY_CHOSEN -> way(sheet, act);
-      case PLACED ->
-          act.items().stream().map(i -> MatchedParts.name(sheet, i)).findFirst().orElse("")
-              + " put back in the place of "
-              + MatchedParts.name(sheet, act.subject());
-      case PAUSED -> "rests, waiting for " + act.subject() + after(": ", act.text());
-      case RESUMED -> "taken up again" + after(": ", act.text());
-      case NOTED -> "note: " + act.text();
-      case HANDED_BACK -> "handed back" + after(": ", act.text());
-    };
+    return act.accept(new ActDescriptions(sheet));
   }
 
-  /** {@code seen:flow-down} as "seen flow down". */
-  private static String item(String item) {
-    return Text.words(item.replace(':', ' '));
+  // ---- the job ---------------------------------------------------------------------------------
+
+  @Override
+  public String takenIn(JobAct.TakenIn act) {
+    return "taken in: " + act.reason();
   }
 
-  /** The gauge of a reading as the record says it, and whether it was out of calibration. */
-  static String gauge(Act act) {
-    String id = PartAssessment.gauge(act);
-    return (id.isEmpty() ? "" : " with " + id)
-        + (act.items().contains(PartAssessment.OVERDUE) ? ", out of calibration" : "");
+  @Override
+  public String symptomsTold(JobAct.SymptomsTold act) {
+    return "told: "
+        + act.observations().stream()
+            .map(o -> o.kind().code() + " " + Text.words(o.id()))
+            .collect(Collectors.joining(", "));
   }
 
-  private static String way(Sheet sheet, Act act) {
+  @Override
+  public String wayChosen(JobAct.WayChosen act) {
     return sheet.allSchools().stream()
-        .filter(s -> s.id().equals(act.subject()))
+        .filter(s -> s.id().equals(act.school()))
         .findFirst()
-        .map(
-            s ->
-                s.ask()
-                    + ": "
-                    + act.items().stream()
-                        .flatMap(w -> s.way(w).stream())
-                        .map(School.Way::title)
-                        .findFirst()
-                        .orElse(""))
-        .orElse(act.subject());
+        .map(s -> s.ask() + ": " + s.way(act.way()).map(School.Way::title).orElse(""))
+        .orElse(act.school());
   }
 
-  private static String hazard(Sheet sheet, String id) {
+  @Override
+  public String provedSafe(JobAct.ProvedSafe act) {
     return sheet.hazards().stream()
-        .filter(h -> h.id().equals(id))
-        .findFirst()
-        .map(Sheet.Hazard::title)
-        .orElse(id);
+            .filter(h -> h.id().equals(act.hazard()))
+            .findFirst()
+            .map(Sheet.Hazard::title)
+            .orElse(act.hazard())
+        + " proved safe"
+        + after(", ", number(act.reading()));
   }
 
-  private static String check(Sheet sheet, Act act) {
+  @Override
+  public String confirmed(JobAct.Confirmed act) {
+    return Rebuild.CONFIRMATIONS.getOrDefault(act.confirmation(), act.confirmation());
+  }
+
+  @Override
+  public String paused(JobAct.Paused act) {
+    return "rests, waiting for " + act.waitsFor() + after(": ", act.note());
+  }
+
+  @Override
+  public String resumed(JobAct.Resumed act) {
+    return "taken up again" + after(": ", act.note());
+  }
+
+  @Override
+  public String stageDone(JobAct.StageDone act) {
+    return act.stage().title() + " finished";
+  }
+
+  @Override
+  public String faultFound(JobAct.FaultFound act) {
+    return "it was: " + act.fault().map(Text::words).orElse("other") + after(", ", act.note());
+  }
+
+  @Override
+  public String noted(JobAct.Noted act) {
+    return "note: " + act.text();
+  }
+
+  @Override
+  public String handedBack(JobAct.HandedBack act) {
+    return "handed back" + after(": next due ", due(act));
+  }
+
+  /** When a pump that was handed back is due again; empty where its record does not say. */
+  static String due(JobAct.HandedBack act) {
+    return act.due().map(ActDescriptions::due).orElse(act.said());
+  }
+
+  /** When a pump is due again. */
+  static String due(NextDue due) {
+    return due.atHours()
+        .map(
+            hours ->
+                "at "
+                    + Text.plain(hours)
+                    + " h, about "
+                    + Text.day(due.day())
+                    + (due.because().isEmpty()
+                        ? ""
+                        : ": "
+                            + Text.plain(Math.rint(due.hours()))
+                            + " h instead of "
+                            + Text.plain(due.plannedHours())
+                            + ". "
+                            + due.because()))
+        .orElse("when it tears; the kit lies ready");
+  }
+
+  // ---- a step ----------------------------------------------------------------------------------
+
+  @Override
+  public String checked(StepAct.Checked act) {
     return Stream.of(act.step())
-        .flatMap(s -> sheet.handling(s).stream())
-        .flatMap(h -> h.checks().stream())
-        .filter(c -> c.id().equals(act.subject()))
-        .findFirst()
-        .map(Handling.Check::ask)
-        .orElse(act.subject());
+            .flatMap(s -> sheet.handling(s).stream())
+            .flatMap(h -> h.checks().stream())
+            .filter(c -> c.id().equals(act.check()))
+            .findFirst()
+            .map(Handling.Check::ask)
+            .orElse(act.check())
+        + after(": ", number(act.reading()))
+        + after(", ", act.note());
+  }
+
+  @Override
+  public String placed(StepAct.Placed act) {
+    return MatchedParts.name(sheet, act.piece())
+        + " put back in the place of "
+        + MatchedParts.name(sheet, act.place());
+  }
+
+  @Override
+  public String torqueRead(StepAct.TorqueRead act) {
+    return bolt(act, act.fastener())
+        + ", pass "
+        + act.pass()
+        + ": "
+        + (act.clicked() ? "clicked at " : "measured ")
+        + Text.plain(act.nm())
+        + " N·m"
+        + gauge(act.gauge());
+  }
+
+  @Override
+  public String passDone(StepAct.PassDone act) {
+    return sheet.stepSentence(act.step()) + ", pass " + act.pass() + " done";
+  }
+
+  @Override
+  public String torqueAccepted(StepAct.TorqueAccepted act) {
+    return bolt(act, act.fastener()) + " accepted: " + act.because();
+  }
+
+  private String bolt(StepAct act, int fastener) {
+    return sheet.stepSentence(act.step()) + ", bolt " + fastener;
+  }
+
+  @Override
+  public String stepDone(StepAct.StepDone act) {
+    return "done: " + sheet.stepSentence(act.step()) + after(", ", act.because());
+  }
+
+  @Override
+  public String stepUndone(StepAct.StepUndone act) {
+    return "taken back: " + sheet.stepSentence(act.step());
+  }
+
+  // ---- parts -----------------------------------------------------------------------------------
+
+  @Override
+  public String measured(PartAct.Measured act) {
+    return sheet.partName(act.part()) + ": " + measurement(act.measurement());
+  }
+
+  /** A reading of a part: its measure, its number and the gauge. */
+  static String measurement(Measurement m) {
+    return Text.words(m.measure()) + " " + number(Optional.of(m.reading())) + gauge(m.gauge());
+  }
+
+  @Override
+  public String judged(PartAct.Judged act) {
+    List<String> seen =
+        Stream.concat(
+                act.signs().stream().map(s -> "sign " + Text.words(s)),
+                act.measurements().stream().map(ActDescriptions::measurement))
+            .toList();
+    return sheet.partName(act.part())
+        + " judged "
+        + act.verdict().code()
+        + after(", ", String.join(", ", seen))
+        + after(": ", act.because());
+  }
+
+  @Override
+  public String causeFound(PartAct.CauseFound act) {
+    return sheet.partName(act.part())
+        + " wore because: "
+        + act.cause().map(Text::words).orElse("unknown")
+        + act.counters().stream()
+            .map(c -> ", counter " + Text.words(c))
+            .collect(Collectors.joining())
+        + after(". ", act.note());
+  }
+
+  @Override
+  public String materialChosen(PartAct.MaterialChosen act) {
+    return act.role() + " in " + act.material() + after(": ", act.because());
+  }
+
+  @Override
+  public String kitFitted(PartAct.KitFitted act) {
+    return "lot "
+        + act.lot()
+        + " booked for "
+        + Text.count(act.parts().size(), "part")
+        + act.materials().entrySet().stream()
+            .map(m -> ", " + m.getKey() + " in " + m.getValue())
+            .collect(Collectors.joining())
+        + after(", ", act.note());
+  }
+
+  // ---- the proof -------------------------------------------------------------------------------
+
+  @Override
+  public String proved(ProofAct.Proved act) {
+    return sheet.testOrStep(act.test())
+        + after(": ", number(act.reading()))
+        + gauge(act.gauge())
+        + after(", ", act.timing());
+  }
+
+  @Override
+  public String clockStarted(ProofAct.ClockStarted act) {
+    return "clock started: " + sheet.testOrStep(act.test());
+  }
+
+  @Override
+  public String sentBack(ProofAct.SentBack act) {
+    return "sent back, because this failed: " + sheet.testOrStep(act.test());
+  }
+
+  @Override
+  public String settled(ProofAct.Settled act) {
+    return "done again: " + sheet.testOrStep(act.subject()) + after(", ", act.because());
+  }
+
+  // ---- words -----------------------------------------------------------------------------------
+
+  private static String number(Optional<Reading> reading) {
+    return reading.map(r -> Text.plain(r.value()) + " " + r.unit()).orElse("");
+  }
+
+  private static String gauge(Optional<GaugeUse> gauge) {
+    return gauge
+        .map(g -> " with " + g.id() + (g.overdue() ? ", out of calibration" : ""))
+        .orElse("");
   }
 
   private static String after(String mark, String text) {

@@ -1,6 +1,6 @@
 package isokinon.server.work.stages;
 
-import isokinon.core.rebuild.Stage;
+import isokinon.core.act.Stage;
 import isokinon.core.rebuild.Wait;
 import isokinon.core.sheet.Family;
 import isokinon.core.value.Code;

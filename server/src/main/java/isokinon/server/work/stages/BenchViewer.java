@@ -1,8 +1,8 @@
 package isokinon.server.work.stages;
 
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.Stage;
 import isokinon.core.rebuild.Rebuild;
-import isokinon.core.rebuild.Stage;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.db.PumpRow;
 import isokinon.server.work.drawing.RailViewer;
@@ -87,8 +87,8 @@ public class BenchViewer {
                     new PauseView(
                         e.who(),
                         RECORD_TIME.format(e.at().atZone(clock.getZone())),
-                        e.act().subject(),
-                        e.act().text())),
+                        e.act().waitsFor(),
+                        e.act().note())),
         waits(rebuild),
         now(job));
   }
@@ -216,7 +216,7 @@ public class BenchViewer {
     return d.toSeconds() / 60.0;
   }
 
-  private LogLine logLine(Sheet sheet, BenchEvent e) {
+  private LogLine logLine(Sheet sheet, BenchEvent<?> e) {
     return new LogLine(
         e.seq(),
         RECORD_TIME.format(e.at().atZone(clock.getZone())),

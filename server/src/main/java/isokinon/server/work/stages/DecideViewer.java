@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -62,10 +63,10 @@ class DecideViewer {
             .toList();
     List<LotView> lots =
         Stream.concat(
-                stores.lots(sheet.id(), pump.tag()).stream().map(l -> lot(sheet, l, pump)),
+                stores.lots(sheet.id(), pump.tag()).stream().map(l -> lot(rebuild, l, pump)),
                 shelves.kept().stream()
                     .filter(k -> k.sheetId().equals(sheet.id()) && !k.role().isEmpty())
-                    .map(k -> keptPart(sheet, k)))
+                    .map(k -> keptPart(rebuild, k)))
             .toList();
     return new DecideView(
         roles,
@@ -112,7 +113,13 @@ class DecideViewer {
         .getOrDefault(role, role.equals("plate") ? pump.bodyMaterial() : "");
   }
 
-  private LotView lot(Sheet sheet, LotRow lot, PumpRow pump) {
+  private LotView lot(Rebuild rebuild, LotRow lot, PumpRow pump) {
+    List<String> covers =
+        covers(
+            rebuild,
+            rebuild.sheet().kits().stream()
+                .filter(k -> k.id().equals(lot.kit()))
+                .flatMap(k -> k.parts().keySet().stream()));
     ShelfLife life = shelf.of(lot);
     LotStatus status = shelf.status(lot);
     return new LotView(
@@ -127,15 +134,40 @@ class DecideViewer {
         lot.quantity(),
         lot.price(),
         lot.place(),
-        sheet.kits().stream()
-            .filter(k -> k.id().equals(lot.kit()))
-            .flatMap(k -> k.parts().keySet().stream())
-            .toList(),
-        wetEnds.ofLot(lot, pump));
+        covers,
+        brings(rebuild, covers, wetEnds.ofLot(lot, pump)));
+  }
+
+  /** Those of a lot's parts that this job renews. */
+  private static List<String> covers(Rebuild rebuild, Stream<String> parts) {
+    Set<String> renewed = Set.copyOf(rebuild.renewing());
+    return parts.filter(renewed::contains).toList();
+  }
+
+  /**
+   * The materials that a lot decides with the parts it covers. A role whose material the lot does
+   * not tell is chosen by hand: an O-ring in a kit of ceramics.
+   */
+  private static Map<String, String> brings(
+      Rebuild rebuild, List<String> covers, Map<String, String> materials) {
+    Map<String, String> brought = new TreeMap<>();
+    covers.stream()
+        .flatMap(p -> rebuild.sheet().part(p).stream())
+        .flatMap(p -> p.role().stream())
+        .filter(rebuild.rolesToChoose()::contains)
+        .filter(materials::containsKey)
+        .forEach(role -> brought.put(role, materials.get(role)));
+    return brought;
   }
 
   /** A kept part stands in the list of lots as one piece that covers the parts of its role. */
-  private static LotView keptPart(Sheet sheet, KeptPartRow kept) {
+  private static LotView keptPart(Rebuild rebuild, KeptPartRow kept) {
+    List<String> covers =
+        covers(
+            rebuild,
+            rebuild.sheet().parts().stream()
+                .filter(p -> p.role().equals(Optional.of(kept.role())))
+                .map(Part::id));
     return new LotView(
         kept.id(),
         "",
@@ -148,10 +180,10 @@ class DecideViewer {
         1,
         0,
         kept.place(),
-        sheet.parts().stream()
-            .filter(p -> p.role().equals(Optional.of(kept.role())))
-            .map(Part::id)
-            .toList(),
-        kept.material().isEmpty() ? Map.of() : Map.of(kept.role(), kept.material()));
+        covers,
+        brings(
+            rebuild,
+            covers,
+            kept.material().isEmpty() ? Map.of() : Map.of(kept.role(), kept.material())));
   }
 }

@@ -1,15 +1,12 @@
 package isokinon.server.work.stages;
 
+import isokinon.core.act.Observation;
 import isokinon.core.diagnosis.DiagnosisLibrary;
-import isokinon.core.rebuild.Act;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.TorqueRound;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.RebuildRow;
-import isokinon.server.work.inspection.FindingView;
 import isokinon.server.work.inspection.NextLooks;
 import isokinon.server.work.library.ShopDiagnosis;
 import isokinon.server.work.rebuild.Job;
@@ -23,6 +20,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -39,9 +37,6 @@ public class HandBackViewer {
     this.nextLooks = nextLooks;
     this.clock = clock;
   }
-
-  /** How a hand-back's text begins. */
-  public static final String DUE = "next due ";
 
   HandBackView of(Job job) {
     Rebuild rebuild = job.rebuild();
@@ -66,36 +61,19 @@ public class HandBackViewer {
   }
 
   /** When the pump is due again: as it was recorded at the hand-back, or as it stands now. */
-  public String nextDue(Job job) {
-    Rebuild rebuild = job.rebuild();
-    PumpRow pump = job.pump();
-    RebuildRow row = job.row();
-    Optional<String> recorded =
-        rebuild.events().stream()
-            .filter(e -> e.act().kind() == Act.Kind.HANDED_BACK && e.act().text().startsWith(DUE))
-            .map(e -> e.act().text().substring(DUE.length()))
-            .findFirst();
-    if (recorded.isPresent()) {
-      return recorded.get();
-    }
-    FindingView.NextView next = nextLooks.next(job, Optional.empty());
-    if (rebuild.has(School.Effect.UNTIL_TEAR) && next.because().isEmpty()) {
-      return "when it tears; the kit lies ready";
-    }
-    long days = Math.round(next.hours() / pump.hoursPerDay());
-    LocalDate back = row.closedAt() == null ? LocalDate.now(clock) : row.closedAt().toLocalDate();
-    return "at "
-        + Text.plain(Math.rint(row.hoursThen() + next.hours()))
-        + " h, about "
-        + Text.day(back.plusDays(days))
-        + (next.because().isEmpty()
-            ? ""
-            : ": "
-                + Text.plain(Math.rint(next.hours()))
-                + " h instead of "
-                + Text.plain(next.planned())
-                + ". "
-                + next.because());
+  private String nextDue(Job job) {
+    return job.rebuild()
+        .handedBack()
+        .map(e -> ActDescriptions.due(e.act()))
+        .filter(said -> !said.isEmpty())
+        .orElseGet(
+            () ->
+                ActDescriptions.due(
+                    nextLooks.due(
+                        job,
+                        job.row().closedAt() == null
+                            ? LocalDate.now(clock)
+                            : job.row().closedAt().toLocalDate())));
   }
 
   /** Parts that came out though nothing was found on them, and what becomes of them. */
@@ -137,18 +115,14 @@ public class HandBackViewer {
 
   FaultView fault(Rebuild rebuild) {
     return new FaultView(
-        rebuild
-            .symptoms()
-            .map(e -> e.act().items().stream().map(i -> told(i)).toList())
-            .orElse(List.of()),
-        rebuild.symptoms().map(e -> faultTitle(e.act().subject())).orElse(""),
+        rebuild.symptoms().stream()
+            .flatMap(e -> e.act().observations().stream())
+            .map(this::told)
+            .toList(),
+        rebuild.symptoms().flatMap(e -> e.act().suspected()).map(this::faultTitle).orElse(""),
         rebuild
             .fault()
-            .map(
-                e ->
-                    e.act().subject().equals("other")
-                        ? "Something else"
-                        : faultTitle(e.act().subject()))
+            .map(e -> e.act().fault().map(this::faultTitle).orElse("Something else"))
             .orElse(""),
         diagnosis.library().faults(rebuild.sheet().family()).stream()
             .map(f -> new FaultChoice(f.id(), f.title()))
@@ -159,25 +133,31 @@ public class HandBackViewer {
     return diagnosis.library().fault(id).map(DiagnosisLibrary.Fault::title).orElse("");
   }
 
-  /** {@code seen:flow-down} or {@code yes:dead-head} in the words of the tables. */
-  private String told(String item) {
-    String id = item.substring(item.indexOf(':') + 1);
-    String how = item.substring(0, item.indexOf(':'));
+  /** An observation in the words of the tables. */
+  private String told(Observation o) {
     DiagnosisLibrary known = diagnosis.library();
-    return switch (how) {
-      case "seen", "not" ->
-          known.symptoms().stream()
-                  .filter(s -> s.id().equals(id))
-                  .map(DiagnosisLibrary.Symptom::title)
-                  .findFirst()
-                  .orElse(id)
-              + (how.equals("seen") ? "" : ": not seen");
-      default ->
-          known.tests().stream()
-              .filter(t -> t.id().equals(id))
-              .map(t -> t.title() + ": " + (how.equals("yes") ? t.yes() : t.no()))
-              .findFirst()
-              .orElse(id);
+    return switch (o.kind()) {
+      case SEEN -> symptom(known, o.id());
+      case NOT -> symptom(known, o.id()) + ": not seen";
+      case YES -> test(known, o.id(), DiagnosisLibrary.QuickTest::yes);
+      case NO -> test(known, o.id(), DiagnosisLibrary.QuickTest::no);
     };
+  }
+
+  private static String symptom(DiagnosisLibrary known, String id) {
+    return known.symptoms().stream()
+        .filter(s -> s.id().equals(id))
+        .map(DiagnosisLibrary.Symptom::title)
+        .findFirst()
+        .orElse(id);
+  }
+
+  private static String test(
+      DiagnosisLibrary known, String id, Function<DiagnosisLibrary.QuickTest, String> answer) {
+    return known.tests().stream()
+        .filter(t -> t.id().equals(id))
+        .map(t -> t.title() + ": " + answer.apply(t))
+        .findFirst()
+        .orElse(id);
   }
 }

@@ -1,12 +1,12 @@
 package isokinon.server.work.stages;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.PartAct;
 import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.plan.Plan;
-import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.server.work.drawing.RailViewer;
-import isokinon.server.work.inspection.PartAssessment;
 import isokinon.server.work.library.ShopDiagnosis;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.StageView.InspectItem;
@@ -58,18 +58,15 @@ class InspectViewer {
                     !toJudge.contains(p.id()),
                     because.getOrDefault(p.id(), ""),
                     measured(rebuild, p),
-                    rebuild
-                        .judgement(p.id())
-                        .map(e -> PartAssessment.signs(e.act().items()))
-                        .orElse(List.of()),
+                    rebuild.judgement(p.id()).map(e -> e.act().signs()).orElse(List.of()),
                     rebuild.cause(p.id()).map(this::causeTitle).orElse("")))
         .toList();
   }
 
-  private String causeTitle(BenchEvent e) {
-    return diagnosis
-        .library()
-        .cause(e.act().items().get(0))
+  private String causeTitle(BenchEvent<PartAct.CauseFound> e) {
+    return e.act()
+        .cause()
+        .flatMap(diagnosis.library()::cause)
         .map(DiagnosisLibrary.Cause::title)
         .orElse("Not known");
   }
@@ -77,17 +74,10 @@ class InspectViewer {
   /** Everything read of a part and what was said of it. */
   static String measured(Rebuild rebuild, Part part) {
     String readings =
-        rebuild.readings(part.id()).entrySet().stream()
-            .map(
-                r ->
-                    Text.words(r.getKey())
-                        + " "
-                        + Text.plain(r.getValue().act().value().orElseThrow())
-                        + " "
-                        + r.getValue().act().unit()
-                        + ActDescriptions.gauge(r.getValue().act()))
+        rebuild.readings(part.id()).values().stream()
+            .map(r -> ActDescriptions.measurement(r.measurement()))
             .collect(Collectors.joining(", "));
-    String said = rebuild.judgement(part.id()).map(e -> e.act().text()).orElse("");
+    String said = rebuild.judgement(part.id()).map(e -> e.act().because()).orElse("");
     return readings + (readings.isEmpty() || said.isEmpty() ? "" : ", ") + said;
   }
 }

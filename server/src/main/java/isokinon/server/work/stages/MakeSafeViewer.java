@@ -1,6 +1,7 @@
 package isokinon.server.work.stages;
 
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.act.Reading;
+import isokinon.core.rebuild.GateAnswer;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
@@ -43,7 +44,7 @@ class MakeSafeViewer {
   List<Gate> gates(Rebuild rebuild) {
     List<Gate> gates = new ArrayList<>();
     for (Sheet.Hazard h : rebuild.sheet().hazards()) {
-      Optional<BenchEvent> answer = rebuild.gate(h.id());
+      Optional<GateAnswer> answer = rebuild.gate(h.id());
       gates.add(
           new Gate(
               h.id(),
@@ -58,13 +59,13 @@ class MakeSafeViewer {
               h.licensed(),
               false,
               answer.isPresent(),
-              answer.flatMap(e -> e.act().value()),
-              answer.map(BenchEvent::who).orElse(""),
+              answer.flatMap(GateAnswer::reading).map(Reading::value),
+              answer.map(GateAnswer::who).orElse(""),
               answer.map(e -> time(e.at())).orElse("")));
     }
     Rebuild.CONFIRMATIONS.forEach(
         (id, ask) -> {
-          Optional<BenchEvent> answer = rebuild.gate(id);
+          Optional<GateAnswer> answer = rebuild.gate(id);
           gates.add(
               new Gate(
                   id,
@@ -80,7 +81,7 @@ class MakeSafeViewer {
                   true,
                   answer.isPresent(),
                   Optional.empty(),
-                  answer.map(BenchEvent::who).orElse(""),
+                  answer.map(GateAnswer::who).orElse(""),
                   answer.map(e -> time(e.at())).orElse("")));
         });
     return gates;

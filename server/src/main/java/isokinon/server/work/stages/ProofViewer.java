@@ -1,10 +1,12 @@
 package isokinon.server.work.stages;
 
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.ProofAct;
+import isokinon.core.act.Reading;
 import isokinon.core.cavity.CavityFlow;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.diaphragm.AirDriven;
 import isokinon.core.peristaltic.Calibration;
-import isokinon.core.rebuild.BenchEvent;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.db.FindingMapper;
@@ -43,11 +45,14 @@ public class ProofViewer {
   }
 
   private static ProofView proof(Rebuild rebuild, Sheet.ProofTest t, List<ReadingRow> all) {
-    Optional<BenchEvent> answer = rebuild.proof(t.id());
+    Optional<BenchEvent<ProofAct.Proved>> answer = rebuild.proof(t.id());
     List<ReadingRow> before =
         all.stream().filter(r -> r.measure().equals(t.id()) && r.unit().equals(t.unit())).toList();
     List<Double> runs =
-        rebuild.runs(t.id()).stream().flatMap(e -> e.act().value().stream()).toList();
+        rebuild.runs(t.id()).stream()
+            .flatMap(e -> e.act().reading().stream())
+            .map(Reading::value)
+            .toList();
     boolean passed = rebuild.passed(t);
     return new ProofView(
         t.id(),
@@ -61,8 +66,8 @@ public class ProofViewer {
         passed,
         t.runs().isPresent()
             ? rebuild.calibration(t).map(c -> c.mlPerTurn() * t.runs().get().turns())
-            : answer.flatMap(e -> e.act().value()),
-        answer.map(PartAssessment::by).orElse(""),
+            : answer.flatMap(e -> e.act().reading()).map(Reading::value),
+        answer.map(e -> PartAssessment.by(e.who(), e.act().gauge())).orElse(""),
         t.backTo().isEmpty() ? "" : rebuild.sheet().stepSentence(t.backTo()),
         rebuild.clock(t.id()).map(s -> s.plusSeconds(t.clockSeconds())).map(Instant::toString),
         t.afterWaits(),
@@ -83,7 +88,8 @@ public class ProofViewer {
     if (t.runs().isPresent()) {
       says.add(calibration(rebuild, t));
     }
-    Optional<Double> value = rebuild.proof(t.id()).flatMap(e -> e.act().value());
+    Optional<Double> value =
+        rebuild.proof(t.id()).flatMap(e -> e.act().reading()).map(Reading::value);
     if (value.isPresent() && t.runs().isEmpty()) {
       efficiency(rebuild, t, value.get(), before).ifPresent(says::add);
     }

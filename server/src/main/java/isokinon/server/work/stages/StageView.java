@@ -1,7 +1,7 @@
 package isokinon.server.work.stages;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import isokinon.core.rebuild.Stage;
+import isokinon.core.act.Stage;
 import isokinon.core.sheet.Handling.Answer;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;

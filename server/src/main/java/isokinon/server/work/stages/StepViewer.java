@@ -1,9 +1,11 @@
 package isokinon.server.work.stages;
 
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.Reading;
+import isokinon.core.act.Stage;
+import isokinon.core.act.StepAct;
 import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
-import isokinon.core.rebuild.Stage;
 import isokinon.core.rebuild.TorqueRound;
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Handling;
@@ -220,8 +222,8 @@ class StepViewer {
   }
 
   private static CheckView check(Rebuild rebuild, String step, Handling.Check c) {
-    Optional<BenchEvent> answer = rebuild.answer(step, c.id());
-    Optional<Double> value = answer.flatMap(e -> e.act().value());
+    Optional<BenchEvent<StepAct.Checked>> answer = rebuild.answer(step, c.id());
+    Optional<Double> value = answer.flatMap(e -> e.act().reading()).map(Reading::value);
     boolean passed =
         answer.isPresent()
             && (c.kind() == Handling.Answer.CONFIRM
@@ -242,7 +244,7 @@ class StepViewer {
         value,
         answer.map(BenchEvent::who).orElse(""),
         c.pair(),
-        answer.map(e -> e.act().text()).orElse(""));
+        answer.map(e -> e.act().note()).orElse(""));
   }
 
   private TorqueView torque(Handling.Fastening f, TorqueRound round) {

@@ -1,7 +1,8 @@
 package isokinon.server.work.stores;
 
-import isokinon.core.rebuild.Act;
-import isokinon.core.rebuild.BenchEvent;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
@@ -249,10 +250,10 @@ public class Shelf {
   private static int pieces(Rebuild rebuild, String lot) {
     int pieces = 0;
     boolean booked = false;
-    for (BenchEvent e : rebuild.events()) {
-      if (e.act().kind() == Act.Kind.SENT_BACK) {
+    for (BenchEvent<?> e : rebuild.events()) {
+      if (e.act() instanceof ProofAct.SentBack) {
         booked = false;
-      } else if (e.act().kind() == Act.Kind.LOT_FITTED && e.act().subject().equals(lot)) {
+      } else if (e.act() instanceof PartAct.KitFitted kit && kit.lot().equals(lot)) {
         pieces += booked ? 0 : 1;
         booked = true;
       }

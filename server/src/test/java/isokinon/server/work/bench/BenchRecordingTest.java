@@ -11,7 +11,6 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import isokinon.core.life.Consequence;
-import isokinon.core.rebuild.Act;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.SheetReader;
 import isokinon.core.wetend.Duty.Abrasion;
@@ -25,14 +24,15 @@ import isokinon.server.db.PumpRow;
 import isokinon.server.db.RebuildRow;
 import isokinon.server.db.StoresMapper;
 import isokinon.server.work.inspection.InspectionLog;
+import isokinon.server.work.inspection.NextLooks;
 import isokinon.server.work.inspection.PartAssessment;
+import isokinon.server.work.instruments.GaugeRack;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.stages.BenchViewer;
-import isokinon.server.work.stages.HandBackViewer;
 import isokinon.server.work.stores.KeptParts;
 import isokinon.server.work.stores.Shelf;
 import java.io.IOException;
@@ -79,7 +79,8 @@ class BenchRecordingTest {
           sheets,
           people,
           viewer,
-          mock(HandBackViewer.class),
+          mock(NextLooks.class),
+          mock(GaugeRack.class),
           mock(ShelfLifeService.class),
           mock(InspectionLog.class),
           mock(PartAssessment.class),
@@ -134,8 +135,7 @@ class BenchRecordingTest {
   }
 
   private static ActRequest note(long seen, String text) {
-    return new ActRequest(
-        UUID.randomUUID(), seen, "RT", Act.Kind.NOTED, "", "", "", 0, 0, "", "", text, List.of());
+    return new ActRequest(UUID.randomUUID(), seen, "RT", new AskedJobAct.Noted(text));
   }
 
   @Test

@@ -32,14 +32,14 @@ class ReadingsTest {
   })
   void aReadingIsConvertedToTheUnitAskedFor(
       String typed, String given, String wanted, double value) {
-    assertThat(Readings.parse(typed, given, wanted))
+    assertThat(Readings.parse(typed, given, wanted, "value"))
         .isCloseTo(value, within(1e-9 + Math.abs(value) * 1e-9));
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"abc", "NaN", "Infinity", "1.2.3", "--4", "twelve", "1e999", "+", ","})
   void whatIsNoNumberIsRefusedWithTheTypedText(String typed) {
-    assertThatThrownBy(() -> Readings.parse(typed, "", "N·m"))
+    assertThatThrownBy(() -> Readings.parse(typed, "", "N·m", "value"))
         .isInstanceOf(RequestProblem.class)
         .hasMessageContaining("\"" + typed + "\"");
   }
@@ -47,18 +47,19 @@ class ReadingsTest {
   @ParameterizedTest
   @CsvSource({"15 mm, N·m", "15 bar, N·m", "3 s, mm", "20 N·m, bar"})
   void aUnitOfAnotherQuantityIsRefused(String typed, String wanted) {
-    assertThatThrownBy(() -> Readings.parse(typed, "", wanted)).isInstanceOf(RequestProblem.class);
+    assertThatThrownBy(() -> Readings.parse(typed, "", wanted, "value"))
+        .isInstanceOf(RequestProblem.class);
   }
 
   @Test
   void anUnknownUnitIsNamed() {
-    assertThatThrownBy(() -> Readings.parse("15 furlongs", "", "N·m"))
+    assertThatThrownBy(() -> Readings.parse("15 furlongs", "", "N·m", "value"))
         .hasMessageContaining("furlongs");
   }
 
   @Test
   void aVeryLongTextIsShortenedInTheSentence() {
-    assertThatThrownBy(() -> Readings.parse("x".repeat(5000), "", "N·m"))
+    assertThatThrownBy(() -> Readings.parse("x".repeat(5000), "", "N·m", "value"))
         .satisfies(e -> assertThat(e.getMessage()).hasSizeLessThan(120));
   }
 }

@@ -1,4 +1,4 @@
-package isokinon.core.rebuild;
+package isokinon.core.act;
 
 /** The eight stages of a rebuild, and the end. */
 public enum Stage {

@@ -1,0 +1,63 @@
+package isokinon.core.act;
+
+/**
+ * One answer for each kind of act.
+ *
+ * @param <R> what is answered
+ */
+public interface ActVisitor<R> {
+
+  R takenIn(JobAct.TakenIn act);
+
+  R symptomsTold(JobAct.SymptomsTold act);
+
+  R wayChosen(JobAct.WayChosen act);
+
+  R provedSafe(JobAct.ProvedSafe act);
+
+  R confirmed(JobAct.Confirmed act);
+
+  R paused(JobAct.Paused act);
+
+  R resumed(JobAct.Resumed act);
+
+  R stageDone(JobAct.StageDone act);
+
+  R faultFound(JobAct.FaultFound act);
+
+  R noted(JobAct.Noted act);
+
+  R handedBack(JobAct.HandedBack act);
+
+  R checked(StepAct.Checked act);
+
+  R placed(StepAct.Placed act);
+
+  R torqueRead(StepAct.TorqueRead act);
+
+  R passDone(StepAct.PassDone act);
+
+  R torqueAccepted(StepAct.TorqueAccepted act);
+
+  R stepDone(StepAct.StepDone act);
+
+  R stepUndone(StepAct.StepUndone act);
+
+  R measured(PartAct.Measured act);
+
+  R judged(PartAct.Judged act);
+
+  R causeFound(PartAct.CauseFound act);
+
+  R materialChosen(PartAct.MaterialChosen act);
+
+  R kitFitted(PartAct.KitFitted act);
+
+  R proved(ProofAct.Proved act);
+
+  R clockStarted(ProofAct.ClockStarted act);
+
+  R sentBack(ProofAct.SentBack act);
+
+  R settled(ProofAct.Settled act);
+}

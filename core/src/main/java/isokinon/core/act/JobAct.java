@@ -1,0 +1,200 @@
+package isokinon.core.act;
+
+import java.util.List;
+import java.util.Optional;
+
+/** What is done to the job as a whole. */
+public sealed interface JobAct extends Act {
+
+  /**
+   * The pump is taken in: what is asked of the job, and why now.
+   *
+   * @param renew parts to renew, ids
+   * @param inspect parts to look at, ids
+   * @param ways ways of work to follow, ids; a school not named follows its usual way
+   * @param avoid strip steps to do without, ids
+   * @param reason why the pump came in; may be empty
+   */
+  record TakenIn(
+      List<String> renew,
+      List<String> inspect,
+      List<String> ways,
+      List<String> avoid,
+      String reason)
+      implements JobAct {
+    /** Copies its lists. */
+    public TakenIn {
+      renew = List.copyOf(renew);
+      inspect = List.copyOf(inspect);
+      ways = List.copyOf(ways);
+      avoid = List.copyOf(avoid);
+    }
+
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.takenIn(this);
+    }
+
+    @Override
+    public String words() {
+      return reason;
+    }
+  }
+
+  /**
+   * What the pump did is told at the take-in.
+   *
+   * @param suspected likeliest fault by what was told, id of the diagnosis tables
+   * @param observations in the order they were told
+   */
+  record SymptomsTold(Optional<String> suspected, List<Observation> observations)
+      implements JobAct {
+    /** Copies its list. */
+    public SymptomsTold {
+      observations = List.copyOf(observations);
+    }
+
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.symptomsTold(this);
+    }
+  }
+
+  /**
+   * Another way of a school is followed from here.
+   *
+   * @param school school of the sheet, id
+   * @param way way of that school, id
+   */
+  record WayChosen(String school, String way) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.wayChosen(this);
+    }
+  }
+
+  /**
+   * An energy of the make-safe gate is proved gone.
+   *
+   * @param hazard hazard of the sheet, id
+   * @param reading what its gauge shows; empty where it is only confirmed
+   */
+  record ProvedSafe(String hazard, Optional<Reading> reading) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.provedSafe(this);
+    }
+  }
+
+  /**
+   * One of the confirmations that every make-safe gate has.
+   *
+   * @param confirmation id
+   */
+  record Confirmed(String confirmation) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.confirmed(this);
+    }
+  }
+
+  /**
+   * The job rests.
+   *
+   * @param waitsFor what it waits for, in words
+   * @param note for whoever takes it up; may be empty
+   */
+  record Paused(String waitsFor, String note) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.paused(this);
+    }
+
+    @Override
+    public String words() {
+      return note;
+    }
+  }
+
+  /**
+   * The job goes on.
+   *
+   * @param note may be empty
+   */
+  record Resumed(String note) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.resumed(this);
+    }
+
+    @Override
+    public String words() {
+      return note;
+    }
+  }
+
+  /**
+   * A stage that does not end by itself is finished.
+   *
+   * @param stage Make safe, Inspect, Decide or Prove
+   */
+  record StageDone(Stage stage) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.stageDone(this);
+    }
+  }
+
+  /**
+   * What was wrong with the pump.
+   *
+   * @param fault id of the diagnosis tables; empty where they have none for it
+   * @param note may be empty
+   */
+  record FaultFound(Optional<String> fault, String note) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.faultFound(this);
+    }
+
+    @Override
+    public String words() {
+      return note;
+    }
+  }
+
+  /**
+   * A note, which changes nothing but the record.
+   *
+   * @param text the note
+   */
+  record Noted(String text) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.noted(this);
+    }
+
+    @Override
+    public String words() {
+      return text;
+    }
+  }
+
+  /**
+   * The pump is handed back.
+   *
+   * @param due when it is due again; empty in records made before that was kept as numbers
+   * @param said what an older record says of it; else empty
+   */
+  record HandedBack(Optional<NextDue> due, String said) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.handedBack(this);
+    }
+
+    @Override
+    public String words() {
+      return said;
+    }
+  }
+}

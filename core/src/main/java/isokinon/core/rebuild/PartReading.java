@@ -1,0 +1,11 @@
+package isokinon.core.rebuild;
+
+import isokinon.core.act.Measurement;
+
+/**
+ * A reading of a part as it stands on the record.
+ *
+ * @param who initials
+ * @param measurement what was read, and with which gauge
+ */
+public record PartReading(String who, Measurement measurement) {}
