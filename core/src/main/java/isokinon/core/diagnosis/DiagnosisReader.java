@@ -7,10 +7,10 @@ import isokinon.core.diagnosis.DiagnosisLibrary.Fault;
 import isokinon.core.diagnosis.DiagnosisLibrary.QuickTest;
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
 import isokinon.core.diagnosis.DiagnosisLibrary.Symptom;
-import isokinon.core.material.LibraryReader;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
-import isokinon.core.value.Code;
+import isokinon.core.table.CsvRow;
+import isokinon.core.table.CsvTable;
 import java.io.IOException;
 import java.io.Reader;
 import java.util.ArrayList;
@@ -21,7 +21,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads the diagnosis library from its CSV tables. Names that a row points at must be there, so
@@ -64,8 +63,8 @@ public final class DiagnosisReader {
                     r.get("title"),
                     r.get("say"),
                     r.get("mode"),
-                    r.get("outside").equals("yes"),
-                    words(r.get("counters"))));
+                    r.flag("outside").orElse(false),
+                    r.words("counters", '|')));
     Set<String> counterIds = counters.stream().map(Counter::id).collect(Collectors.toSet());
     known.forEach(c -> c.counters().forEach(k -> pointsAt("causes", c.id(), k, counterIds)));
     known.stream().map(Cause::id).forEach(causes::add);
@@ -77,8 +76,8 @@ public final class DiagnosisReader {
                     r.get("signature"),
                     r.get("title"),
                     r.get("say"),
-                    code(Part.Verdict.class, "signatures", r.get("outcome")),
-                    words(r.get("words")),
+                    r.code(Part.Verdict.class, "outcome"),
+                    r.words("words", '|'),
                     byCause(r)));
     List<Clue> clues =
         rows(
@@ -86,9 +85,7 @@ public final class DiagnosisReader {
             r -> new Clue(r.get("evidence"), r.get("say"), r.get("against"), byCause(r)));
     Map<Family, Map<String, Double>> base =
         rows("base-rates", r -> r).stream()
-            .collect(
-                Collectors.toMap(
-                    r -> code(Family.class, "base-rates", r.get("family")), this::byCause));
+            .collect(Collectors.toMap(r -> r.code(Family.class, "family"), this::byCause));
     List<Symptom> symptoms =
         rows(
             "symptoms",
@@ -98,7 +95,7 @@ public final class DiagnosisReader {
                     r.get("title"),
                     r.get("say"),
                     r.get("drawing"),
-                    number(r, "otherwise")));
+                    r.number("otherwise")));
     List<QuickTest> tests = rows("tests", DiagnosisReader::test);
     List<Fault> faults = rows("faults", DiagnosisReader::fault);
     Set<String> symptomIds = symptoms.stream().map(Symptom::id).collect(Collectors.toSet());
@@ -111,36 +108,36 @@ public final class DiagnosisReader {
     return new DiagnosisLibrary(signatures, known, counters, base, clues, faults, symptoms, tests);
   }
 
-  private static QuickTest test(CSVRecord r) {
+  private static QuickTest test(CsvRow r) {
     return new QuickTest(
         r.get("test"),
         r.get("title"),
         r.get("how"),
-        number(r, "minutes"),
+        r.number("minutes"),
         TestChoice.Kind.valueOf(r.get("kind").toUpperCase(Locale.ROOT)),
         r.get("yes"),
         r.get("no"),
-        number(r, "otherwise"),
+        r.number("otherwise"),
         r.get("limit"),
         r.get("caution"),
-        words(r.get("parts")));
+        r.words("parts", '|'));
   }
 
-  private static Fault fault(CSVRecord r) {
+  private static Fault fault(CsvRow r) {
     return new Fault(
         r.get("fault"),
-        code(Family.class, "faults", r.get("family")),
+        r.code(Family.class, "family"),
         r.get("title"),
-        number(r, "base"),
+        r.number("base"),
         r.get("cause"),
-        words(r.get("parts")),
+        r.words("parts", '|'),
         chances(r.get("signs")),
         chances(r.get("tests")));
   }
 
-  private Map<String, Double> byCause(CSVRecord r) {
+  private Map<String, Double> byCause(CsvRow r) {
     Map<String, Double> chances = new LinkedHashMap<>();
-    causes.forEach(c -> chances.put(c, number(r, c)));
+    causes.forEach(c -> chances.put(c, r.number(c)));
     return chances;
   }
 
@@ -154,36 +151,22 @@ public final class DiagnosisReader {
     return chances;
   }
 
-  private static List<String> words(String cell) {
-    return cell.isEmpty() ? List.of() : List.of(cell.split("\\|"));
-  }
-
-  private static double number(CSVRecord r, String column) {
-    return Double.parseDouble(r.get(column));
-  }
-
-  private static <E extends Enum<E> & Code> E code(Class<E> type, String table, String word) {
-    return Code.parse(type, word)
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    table + ": \"" + word + "\" is not one of " + Code.all(type) + "."));
-  }
-
   private static void pointsAt(String table, String row, String id, Set<String> known) {
     if (!known.contains(id)) {
       throw new IllegalArgumentException(table + ", " + row + ": there is no \"" + id + "\".");
     }
   }
 
-  private <T> List<T> rows(String table, Function<CSVRecord, T> read) throws IOException {
-    try (Reader in = tables.open(table);
-        var parser = LibraryReader.FORMAT.parse(in)) {
-      List<T> rows = new ArrayList<>();
-      for (CSVRecord r : parser) {
-        rows.add(read.apply(r));
+  private <T> List<T> rows(String table, Function<CsvRow, T> read) throws IOException {
+    List<T> rows = new ArrayList<>();
+    for (CsvRow row : CsvTable.read(table, tables.open(table), List.of()).rowsOrThrow()) {
+      try {
+        rows.add(read.apply(row));
+      } catch (IllegalArgumentException e) {
+        throw new IllegalArgumentException(
+            table + ", line " + row.line() + ": " + e.getMessage(), e);
       }
-      return List.copyOf(rows);
     }
+    return List.copyOf(rows);
   }
 }

@@ -1,22 +1,24 @@
 package isokinon.core.material;
 
 import isokinon.core.material.MaterialLibrary.BaseLife;
+import isokinon.core.stock.ShelfLife;
+import isokinon.core.table.CsvRow;
+import isokinon.core.table.CsvTable;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads the material library from its CSV tables: {@code materials}, {@code fluids}, {@code
@@ -28,16 +30,6 @@ public final class LibraryReader {
   /** The tables of the library, in the order in which they build on each other. */
   public static final List<String> TABLES =
       List.of("materials", "fluids", "resistance", "base-life");
-
-  /** How the tables are written: a heading, commas, empty lines left out. */
-  public static final CSVFormat FORMAT =
-      CSVFormat.DEFAULT
-          .builder()
-          .setHeader()
-          .setSkipHeaderRecord(true)
-          .setIgnoreEmptyLines(true)
-          .setTrim(true)
-          .get();
 
   private static final Map<String, List<String>> COLUMNS =
       Map.of(
@@ -183,7 +175,7 @@ public final class LibraryReader {
       String name,
       Tables shipped,
       Map<String, String> own,
-      Function<CSVRecord, T> read,
+      Function<CsvRow, T> read,
       Function<T, Object> keyOf)
       throws IOException {
     List<T> rows = new ArrayList<>(table(name, shipped.open(name), read, keyOf));
@@ -193,50 +185,59 @@ public final class LibraryReader {
     return rows;
   }
 
-  private Material material(CSVRecord row) {
-    double min = Cells.number(row, "min_c", -273.15, 2000);
-    double max = Cells.number(row, "max_c", -273.15, 2000);
+  private Material material(CsvRow row) {
+    double min = row.number("min_c", -273.15, 2000);
+    double max = row.number("max_c", -273.15, 2000);
     if (max <= min) {
       throw new IllegalArgumentException("max_c is not above min_c");
     }
     return new Material(
-        Cells.word(row, "material"),
-        Cells.word(row, "name"),
-        Cells.word(row, "kind"),
-        Set.copyOf(Cells.words(row, "roles")),
+        row.word("material"),
+        row.word("name"),
+        row.word("kind"),
+        Set.copyOf(row.words("roles", ';')),
         min,
         max,
-        Cells.optional(row, "shore_a", 0, 100),
-        Cells.number(row, "flex", 0.01, 5),
-        Cells.number(row, "abrasion_heavy", 0.01, 1),
-        Cells.number(row, "suction_m", 0, 10),
-        Cells.group(row),
-        Cells.optional(row, "density", 10, 25_000),
-        Cells.optional(row, "alpha", 1e-7, 1e-3),
-        Cells.flag(row, "food").orElse(false),
-        Cells.flag(row, "conducts"),
-        Cells.optional(row, "max_bar", 0.1, 500));
+        row.optional("shore_a", 0, 100),
+        row.number("flex", 0.01, 5),
+        row.number("abrasion_heavy", 0.01, 1),
+        row.number("suction_m", 0, 10),
+        shelf(row),
+        row.optional("density", 10, 25_000),
+        row.optional("alpha", 1e-7, 1e-3),
+        row.flag("food").orElse(false),
+        row.flag("conducts"),
+        row.optional("max_bar", 0.1, 500));
   }
 
-  private Fluid fluid(CSVRecord row) {
+  private static ShelfLife.Group shelf(CsvRow row) {
+    String word = row.get("shelf");
+    return Code.parse(ShelfLife.Group.class, word.toLowerCase(Locale.ROOT))
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "shelf \"" + word + "\" is none of " + Code.all(ShelfLife.Group.class)));
+  }
+
+  private Fluid fluid(CsvRow row) {
     return new Fluid(
-        Cells.word(row, "fluid"),
-        Cells.word(row, "name"),
-        Cells.words(row, "aliases"),
-        Cells.words(row, "hurts"),
-        Cells.words(row, "wear"),
+        row.word("fluid"),
+        row.word("name"),
+        row.words("aliases", ';'),
+        row.words("hurts", ';'),
+        row.words("wear", ';'),
         row.get("spilt"),
-        Cells.optional(row, "flash_c", -100, 600),
-        Cells.optional(row, "density", 0.1, 25_000),
-        Cells.number(row, "density_pct", 0.01, 100));
+        row.optional("flash_c", -100, 600),
+        row.optional("density", 0.1, 25_000),
+        row.number("density_pct", 0.01, 100));
   }
 
-  private static Resistance resistance(CSVRecord row, MaterialLibrary names, boolean own) {
-    double from = Cells.number(row, "from_pct", 0, 100);
-    double to = Cells.number(row, "to_pct", 0, 100);
-    Optional<Double> full = Cells.optional(row, "full_c", -273.15, 2000);
-    Optional<Double> limited = Cells.optional(row, "limited_c", -273.15, 2000);
-    String fluid = Cells.word(row, "fluid");
+  private static Resistance resistance(CsvRow row, MaterialLibrary names, boolean own) {
+    double from = row.number("from_pct", 0, 100);
+    double to = row.number("to_pct", 0, 100);
+    Optional<Double> full = row.optional("full_c", -273.15, 2000);
+    Optional<Double> limited = row.optional("limited_c", -273.15, 2000);
+    String fluid = row.word("fluid");
     Optional<Effect> effect = Code.parse(Effect.class, row.get("effect"));
     if (to < from) {
       throw new IllegalArgumentException("to_pct is under from_pct");
@@ -264,66 +265,49 @@ public final class LibraryReader {
         full,
         limited,
         effect,
-        Cells.word(row, "basis"),
+        row.word("basis"),
         row.get("source"),
-        Cells.date(row),
+        row.date("date").toString(),
         row.get("note"),
         own);
   }
 
-  private static BaseLife baseLife(CSVRecord row, MaterialLibrary names) {
+  private static BaseLife baseLife(CsvRow row, MaterialLibrary names) {
     return new BaseLife(
-        Cells.word(row, "role"),
+        row.word("role"),
         known(row, names).code(),
-        Cells.number(row, "hours", 1, 1e6),
-        Cells.number(row, "shape", 0.1, 20));
+        row.number("hours", 1, 1e6),
+        row.number("shape", 0.1, 20));
   }
 
-  private static Material known(CSVRecord row, MaterialLibrary names) {
-    String code = Cells.word(row, "material");
+  private static Material known(CsvRow row, MaterialLibrary names) {
+    String code = row.word("material");
     return names
         .material(code)
         .orElseThrow(() -> new IllegalArgumentException("unknown material " + code));
   }
 
   private <T> List<T> table(
-      String name, Reader from, Function<CSVRecord, T> read, Function<T, Object> keyOf) {
+      String name, Reader from, Function<CsvRow, T> read, Function<T, Object> keyOf)
+      throws IOException {
     String plainName = name.replace("own ", "");
+    CsvTable table = CsvTable.read(name, from, columns(plainName));
     List<T> rows = new ArrayList<>();
     Set<Object> seen = new HashSet<>();
-    try (Reader in = from;
-        var parser = FORMAT.parse(in)) {
-      List<String> missing =
-          COLUMNS.get(plainName).stream()
-              .filter(c -> !parser.getHeaderMap().containsKey(c))
-              .toList();
-      if (!missing.isEmpty()) {
-        faults.add(Fault.at(name, 1, "columns missing: " + String.join(", ", missing)));
-        return rows;
-      }
-      // A quoted field may run over several lines: a record begins behind the one before it.
-      long line = 2;
-      for (CSVRecord row : parser) {
-        try {
-          if (!row.isConsistent()) {
-            throw new IllegalArgumentException(
-                row.size() + " fields where the heading has " + parser.getHeaderMap().size());
-          }
-          T made = read.apply(row);
-          rows.add(made);
-          if (!seen.add(keyOf.apply(made))) {
-            throw new IllegalArgumentException(
-                keyColumns(plainName).stream().map(row::get).collect(Collectors.joining(", "))
-                    + " stands here twice");
-          }
-        } catch (IllegalArgumentException e) {
-          faults.add(Fault.at(name, (int) line, e.getMessage()));
+    List<Fault> found = new ArrayList<>(table.faults());
+    for (CsvRow row : table.rows()) {
+      try {
+        T made = read.apply(row);
+        rows.add(made);
+        if (!seen.add(keyOf.apply(made))) {
+          throw new IllegalArgumentException(
+              String.join(", ", row.values(keyColumns(plainName))) + " stands here twice");
         }
-        line = parser.getCurrentLineNumber() + 1;
+      } catch (IllegalArgumentException e) {
+        found.add(Fault.at(name, row.line(), e.getMessage()));
       }
-    } catch (IOException | UncheckedIOException e) {
-      faults.add(Fault.at(name, 1, "not readable as CSV: " + e.getMessage()));
     }
+    found.stream().sorted(Comparator.comparingInt(Fault::line)).forEach(faults::add);
     return rows;
   }
 }

@@ -3,7 +3,8 @@ package isokinon.server.demo;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.Consequence;
 import isokinon.core.sheet.Family;
-import isokinon.core.value.Code;
+import isokinon.core.table.CsvRow;
+import isokinon.core.table.CsvTable;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.core.wetend.Duty.Zone;
 import isokinon.core.wetend.FluidUse;
@@ -40,8 +41,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -109,7 +108,7 @@ public class SkerrowMill {
                 stores.addPerson(
                     new PersonRow(
                         r.get("initials"),
-                        code(PersonRole.class, r, "role"),
+                        r.code(PersonRole.class, "role"),
                         Boolean.parseBoolean(r.get("licensed_electrical")))));
     rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
     rows("gauges").forEach(r -> findings.addGauge(gauge(r, today)));
@@ -121,16 +120,16 @@ public class SkerrowMill {
                     new OfferRow(
                         r.get("sheet"),
                         r.get("id"),
-                        number(r, "price"),
+                        r.number("price"),
                         Integer.parseInt(r.get("lead_days")))));
     rows("wet-kits").forEach(r -> wetEnds.addKit(wetKit(r)));
     Map<String, List<SimulatedHistory.Era>> truth = new LinkedHashMap<>();
     rows("truth")
         .forEach(r -> truth.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(era(r)));
-    Map<String, List<CSVRecord>> exposures = new LinkedHashMap<>();
+    Map<String, List<CsvRow>> exposures = new LinkedHashMap<>();
     rows("exposures")
         .forEach(r -> exposures.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(r));
-    for (CSVRecord row : rows("pumps")) {
+    for (CsvRow row : rows("pumps")) {
       String tag = row.get("tag");
       add(row, truth.get(tag), exposures.getOrDefault(tag, List.of()), today);
     }
@@ -148,7 +147,7 @@ public class SkerrowMill {
                         Integer.parseInt(r.get("weekday")),
                         minute(r.get("from")),
                         minute(r.get("to")),
-                        r.get("overtime").equals("yes"))));
+                        r.flag("overtime").orElse(false))));
     rows("fixtures")
         .forEach(
             r ->
@@ -191,9 +190,9 @@ public class SkerrowMill {
   }
 
   private void add(
-      CSVRecord row, List<SimulatedHistory.Era> truth, List<CSVRecord> exposures, LocalDate today) {
+      CsvRow row, List<SimulatedHistory.Era> truth, List<CsvRow> exposures, LocalDate today) {
     String fluid = exposures.isEmpty() ? "" : exposures.get(0).get("fluid");
-    double interval = number(row, "interval_h");
+    double interval = row.number("interval_h");
     Optional<Integer> readDaysAgo =
         Optional.of(row.get("read_days_ago")).filter(d -> !d.isEmpty()).map(Integer::parseInt);
     SimulatedHistory history =
@@ -204,20 +203,20 @@ public class SkerrowMill {
                 fluid,
                 row.get("serial"),
                 row.get("sheet"),
-                WearCount.of(code(Family.class, row, "family")),
-                number(row, "strokes_per_h")),
+                WearCount.of(row.code(Family.class, "family")),
+                row.number("strokes_per_h")),
             truth,
-            number(row, "hours_per_day"),
-            number(row, "age_share") * interval,
+            row.number("hours_per_day"),
+            row.number("age_share") * interval,
             today);
-    double read = history.hoursNow() - readDaysAgo.orElse(0) * number(row, "hours_per_day");
-    double perHour = number(row, "strokes_per_h");
+    double read = history.hoursNow() - readDaysAgo.orElse(0) * row.number("hours_per_day");
+    double perHour = row.number("strokes_per_h");
     pumps.add(
         new PumpRow(
             row.get("tag"),
             row.get("area"),
             AREAS.indexOf(row.get("area")),
-            code(Family.class, row, "family"),
+            row.code(Family.class, "family"),
             row.get("series"),
             row.get("serial"),
             row.get("sheet").isEmpty() ? null : row.get("sheet"),
@@ -228,11 +227,11 @@ public class SkerrowMill {
             row.get("body"),
             read,
             read * perHour,
-            number(row, "hours_per_day"),
+            row.number("hours_per_day"),
             interval,
-            code(Abrasion.class, row, "abrasion"),
-            number(row, "suction_m"),
-            code(Consequence.class, row, "consequence"),
+            row.code(Abrasion.class, "abrasion"),
+            row.number("suction_m"),
+            row.code(Consequence.class, "consequence"),
             history.fittedOn(),
             history.hoursNow() - history.ageNow(),
             row.get("plan_days").isEmpty()
@@ -247,21 +246,21 @@ public class SkerrowMill {
     readDaysAgo.ifPresent(
         days ->
             PastCounters.of(
-                    row.get("tag"), read, number(row, "hours_per_day"), today.minusDays(days))
+                    row.get("tag"), read, row.number("hours_per_day"), today.minusDays(days))
                 .forEach(counters::add));
     for (int i = 0; i < exposures.size(); i++) {
-      CSVRecord e = exposures.get(i);
+      CsvRow e = exposures.get(i);
       pumps.addExposure(
           new ExposureRow(
               row.get("tag"),
               i + 1,
               e.get("fluid"),
-              number(e, "concentration_pct"),
-              number(e, "temperature_c"),
-              number(e, "share"),
+              e.number("concentration_pct"),
+              e.number("temperature_c"),
+              e.number("share"),
               e.get("note"),
-              optional(e, "usual_c"),
-              code(FluidUse.class, e, "kind")));
+              e.optional("usual_c").orElse(null),
+              e.code(FluidUse.class, "kind")));
     }
     history.runs().forEach(pumps::addRun);
     PumpRow added = pumps.byTag(row.get("tag")).orElseThrow();
@@ -279,18 +278,18 @@ public class SkerrowMill {
             });
   }
 
-  private static SimulatedHistory.Era era(CSVRecord r) {
+  private static SimulatedHistory.Era era(CsvRow r) {
     return new SimulatedHistory.Era(
         Integer.parseInt(r.get("from_days_ago")),
         r.get("material"),
-        number(r, "shape"),
-        number(r, "scale_h"),
-        number(r, "interval_h"),
+        r.number("shape"),
+        r.number("scale_h"),
+        r.number("interval_h"),
         r.get("cause"),
         r.get("cause_id"));
   }
 
-  private static LotRow lot(CSVRecord r, LocalDate today) {
+  private static LotRow lot(CsvRow r, LocalDate today) {
     return new LotRow(
         r.get("lot"),
         r.get("sheet"),
@@ -299,89 +298,73 @@ public class SkerrowMill {
         r.get("material"),
         today.minusMonths(Long.parseLong(r.get("cured_months_ago"))),
         Integer.parseInt(r.get("quantity")),
-        number(r, "price"),
+        r.number("price"),
         r.get("place"),
         r.get("hardware"));
   }
 
-  private static WetKitRow wetKit(CSVRecord r) {
+  private static WetKitRow wetKit(CsvRow r) {
     return new WetKitRow(
         r.get("sheet"),
         r.get("kit"),
         r.get("material"),
         r.get("hardware"),
         r.get("parts"),
-        number(r, "price"),
+        r.number("price"),
         Integer.parseInt(r.get("lead_days")));
   }
 
-  private static WetEndRow wetEnd(CSVRecord r) {
+  private static WetEndRow wetEnd(CsvRow r) {
     return new WetEndRow(
         r.get("tag"),
         r.get("hardware"),
-        number(r, "rotor_class_mm"),
+        r.number("rotor_class_mm"),
         r.get("parts"),
-        number(r, "stop_cost"),
-        optional(r, "pressure_bar"),
-        optional(r, "viscosity_mpas"),
-        optional(r, "density"),
-        optional(r, "solids_mm"),
-        optional(r, "solids_pct"),
-        optional(r, "solids_mohs"),
-        optional(r, "ambient_c"),
-        flag(r, "food"),
-        r.get("zone").isEmpty() ? null : code(Zone.class, r, "zone"),
-        flag(r, "runs_dry"),
+        r.number("stop_cost"),
+        r.optional("pressure_bar").orElse(null),
+        r.optional("viscosity_mpas").orElse(null),
+        r.optional("density").orElse(null),
+        r.optional("solids_mm").orElse(null),
+        r.optional("solids_pct").orElse(null),
+        r.optional("solids_mohs").orElse(null),
+        r.optional("ambient_c").orElse(null),
+        r.flag("food").orElse(null),
+        r.get("zone").isEmpty() ? null : r.code(Zone.class, "zone"),
+        r.flag("runs_dry").orElse(null),
         "",
         null);
   }
 
-  private static Double optional(CSVRecord row, String column) {
-    return row.get(column).isEmpty() ? null : number(row, column);
-  }
-
-  private static Boolean flag(CSVRecord row, String column) {
-    return row.get(column).isEmpty() ? null : row.get(column).equals("yes");
-  }
-
-  private static GaugeRow gauge(CSVRecord r, LocalDate today) {
+  private static GaugeRow gauge(CsvRow r, LocalDate today) {
     return new GaugeRow(
         r.get("gauge"),
         r.get("kind"),
         r.get("title"),
         r.get("unit"),
-        number(r, "resolution"),
-        number(r, "uncertainty"),
+        r.number("resolution"),
+        r.number("uncertainty"),
         r.get("measures"),
         today.plusDays(Long.parseLong(r.get("calibrated_days"))));
   }
 
-  private static WrenchRow wrench(CSVRecord r, LocalDate today) {
+  private static WrenchRow wrench(CsvRow r, LocalDate today) {
     return new WrenchRow(
         r.get("wrench"),
-        number(r, "min_nm"),
-        number(r, "max_nm"),
+        r.number("min_nm"),
+        r.number("max_nm"),
         today.plusDays(Long.parseLong(r.get("calibrated_days"))),
         Boolean.parseBoolean(r.get("clicks")));
   }
 
-  private static <E extends Enum<E> & Code> E code(Class<E> of, CSVRecord row, String column) {
-    return Code.parse(of, row.get(column)).orElseThrow();
-  }
-
-  private static double number(CSVRecord row, String column) {
-    return Double.parseDouble(row.get(column));
-  }
-
-  private static List<CSVRecord> rows(String name) {
-    CSVFormat format =
-        CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true).get();
-    try (var in =
-            new InputStreamReader(
-                new ClassPathResource("library/demo/" + name + ".csv").getInputStream(),
-                StandardCharsets.UTF_8);
-        var parser = format.parse(in)) {
-      return parser.getRecords();
+  private static List<CsvRow> rows(String name) {
+    try {
+      return CsvTable.read(
+              name,
+              new InputStreamReader(
+                  new ClassPathResource("library/demo/" + name + ".csv").getInputStream(),
+                  StandardCharsets.UTF_8),
+              List.of())
+          .rowsOrThrow();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -3,7 +3,8 @@ package isokinon.server.work.history;
 import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.CounterLog.Kind;
 import isokinon.core.counter.CounterLog.Reading;
-import isokinon.core.material.LibraryReader;
+import isokinon.core.table.CsvRow;
+import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.CounterMapper;
@@ -12,8 +13,7 @@ import isokinon.server.db.PumpMapper;
 import isokinon.server.db.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.TableValues;
-import java.io.IOException;
-import java.io.StringReader;
+import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -29,7 +29,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -166,30 +165,16 @@ public class Counters {
   }
 
   private List<Line> lines(String csv, List<Fault> faults) {
-    String plain = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
+    CsvTable table = CsvTable.read("file", csv, COLUMNS);
+    table.faults().stream()
+        .map(f -> Fault.at(f.path(), f.line(), Text.sentence(f.message()) + "."))
+        .forEach(faults::add);
     List<Line> lines = new ArrayList<>();
-    try (var parser = LibraryReader.FORMAT.parse(new StringReader(plain))) {
-      List<String> missing =
-          COLUMNS.stream().filter(c -> !parser.getHeaderMap().containsKey(c)).toList();
-      if (!missing.isEmpty()) {
-        faults.add(new Fault("file", "Columns missing: " + String.join(", ", missing) + ".", 1));
-        return lines;
-      }
-      for (CSVRecord row : parser) {
-        int line = (int) parser.getCurrentLineNumber();
-        if (!row.isConsistent()) {
-          faults.add(new Fault("file", "It has not as many fields as the heading.", line));
-          continue;
-        }
-        line(row, line, faults).ifPresent(lines::add);
-      }
-    } catch (IOException e) {
-      faults.add(new Fault("file", "Not readable as CSV: " + e.getMessage() + ".", 1));
-    }
+    table.rows().forEach(row -> line(row, row.line(), faults).ifPresent(lines::add));
     return lines;
   }
 
-  private Optional<Line> line(CSVRecord row, int line, List<Fault> faults) {
+  private Optional<Line> line(CsvRow row, int line, List<Fault> faults) {
     String tag = row.get("tag").toUpperCase(Locale.ROOT);
     int before = faults.size();
     if (pumps.byTag(tag).isEmpty()) {

@@ -2,7 +2,7 @@ package isokinon.server.work.history;
 
 import isokinon.core.life.Stints;
 import isokinon.core.life.Stints.Stint;
-import isokinon.core.material.LibraryReader;
+import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.FittedPartRow;
@@ -16,9 +16,6 @@ import isokinon.server.work.history.HistoryReport.ReadRun;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -34,8 +31,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -83,11 +78,11 @@ public class History {
     if (q.csv() == null || q.csv().isBlank() || q.csv().length() > MOST_CHARACTERS) {
       throw RequestProblem.invalid("csv", "Give a table of at most 40 million characters.");
     }
-    List<String> headings = new ArrayList<>();
-    List<CSVRecord> rows = new ArrayList<>();
-    List<Integer> at = new ArrayList<>();
-    read(q.csv(), headings, rows, at);
-    Map<HistoryField, String> columns = columns(q, headings);
+    CsvTable table = CsvTable.readAny("csv", q.csv());
+    if (!table.faults().isEmpty()) {
+      throw RequestProblem.invalid("csv", Text.sentence(table.faults().get(0).message()) + ".");
+    }
+    Map<HistoryField, String> columns = columns(q, table.headings());
     Map<String, PumpRow> byTag =
         pumps.all().stream().collect(Collectors.toMap(PumpRow::tag, Function.identity()));
     HistoryLines reading = new HistoryLines(how(q, columns), against(byTag));
@@ -96,9 +91,7 @@ public class History {
         .forEach(f -> reading.fault(1, "No column is the " + f.say() + "."));
     List<Line> lines = new ArrayList<>();
     if (reading.faults().isEmpty()) {
-      for (int i = 0; i < rows.size(); i++) {
-        reading.line(rows.get(i), at.get(i)).ifPresent(lines::add);
-      }
+      table.rows().forEach(row -> reading.line(row).ifPresent(lines::add));
     }
     List<Line> fresh = fresh(lines, byTag, reading);
     boolean store = !Boolean.TRUE.equals(q.dryRun());
@@ -111,34 +104,7 @@ public class History {
     if (store) {
       fresh.forEach(l -> store(l, byTag.get(l.run().pump())));
     }
-    return report(columns, reading, headings, rows, lines, fresh, faults, store);
-  }
-
-  private static void read(
-      String csv, List<String> headings, List<CSVRecord> rows, List<Integer> at) {
-    String plain = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
-    String head = plain.lines().findFirst().orElse("");
-    char delimiter =
-        head.indexOf(';') >= 0 && head.indexOf(',') < 0
-            ? ';'
-            : head.indexOf('\t') >= 0 ? '\t' : ',';
-    CSVFormat format =
-        LibraryReader.FORMAT
-            .builder()
-            .setDelimiter(delimiter)
-            .setAllowMissingColumnNames(true)
-            .get();
-    try (var parser = format.parse(new StringReader(plain))) {
-      headings.addAll(parser.getHeaderNames());
-      long line = 2;
-      for (CSVRecord row : parser) {
-        rows.add(row);
-        at.add((int) line);
-        line = parser.getCurrentLineNumber() + 1;
-      }
-    } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
-      throw RequestProblem.invalid("csv", "Not readable as CSV: " + e.getMessage() + ".");
-    }
+    return report(columns, reading, table, lines, fresh, faults, store);
   }
 
   private static HistoryLines.How how(ImportRequest q, Map<HistoryField, String> columns) {
@@ -325,8 +291,7 @@ public class History {
   private static HistoryReport report(
       Map<HistoryField, String> columns,
       HistoryLines reading,
-      List<String> headings,
-      List<CSVRecord> rows,
+      CsvTable table,
       List<Line> lines,
       List<Line> fresh,
       List<Fault> faults,
@@ -335,13 +300,12 @@ public class History {
         Arrays.stream(HistoryField.values())
             .map(f -> new FieldView(f.code(), f.say(), columns.getOrDefault(f, "")))
             .toList(),
-        headings.stream()
+        table.headings().stream()
             .map(
                 h ->
                     new ColumnView(
                         h,
-                        rows.stream()
-                            .filter(r -> r.isSet(h))
+                        table.rows().stream()
                             .map(r -> r.get(h))
                             .filter(v -> !v.isBlank())
                             .distinct()
@@ -366,7 +330,7 @@ public class History {
                             ? HistoryTable.RUNNING
                             : l.run().failed() ? HistoryTable.FAILED : HistoryTable.SOUND))
             .toList(),
-        rows.size(),
+        table.rows().size(),
         fresh.size(),
         lines.size() - fresh.size(),
         (int) fresh.stream().filter(l -> l.run().failed()).count(),

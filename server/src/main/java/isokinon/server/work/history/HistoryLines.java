@@ -9,6 +9,7 @@ import isokinon.core.life.Stints.Stint;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.table.CsvRow;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.db.PumpRow;
@@ -25,7 +26,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
-import org.apache.commons.csv.CSVRecord;
 
 /** Reads the lines of a table of runs, and tells what is wrong with each. */
 final class HistoryLines {
@@ -113,15 +113,11 @@ final class HistoryLines {
   }
 
   /** The run of a line; empty where something is wrong with it. */
-  Optional<Line> line(CSVRecord row, int line) {
+  Optional<Line> line(CsvRow row) {
+    int line = row.line();
     int before = faults.size();
     Function<HistoryField, String> at =
-        f ->
-            Optional.ofNullable(how.columns().get(f))
-                .filter(row::isSet)
-                .map(row::get)
-                .map(String::strip)
-                .orElse("");
+        f -> Optional.ofNullable(how.columns().get(f)).map(row::get).orElse("");
     PumpRow pump = against.pumps().get(at.apply(HistoryField.TAG).toUpperCase(Locale.ROOT));
     if (pump == null) {
       fault(line, "No pump is called \"" + at.apply(HistoryField.TAG) + "\".");

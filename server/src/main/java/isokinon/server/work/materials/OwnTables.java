@@ -5,6 +5,7 @@ import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
+import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.OwnRow;
@@ -15,9 +16,7 @@ import isokinon.server.work.materials.MaterialView.ImportReport;
 import isokinon.server.work.materials.MaterialView.OwnResistance;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.Clock;
@@ -32,7 +31,6 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -113,8 +111,7 @@ public class OwnTables {
     Map<Object, List<String>> byKey = new LinkedHashMap<>();
     try {
       if (!own) {
-        records(new BufferedReader(ShopLibrary.shipped(checked)), checked)
-            .forEach(r -> byKey.put(key(checked, r), r));
+        shipped(checked).forEach(r -> byKey.put(key(checked, r), r));
       }
       store.ownRows().stream()
           .filter(r -> r.tableName().equals(checked))
@@ -150,23 +147,21 @@ public class OwnTables {
   }
 
   private ImportReport store(String table, String text, String who, boolean dryRun) {
-    String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
     Map<String, String> own = ShopLibrary.ownTables(store.ownRows());
     // The file by itself first, so that the lines told are its own.
-    own.put(table, plain);
+    own.put(table, text);
     checkedOwn(own, table);
     Map<Object, List<String>> shipped = new LinkedHashMap<>();
     Map<Object, List<OwnRow>> mine = new LinkedHashMap<>();
     List<List<String>> read;
     try {
-      records(new BufferedReader(ShopLibrary.shipped(table)), table)
-          .forEach(r -> shipped.put(key(table, r), r));
+      shipped(table).forEach(r -> shipped.put(key(table, r), r));
       for (OwnRow row : store.ownRows()) {
         if (row.tableName().equals(table)) {
           mine.computeIfAbsent(key(table, fields(row)), k -> new ArrayList<>()).add(row);
         }
       }
-      read = records(new BufferedReader(new StringReader(plain)), table);
+      read = rows(table, text);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -224,32 +219,25 @@ public class OwnTables {
     return table;
   }
 
-  /** Rows in the order of the table's columns, whatever the order of the file's. */
-  private static List<List<String>> records(BufferedReader in, String table) throws IOException {
-    try (in;
-        var parser = LibraryReader.FORMAT.parse(in)) {
-      List<List<String>> rows = new ArrayList<>();
-      for (CSVRecord r : parser) {
-        rows.add(LibraryReader.columns(table).stream().map(r::get).toList());
-      }
-      return rows;
-    }
+  /** Rows in the order of the table's columns, whatever the order of the text's. */
+  private static List<List<String>> rows(String table, String text) {
+    return rows(CsvTable.read(table, text, LibraryReader.columns(table)), table);
+  }
+
+  /** The same, of a table that ships with the program. */
+  private static List<List<String>> shipped(String table) throws IOException {
+    return rows(
+        CsvTable.read(table, ShopLibrary.shipped(table), LibraryReader.columns(table)), table);
+  }
+
+  private static List<List<String>> rows(CsvTable read, String table) {
+    return read.rowsOrThrow().stream().map(r -> r.values(LibraryReader.columns(table))).toList();
   }
 
   /** The fields of an own row, in the order of the table's columns. */
   private static List<String> fields(OwnRow row) {
-    try {
-      return records(
-              new BufferedReader(
-                  new StringReader(
-                      String.join(",", LibraryReader.columns(row.tableName()))
-                          + "\n"
-                          + row.line())),
-              row.tableName())
-          .get(0);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    String heading = String.join(",", LibraryReader.columns(row.tableName()));
+    return rows(row.tableName(), heading + "\n" + row.line()).get(0);
   }
 
   /** What makes a row the same as an earlier one, however its numbers and names are written. */

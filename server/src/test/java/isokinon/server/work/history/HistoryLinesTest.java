@@ -4,22 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.mock;
 
 import isokinon.core.counter.WearCount;
-import isokinon.core.material.LibraryReader;
+import isokinon.core.table.CsvRow;
+import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.RunRow;
 import isokinon.server.db.WetEndMapper;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.lives.SomePumps;
-import java.io.IOException;
-import java.io.StringReader;
 import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -48,12 +46,8 @@ class HistoryLinesTest {
   }
 
   private Optional<RunRow> read(String heading, String line) {
-    try (var parser = LibraryReader.FORMAT.parse(new StringReader(heading + "\n" + line + "\n"))) {
-      CSVRecord row = parser.getRecords().get(0);
-      return lines.line(row, 2).map(HistoryLines.Line::run);
-    } catch (IOException e) {
-      throw new IllegalStateException(e);
-    }
+    CsvRow row = CsvTable.readAny("csv", heading + "\n" + line + "\n").rows().get(0);
+    return lines.line(row).map(HistoryLines.Line::run);
   }
 
   private Optional<RunRow> plain(String hours, String ended) {
