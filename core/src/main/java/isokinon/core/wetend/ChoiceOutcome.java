@@ -10,4 +10,5 @@ import java.util.Set;
  * @param fit all that fit
  * @param unknown all that the library cannot judge
  */
-public record ChoiceOutcome(Optional<String> leader, Set<String> fit, Set<String> unknown) {}
+public record ChoiceOutcome(
+    Optional<CandidateId> leader, Set<CandidateId> fit, Set<CandidateId> unknown) {}

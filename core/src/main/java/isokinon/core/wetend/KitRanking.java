@@ -44,7 +44,7 @@ public final class KitRanking {
    *     the library's shape of its failure mode; empty where there are none
    */
   public record Candidate(
-      String id,
+      CandidateId id,
       Map<String, Material> parts,
       Set<String> renewed,
       String lead,
@@ -197,9 +197,9 @@ public final class KitRanking {
    * to change: quick enough to ask for hundreds of duties.
    */
   public ChoiceOutcome standing(Duty duty, List<Candidate> candidates, Money money) {
-    Set<String> fit = new HashSet<>();
-    Set<String> unknown = new HashSet<>();
-    String leader = null;
+    Set<CandidateId> fit = new HashSet<>();
+    Set<CandidateId> unknown = new HashSet<>();
+    CandidateId leader = null;
     double least = Double.POSITIVE_INFINITY;
     for (Candidate c : candidates) {
       WholeRating whole = rater.whole(duty, c.parts());

@@ -7,7 +7,6 @@ import isokinon.core.wetend.Duty.Zone;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 
 /**
  * Facts nobody has given that would change the choice. A missing fact is tried at values a pump may
@@ -39,7 +38,7 @@ public final class OpenFacts {
       Duty duty,
       MaterialLibrary library,
       Function<Duty, ChoiceOutcome> choose,
-      UnaryOperator<String> name) {
+      Function<CandidateId, String> name) {
     ChoiceOutcome now = choose.apply(duty);
     List<Question> questions = new ArrayList<>();
     for (Trial trial : trials(duty, library)) {

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 
 /** What would change the choice: how far each fluid may get hotter, cooler, stronger or weaker. */
 public final class Sensitivity {
@@ -36,12 +35,12 @@ public final class Sensitivity {
       Axis axis,
       boolean upward,
       double at,
-      Optional<String> leader,
+      Optional<CandidateId> leader,
       String sentence) {}
 
   private final MaterialLibrary library;
   private final Function<Duty, ChoiceOutcome> choose;
-  private final UnaryOperator<String> name;
+  private final Function<CandidateId, String> name;
 
   /**
    * @param library names the fluids
@@ -49,7 +48,9 @@ public final class Sensitivity {
    * @param name what a candidate is called in a sentence
    */
   public Sensitivity(
-      MaterialLibrary library, Function<Duty, ChoiceOutcome> choose, UnaryOperator<String> name) {
+      MaterialLibrary library,
+      Function<Duty, ChoiceOutcome> choose,
+      Function<CandidateId, String> name) {
     this.library = library;
     this.choose = choose;
     this.name = name;
@@ -92,7 +93,7 @@ public final class Sensitivity {
     double pct = duty.exposures().get(i).concentrationPct();
     double start = up ? Math.floor(pct) : Math.ceil(pct);
     int reach = (int) (up ? 100 - start : start);
-    Optional<String> before = now.leader();
+    Optional<CandidateId> before = now.leader();
     for (int k = 1; k <= reach; k++) {
       double next = up ? start + k : start - k;
       ChoiceOutcome then = choose.apply(duty.with(i, duty.exposures().get(i).diluted(next)));
@@ -125,7 +126,7 @@ public final class Sensitivity {
   }
 
   /** What becomes of the choice, as the end of a sentence. */
-  static String change(ChoiceOutcome now, ChoiceOutcome then, UnaryOperator<String> name) {
+  static String change(ChoiceOutcome now, ChoiceOutcome then, Function<CandidateId, String> name) {
     String next = then.leader().map(name).orElse("");
     if (now.leader().isEmpty()) {
       return then.leader().isEmpty() ? "nothing changes." : next + " stands it.";

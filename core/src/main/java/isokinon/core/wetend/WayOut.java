@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 
 /**
  * What to change where nothing stands a duty: cool one fluid, weaken it, or keep it out of this
@@ -27,7 +26,7 @@ public final class WayOut {
 
   private final MaterialLibrary library;
   private final Function<Duty, ChoiceOutcome> choose;
-  private final UnaryOperator<String> name;
+  private final Function<CandidateId, String> name;
 
   /**
    * @param library names the fluids
@@ -35,7 +34,9 @@ public final class WayOut {
    * @param name what a candidate is called in a sentence
    */
   public WayOut(
-      MaterialLibrary library, Function<Duty, ChoiceOutcome> choose, UnaryOperator<String> name) {
+      MaterialLibrary library,
+      Function<Duty, ChoiceOutcome> choose,
+      Function<CandidateId, String> name) {
     this.library = library;
     this.choose = choose;
     this.name = name;

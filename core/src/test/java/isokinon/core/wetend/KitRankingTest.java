@@ -20,7 +20,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -50,7 +49,14 @@ class KitRankingTest {
     Optional<Evidence> evidence =
         runs.isEmpty() ? Optional.empty() : Optional.of(Evidence.of(shape, runs));
     return new Candidate(
-        material, parts, Set.of("diaphragm", "ball"), "diaphragm", price, 87, hardware, evidence);
+        CandidateId.of(material),
+        parts,
+        Set.of("diaphragm", "ball"),
+        "diaphragm",
+        price,
+        87,
+        hardware,
+        evidence);
   }
 
   private static List<Candidate> kits() {
@@ -69,7 +75,7 @@ class KitRankingTest {
   @Test
   void thoseThatFitComeFirstCheapestHourFirst() {
     List<Ranked> ranked = RANKING.rank(SLUDGE, kits(), MONEY);
-    assertThat(ranked).extracting(r -> r.candidate().id()).endsWith("FKM", "NBR");
+    assertThat(ranked).extracting(r -> r.candidate().id().material()).endsWith("FKM", "NBR");
     assertThat(ranked.subList(0, 3)).extracting(r -> r.cost().orElseThrow().per1000h()).isSorted();
     assertThat(ranked.subList(3, 5)).allSatisfy(r -> assertThat(r.cost()).isEmpty());
     assertThat(ranked).allSatisfy(r -> assertThat(r.whole().because()).isNotBlank());
@@ -142,8 +148,8 @@ class KitRankingTest {
     Duty rough = new Duty(cool.exposures(), Abrasion.HEAVY, 0);
     for (Candidate c : kits()) {
       double before = per1000h(cool, c);
-      assertThat(per1000h(hot, c)).as(c.id()).isGreaterThanOrEqualTo(before - 1e-6);
-      assertThat(per1000h(rough, c)).as(c.id()).isGreaterThanOrEqualTo(before - 1e-6);
+      assertThat(per1000h(hot, c)).as(c.id().material()).isGreaterThanOrEqualTo(before - 1e-6);
+      assertThat(per1000h(rough, c)).as(c.id().material()).isGreaterThanOrEqualTo(before - 1e-6);
     }
   }
 
@@ -175,7 +181,7 @@ class KitRankingTest {
   @Test
   void everyTurnIsTrueOnBothSides() {
     List<Sensitivity.Turn> turns =
-        new Sensitivity(LIBRARY, CHOOSE, UnaryOperator.identity()).turns(SLUDGE);
+        new Sensitivity(LIBRARY, CHOOSE, CandidateId::material).turns(SLUDGE);
     assertThat(turns).isNotEmpty();
     for (Sensitivity.Turn t : turns) {
       Exposure e = SLUDGE.exposures().get(t.exposure());
@@ -196,7 +202,7 @@ class KitRankingTest {
           .map(
               m ->
                   new Candidate(
-                      m.code(),
+                      CandidateId.of(m.code()),
                       Map.of("stator", m),
                       Set.of("stator"),
                       "stator",
@@ -221,7 +227,7 @@ class KitRankingTest {
             Abrasion.NONE,
             0);
     List<WayOut.Way> ways =
-        new WayOut(LIBRARY, KitRankingTest::stators, UnaryOperator.identity()).of(duty);
+        new WayOut(LIBRARY, KitRankingTest::stators, CandidateId::material).of(duty);
     assertThat(stators(duty).fit()).isEmpty();
     assertThat(ways).isNotEmpty().extracting(WayOut.Way::kind).isSorted();
     for (WayOut.Way w : ways) {
@@ -235,7 +241,7 @@ class KitRankingTest {
       assertThat(stators(tried).leader()).as(w.sentence()).isPresent();
     }
     assertThat(ways).anySatisfy(w -> assertThat(w.sentence()).contains("Keep sodium hypochlorite"));
-    assertThat(new WayOut(LIBRARY, CHOOSE, UnaryOperator.identity()).of(SLUDGE)).isEmpty();
+    assertThat(new WayOut(LIBRARY, CHOOSE, CandidateId::material).of(SLUDGE)).isEmpty();
   }
 
   @Test
@@ -249,7 +255,7 @@ class KitRankingTest {
                     .map(
                         m ->
                             new Candidate(
-                                m.code(),
+                                CandidateId.of(m.code()),
                                 Map.of("bushing", m),
                                 Set.of("bushing"),
                                 "bushing",
@@ -260,14 +266,13 @@ class KitRankingTest {
                     .toList(),
                 MONEY);
     Duty water = new Duty(List.of(new Exposure("water", 100, 20, 1)), Abrasion.NONE, 0);
-    List<OpenFacts.Question> asked =
-        OpenFacts.of(water, LIBRARY, bearings, UnaryOperator.identity());
+    List<OpenFacts.Question> asked = OpenFacts.of(water, LIBRARY, bearings, CandidateId::material);
     assertThat(asked).extracting(OpenFacts.Question::field).contains("runsDry");
     assertThat(asked)
         .filteredOn(q -> q.field().equals("runsDry"))
         .allSatisfy(q -> assertThat(q.because()).contains("SiC falls out and carbon leads"));
     Duty known = water.under(water.conditions().withRunsDry(false));
-    assertThat(OpenFacts.of(known, LIBRARY, bearings, UnaryOperator.identity()))
+    assertThat(OpenFacts.of(known, LIBRARY, bearings, CandidateId::material))
         .extracting(OpenFacts.Question::field)
         .doesNotContain("runsDry");
   }

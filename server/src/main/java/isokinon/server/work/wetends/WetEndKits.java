@@ -5,6 +5,7 @@ import isokinon.core.cavity.RotorFit;
 import isokinon.core.kit.Offer;
 import isokinon.core.material.Material;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.wetend.CandidateId;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.KitRanking.Candidate;
 import isokinon.core.wetend.Rating;
@@ -120,7 +121,7 @@ class WetEndKits {
     return new Offered(
         kit,
         new Candidate(
-            id(kit),
+            new CandidateId(kit.material(), kit.hardware()),
             parts,
             renewed,
             lead,
@@ -315,16 +316,6 @@ class WetEndKits {
     return !parts.containsKey(Roles.STATOR)
         || kept(s, rotors).isPresent()
         || rotors.largest().isPresent();
-  }
-
-  private static String id(WetKitRow kit) {
-    return kit.material() + (kit.hardware().isEmpty() ? "" : " on " + kit.hardware());
-  }
-
-  /** What a candidate is called in a sentence. */
-  static String named(String id) {
-    int on = id.indexOf(" on ");
-    return on < 0 || id.endsWith("full-stroke") ? (on < 0 ? id : id.substring(0, on)) : id;
   }
 
   private static String lower(String words) {

@@ -2,6 +2,7 @@ package isokinon.server.work.wetends;
 
 import isokinon.core.material.Material;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.wetend.CandidateId;
 import isokinon.core.wetend.ChoiceOutcome;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.KitRanking;
@@ -49,7 +50,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -126,7 +126,8 @@ public class WetEnds {
     List<WetEndKits.Offered> offered = kitsOf.offered(s);
     List<KitChoice> kits = kits(s, ranking, money, offered);
     Function<Duty, ChoiceOutcome> standing = standing(s, ranking, money, offered);
-    UnaryOperator<String> name = WetEndKits::named;
+    String usual = s.sheet().map(WetEnds::usualHardware).orElse("");
+    Function<CandidateId, String> name = id -> id.name(usual);
     return new ChooserView(
         s.tag(),
         s.sheet().map(Sheet::title).orElse(Text.sentence(Text.words(s.family().code()))),
@@ -174,7 +175,7 @@ public class WetEnds {
 
   private List<KitChoice> kits(
       ChoiceSetting s, KitRanking ranking, Money money, List<WetEndKits.Offered> offered) {
-    Map<String, WetEndKits.Offered> byId =
+    Map<CandidateId, WetEndKits.Offered> byId =
         offered.stream().collect(Collectors.toMap(o -> o.candidate().id(), o -> o));
     return ranking
         .rank(s.duty(), offered.stream().map(WetEndKits.Offered::candidate).toList(), money)
@@ -273,7 +274,7 @@ public class WetEnds {
     Optional<Life> life = o.noRotor().isPresent() ? Optional.empty() : r.life();
     Optional<Cost> cost = o.noRotor().isPresent() ? Optional.empty() : r.cost();
     return new KitChoice(
-        o.candidate().id(),
+        o.candidate().id().toString(),
         lot.map(LotRow::id),
         lot.map(LotRow::title).orElse(Text.sentence(Text.words(kit.kit()))),
         kit.material(),
@@ -344,14 +345,25 @@ public class WetEnds {
                                   .material(code)
                                   .ifPresent(x -> parts.putIfAbsent(role, x)));
                   return new Candidate(
-                      m.code(), parts, Set.of(lead), lead, 100, 0, 0, Optional.empty());
+                      CandidateId.of(m.code()),
+                      parts,
+                      Set.of(lead),
+                      lead,
+                      100,
+                      0,
+                      0,
+                      Optional.empty());
                 })
             .toList();
     return duty -> ranking.standing(duty, plain, money);
   }
 
-  /** A milder duty may come down to a cheaper kit on the hardware that is in the pump. */
   // ---- words and codes ------------------------------------------------------------------------
+
+  /** The first that a sheet lists, which a pump comes with. */
+  private static String usualHardware(Sheet sheet) {
+    return sheet.hardware().stream().findFirst().map(Sheet.Hardware::id).orElse("");
+  }
 
   private static String hardware(Sheet sheet, String id) {
     return sheet.hardware().stream()
