@@ -1,5 +1,6 @@
 package isokinon.core.cavity;
 
+import isokinon.core.value.InvalidQuantity;
 import isokinon.core.value.Range;
 import java.util.List;
 import java.util.Optional;
@@ -84,7 +85,8 @@ public record RotorFit(double boreDiameterMm, double rotorDiameterMm, double int
     Range.check("boreRadiusMm", boreRadiusMm, 0.1, 2000);
     Range.check("tubeRadiusMm", tubeRadiusMm, 0.1, 2000);
     if (tubeRadiusMm <= boreRadiusMm) {
-      throw new IllegalArgumentException(
+      throw new InvalidQuantity(
+          "tubeRadiusMm",
           "tubeRadiusMm " + tubeRadiusMm + " must be over boreRadiusMm " + boreRadiusMm + ".");
     }
     Range.check("elastomerAlphaPerK", elastomerAlphaPerK, 0, 1e-3);
@@ -96,8 +98,8 @@ public record RotorFit(double boreDiameterMm, double rotorDiameterMm, double int
     double wall = (b2 - boreRadiusMm * boreRadiusMm) * (1 + 3 * elastomerAlphaPerK * deltaK);
     double rest = b2 - wall * (1 + swell);
     if (rest <= 0) {
-      throw new IllegalArgumentException(
-          "deltaK " + deltaK + " with swell " + swell + " closes the bore altogether.");
+      throw new InvalidQuantity(
+          "deltaK", "deltaK " + deltaK + " with swell " + swell + " closes the bore altogether.");
     }
     double bore = 2 * Math.sqrt(rest);
     double rotor = rotorDiameterMm * (1 + rotorAlphaPerK * deltaK);

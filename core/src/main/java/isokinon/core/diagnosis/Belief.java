@@ -1,5 +1,6 @@
 package isokinon.core.diagnosis;
 
+import isokinon.core.value.InvalidQuantity;
 import isokinon.core.value.Range;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,7 +35,8 @@ public final class Belief {
    */
   public static Belief of(Map<String, Double> pseudoCounts, Map<String, Integer> confirmed) {
     if (pseudoCounts.isEmpty()) {
-      throw new IllegalArgumentException("pseudoCounts: at least one explanation is needed.");
+      throw new InvalidQuantity(
+          "pseudoCounts", "pseudoCounts: at least one explanation is needed.");
     }
     Map<String, Double> counts = new LinkedHashMap<>();
     pseudoCounts.forEach(

@@ -1,5 +1,6 @@
 package isokinon.core.peristaltic;
 
+import isokinon.core.value.InvalidQuantity;
 import isokinon.core.value.Range;
 import java.util.List;
 import org.apache.commons.statistics.distribution.TDistribution;
@@ -37,8 +38,8 @@ public record Calibration(
     Range.check("setMlPerTurn", setMlPerTurn, 1e-6, 1e6);
     Range.check("acceptedPct", acceptedPct, 1e-3, 100);
     if (runs.size() < FEWEST) {
-      throw new IllegalArgumentException(
-          "runs: " + FEWEST + " or more are needed; " + runs.size() + " were given.");
+      throw new InvalidQuantity(
+          "runs", "runs: " + FEWEST + " or more are needed; " + runs.size() + " were given.");
     }
     for (int i = 0; i < runs.size(); i++) {
       Range.check("runs[" + i + "].turns", runs.get(i).turns(), 1e-6, 1e9);
@@ -47,7 +48,7 @@ public record Calibration(
     int n = runs.size();
     double mean = runs.stream().mapToDouble(r -> r.ml() / r.turns()).average().orElseThrow();
     if (mean <= 0) {
-      throw new IllegalArgumentException("runs: nothing came out in any of them.");
+      throw new InvalidQuantity("runs", "runs: nothing came out in any of them.");
     }
     double squares = runs.stream().mapToDouble(r -> Math.pow(r.ml() / r.turns() - mean, 2)).sum();
     double deviation = Math.sqrt(squares / (n - 1));

@@ -1,6 +1,7 @@
 package isokinon.core.torque;
 
 import isokinon.core.sheet.Handling.Layout;
+import isokinon.core.value.InvalidQuantity;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -33,8 +34,8 @@ public record TighteningOrder(List<Integer> order, List<Pass> passes) {
    */
   public static TighteningOrder of(int count, Layout layout) {
     if (count < 1 || count > MOST) {
-      throw new IllegalArgumentException(
-          "A joint has 1 to " + MOST + " fasteners; " + count + " is outside that.");
+      throw new InvalidQuantity(
+          "count", "A joint has 1 to " + MOST + " fasteners; " + count + " is outside that.");
     }
     List<Integer> order = layout == Layout.CIRCLE ? circle(count) : rectangle(count);
     List<Integer> round = IntStream.rangeClosed(1, count).boxed().toList();

@@ -1,5 +1,7 @@
 package isokinon.core.torque;
 
+import isokinon.core.value.InvalidQuantity;
+
 /**
  * What is a torque wrench set to when an adapter sits on it? T·L / (L + E·cos θ): the adapter
  * lengthens the lever by its share along the handle. Lever arithmetic, any mechanics textbook.
@@ -20,26 +22,27 @@ public final class WrenchSetting {
    */
   public static double settingNm(
       double targetNm, double handleMm, double adapterMm, double angleDeg) {
-    positive("target torque", targetNm, "N·m");
-    positive("handle length", handleMm, "mm");
+    positive("targetNm", "target torque", targetNm, "N·m");
+    positive("handleMm", "handle length", handleMm, "mm");
     if (!(adapterMm >= 0) || Double.isInfinite(adapterMm)) {
-      throw new IllegalArgumentException(
-          "Adapter length must be 0 mm or more; " + adapterMm + " mm is not.");
+      throw new InvalidQuantity(
+          "adapterMm", "Adapter length must be 0 mm or more; " + adapterMm + " mm is not.");
     }
     if (!Double.isFinite(angleDeg)) {
-      throw new IllegalArgumentException("Adapter angle must be a number of degrees.");
+      throw new InvalidQuantity("angleDeg", "Adapter angle must be a number of degrees.");
     }
     double lever = handleMm + adapterMm * Math.cos(Math.toRadians(angleDeg));
     if (lever <= 0) {
-      throw new IllegalArgumentException(
-          "At " + angleDeg + "° an adapter of " + adapterMm + " mm leaves no lever.");
+      throw new InvalidQuantity(
+          "adapterMm", "At " + angleDeg + "° an adapter of " + adapterMm + " mm leaves no lever.");
     }
     return targetNm * handleMm / lever;
   }
 
-  private static void positive(String what, double value, String unit) {
+  private static void positive(String field, String what, double value, String unit) {
     if (!(value > 0) || Double.isInfinite(value)) {
-      throw new IllegalArgumentException(
+      throw new InvalidQuantity(
+          field,
           "The " + what + " must be over 0 " + unit + "; " + value + " " + unit + " is not.");
     }
   }

@@ -8,19 +8,12 @@ public final class Range {
   /**
    * The value, where it lies within its range.
    *
-   * @throws IllegalArgumentException naming the quantity, the range and the value, also for NaN
+   * @throws OutOfRange where it does not, also for NaN
    */
   public static double check(String name, double value, double min, double max) {
     if (!(value >= min && value <= max)) {
-      throw new IllegalArgumentException(
-          name + " must be " + plain(min) + " to " + plain(max) + "; " + value + " is not.");
+      throw new OutOfRange(name, min, max, value);
     }
     return value;
-  }
-
-  private static String plain(double value) {
-    return value == Math.rint(value) && Math.abs(value) < 1e9
-        ? Long.toString((long) value)
-        : Double.toString(value);
   }
 }

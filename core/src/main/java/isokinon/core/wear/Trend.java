@@ -1,5 +1,6 @@
 package isokinon.core.wear;
 
+import isokinon.core.value.InvalidQuantity;
 import isokinon.core.value.Range;
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +38,7 @@ public record Trend(
    */
   public static Trend of(List<Point> points, double limit) {
     if (points.size() < 2) {
-      throw new IllegalArgumentException("points: two or more are needed for a trend.");
+      throw new InvalidQuantity("points", "points: two or more are needed for a trend.");
     }
     for (Point p : points) {
       Range.check("hours", p.hours(), 0, 1e9);
@@ -50,7 +51,7 @@ public record Trend(
     double meanY = points.stream().mapToDouble(Point::value).average().orElseThrow();
     double sxx = points.stream().mapToDouble(p -> Math.pow(p.hours() - meanX, 2)).sum();
     if (sxx <= 0) {
-      throw new IllegalArgumentException("points: all readings are of the same hour.");
+      throw new InvalidQuantity("points", "points: all readings are of the same hour.");
     }
     double sxy = points.stream().mapToDouble(p -> (p.hours() - meanX) * (p.value() - meanY)).sum();
     double slope = sxy / sxx;

@@ -11,6 +11,7 @@ import isokinon.core.life.Survival;
 import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullFit;
 import isokinon.core.life.WeibullPosterior;
+import isokinon.core.value.InvalidQuantity;
 import isokinon.core.value.Range;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.ArrayList;
@@ -125,7 +126,8 @@ class LifeController {
               Range.check("priorMean", mean, 1e-9, OLDEST);
               Range.check("priorStrength", strength, 1e-9, 1e9);
               if (strength * shape <= 1) {
-                throw new IllegalArgumentException(
+                throw new InvalidQuantity(
+                    "priorStrength",
                     "priorStrength times shape must exceed 1; it is " + strength * shape + ".");
               }
               return WeibullPosterior.of(shape, mean, strength, runs);
@@ -191,8 +193,8 @@ class LifeController {
           Range.check("a", givenA, 1e-9, 1e9);
           Range.check("b", givenB, 1e-300, Double.MAX_VALUE);
           if (givenA * k <= 1) {
-            throw new IllegalArgumentException(
-                "a times shape must exceed 1 for a mean life; it is " + givenA * k + ".");
+            throw new InvalidQuantity(
+                "a", "a times shape must exceed 1 for a mean life; it is " + givenA * k + ".");
           }
           return new WeibullPosterior(k, givenA, givenB);
         });

@@ -165,7 +165,7 @@ class ComputeApiTest {
         "torque/order|{\"count\": 8, \"layout\": \"star\"}|layout|circle, rectangle",
         "torque/order|{\"layout\": \"circle\"}|count|must be given",
         "torque/order|{\"count\": \"many\", \"layout\": \"circle\"}|count|not of the kind",
-        "torque/setting|{\"targetNm\": -1, \"handleMm\": 300, \"adapterMm\": 50, \"angleDeg\": 0}||target torque",
+        "torque/setting|{\"targetNm\": -1, \"handleMm\": 300, \"adapterMm\": 50, \"angleDeg\": 0}|targetNm|target torque",
         "torque/setting|{\"targetNm\": 40, \"handleMm\": 300, \"adapterMm\": 50}|angleDeg|must be given",
       })
   void aTorqueQuestionThatCannotBeSaysWhere(String what, String json, String path, String words) {

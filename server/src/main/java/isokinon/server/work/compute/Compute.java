@@ -133,20 +133,13 @@ public class Compute {
                 () ->
                     RequestProblem.invalid(
                         "layout", "A layout is " + Code.all(Handling.Layout.class) + "."));
-    try {
-      return TighteningOrder.of(count, parsed);
-    } catch (IllegalArgumentException e) {
-      throw RequestProblem.invalid("count", e.getMessage());
-    }
+    return RequestProblem.answered(() -> TighteningOrder.of(count, parsed));
   }
 
   /** Setting of a torque wrench with an adapter, N·m. */
   public double torqueSetting(double targetNm, double handleMm, double adapterMm, double angleDeg) {
-    try {
-      return WrenchSetting.settingNm(targetNm, handleMm, adapterMm, angleDeg);
-    } catch (IllegalArgumentException e) {
-      throw RequestProblem.invalid("", e.getMessage());
-    }
+    return RequestProblem.answered(
+        () -> WrenchSetting.settingNm(targetNm, handleMm, adapterMm, angleDeg));
   }
 
   /** Ratings of materials in a duty; all of the role where none is named. */

@@ -41,15 +41,10 @@ public class Wrenches {
    * @throws RequestProblem where one of them is no number, or leaves no lever
    */
   public WrenchChoice choose(double targetNm, String handleMm, String adapterMm, String angleDeg) {
-    try {
-      return choose(
-          WrenchSetting.settingNm(
-              targetNm,
-              Readings.parse(handleMm, "", "mm", "handleMm"),
-              Readings.parse(adapterMm, "", "mm", "adapterMm"),
-              Readings.parse(angleDeg, "", "deg", "angleDeg")));
-    } catch (IllegalArgumentException e) {
-      throw RequestProblem.invalid("", e.getMessage());
-    }
+    double handle = Readings.parse(handleMm, "", "mm", "handleMm");
+    double adapter = Readings.parse(adapterMm, "", "mm", "adapterMm");
+    double angle = Readings.parse(angleDeg, "", "deg", "angleDeg");
+    return choose(
+        RequestProblem.answered(() -> WrenchSetting.settingNm(targetNm, handle, adapter, angle)));
   }
 }

@@ -1,6 +1,7 @@
 package isokinon.server.work.shared;
 
 import isokinon.core.value.Fault;
+import isokinon.core.value.InvalidQuantity;
 import java.util.List;
 import java.util.function.Supplier;
 
@@ -106,14 +107,15 @@ public abstract sealed class RequestProblem extends RuntimeException {
   /**
    * A kernel's answer to a question whose values may be out of range.
    *
-   * @throws Invalid naming the field, which the kernel's sentence begins with
+   * @throws Invalid naming the field, where it is the fault of one
    */
   public static <T> T answered(Supplier<T> kernel) {
     try {
       return kernel.get();
+    } catch (InvalidQuantity e) {
+      throw invalid(e.field(), e.getMessage());
     } catch (IllegalArgumentException e) {
-      String field = e.getMessage().split("[ :]", 2)[0];
-      throw invalid(field, e.getMessage());
+      throw invalid("", e.getMessage());
     }
   }
 }
