@@ -2,7 +2,7 @@ import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
 import type { ComparisonView, LifeView } from "../api/types";
 import { MarkAt } from "../parts/Mark";
-import { rounded } from "../parts/numbers";
+import { rounded } from "../text/numbers";
 import { Failure, Planned } from "./eventMarks";
 
 const LEFT = 92;

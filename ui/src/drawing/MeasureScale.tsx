@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { MeasureView } from "../api/types";
-import { rounded } from "../parts/numbers";
+import { rounded } from "../text/numbers";
 
 const HEIGHT = 52;
 

@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { ProofView } from "../api/types";
-import { rounded } from "../parts/numbers";
+import { rounded } from "../text/numbers";
 
 const WIDTH = 216;
 const HEIGHT = 66;

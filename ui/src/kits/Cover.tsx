@@ -1,5 +1,5 @@
 import type { CoverView } from "../api/types";
-import { rounded } from "../parts/numbers";
+import { rounded } from "../text/numbers";
 import { Mark } from "../parts/Mark";
 
 /** The cheapest way to have what is renewed: the shelf first, then kits and single parts. */

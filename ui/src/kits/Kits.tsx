@@ -1,9 +1,10 @@
+import { counted } from "../text/counted";
 import { scaleLinear } from "d3-scale";
 import type { ChooserView } from "../api/types";
 import { Failure } from "../drawing/eventMarks";
 import { materialFill } from "../drawing/Hatches";
 import { Mark, MarkAt, verdictState } from "../parts/Mark";
-import { roleWord, rounded } from "../parts/numbers";
+import { roleWord, rounded } from "../text/numbers";
 import { useDraft } from "../parts/useDraft";
 
 type Kit = ChooserView["kits"][number];
@@ -206,7 +207,7 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
 /** How many are on the shelf and how they stand, or when one would come. */
 export function shelfWord(k: Pick<Kit, "lot" | "quantity" | "place" | "statusSays" | "leadDays">): string {
   return k.lot === null
-    ? `none, ${k.leadDays} day${k.leadDays === 1 ? "" : "s"}`
+    ? `none, ${counted(k.leadDays, "day")}`
     : k.quantity === 0
       ? `${k.statusSays} on ${k.place}, ${k.leadDays} days for another`
       : `${k.quantity} on ${k.place}, ${k.statusSays}`;

@@ -1,3 +1,4 @@
+import { counted } from "../text/counted";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused } from "../api/client";
@@ -83,9 +84,7 @@ export function Faults({ error }: { error: Error }) {
   if (faults.length === 0) return <Sentence>{error.message}</Sentence>;
   return (
     <>
-      <Sentence>
-        Nothing was taken in: {faults.length} fault{faults.length === 1 ? "" : "s"}.
-      </Sentence>
+      <Sentence>Nothing was taken in: {counted(faults.length, "fault")}.</Sentence>
       <ul className="text-body leading-[18px]">
         {faults.slice(0, MOST_FAULTS).map((f) => (
           <li key={`${f.line ?? 0} ${f.message}`}>

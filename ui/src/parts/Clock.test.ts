@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { WaitKind } from "../api/types";
 import { grouped } from "../places/floor/grouped";
 import { countdown } from "./Clock";
-import { waitWord } from "./waitWord";
+import { waitWord } from "../text/waitWord";
 
 describe("countdown", () => {
   it.each([

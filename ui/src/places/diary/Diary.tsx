@@ -4,7 +4,7 @@ import { api } from "../../api/client";
 import type { DiaryView } from "../../api/types";
 import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { JobAside } from "./JobAside";
 import { Wall } from "./Wall";
 

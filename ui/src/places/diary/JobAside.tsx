@@ -4,7 +4,7 @@ import type { DiaryEntry, DiaryView } from "../../api/types";
 import { PumpKind } from "../../drawing/PumpKind";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { clockWord, dayWord, workDays } from "./days";
 import type { Put } from "./Diary";
 

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { ClockView } from "../../api/types";
 import { countdown, useLeft } from "../../parts/Clock";
-import { waitWord } from "../../parts/waitWord";
+import { waitWord } from "../../text/waitWord";
 import { Sandglass } from "../bench/frame/Waits";
 import { grouped, type Group } from "./grouped";
 

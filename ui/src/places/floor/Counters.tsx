@@ -1,6 +1,7 @@
+import { counted } from "../../text/counted";
 import { api } from "../../api/client";
 import { BringTable } from "../../parts/BringTable";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 
 /** Hour and stroke counters of the whole floor, as they come from whoever reads them. */
 export function Counters() {
@@ -24,7 +25,7 @@ export function Counters() {
           const hours = r.pumps.filter((p) => p.counter === "hours").reduce((n, p) => n + p.gained, 0);
           const back = r.pumps.filter((p) => p.resets > 0).map((p) => p.pump);
           return (
-            `${many(read, "reading")} of ${many(new Set(r.pumps.map((p) => p.pump)).size, "pump")}, ` +
+            `${counted(read, "reading")} of ${counted(new Set(r.pumps.map((p) => p.pump)).size, "pump")}, ` +
             `${rounded(hours, 1)} h run, ${known} known already` +
             (back.length > 0 ? `, set back: ${back.join(", ")}` : "")
           );
@@ -32,8 +33,4 @@ export function Counters() {
       />
     </section>
   );
-}
-
-function many(n: number, what: string): string {
-  return `${n} ${what}${n === 1 ? "" : "s"}`;
 }

@@ -5,7 +5,7 @@ import { Swatch } from "../../drawing/Hatches";
 import { kindName, PumpKindAt } from "../../drawing/PumpKind";
 import { RunningOut } from "../../drawing/RunningOut";
 import { MarkAt, STATE_WORDS } from "../../parts/Mark";
-import { percent, rounded } from "../../parts/numbers";
+import { percent, rounded } from "../../text/numbers";
 import { COLUMNS } from "./columns";
 import { monthStarts } from "./Months";
 

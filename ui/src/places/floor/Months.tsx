@@ -1,5 +1,5 @@
 import type { ScaleLinear } from "d3-scale";
-import { day } from "../../parts/numbers";
+import { day } from "../../text/numbers";
 import { COLUMNS } from "./columns";
 
 const MS_PER_DAY = 86_400_000;

@@ -1,10 +1,11 @@
+import { counted } from "../../text/counted";
 import { scaleLinear } from "d3-scale";
 import { Link } from "react-router";
 import type { Strip } from "../../api/types";
 import { Failure } from "../../drawing/eventMarks";
 import { PumpKind } from "../../drawing/PumpKind";
 import { Mark, MarkAt, STATE_WORDS } from "../../parts/Mark";
-import { day, millions, percent, rounded, sentence } from "../../parts/numbers";
+import { day, millions, percent, rounded, sentence } from "../../text/numbers";
 import { ToTheBench } from "./ToTheBench";
 
 /** One pump's summary beside the floor: the chance, why, and what to do about it. */
@@ -179,7 +180,7 @@ function basis(pump: Strip): string {
     pump.readDaysAgo !== null && pump.readDaysAgo > STALE_DAYS
       ? ` Its counter was last read ${rounded(pump.readDaysAgo)} days ago.`
       : "";
-  return `${from}, ${pump.runs} run${pump.runs === 1 ? "" : "s"}, shape ${pump.shape.toFixed(1)}.${stale}`;
+  return `${from}, ${counted(pump.runs, "run")}, shape ${pump.shape.toFixed(1)}.${stale}`;
 }
 
 /** A counter not read for so long is worth a word. */
@@ -193,7 +194,6 @@ function kept(pump: Strip): string {
 
 /** How the pump stands to its interval, in words. */
 function due(pump: Strip): string {
-  const days = Math.round(Math.abs(pump.dueDays));
-  const word = days === 1 ? "day" : "days";
-  return pump.dueDays < 0 ? `${days} ${word} past its interval` : `Due in ${days} ${word}`;
+  const days = counted(Math.round(Math.abs(pump.dueDays)), "day");
+  return pump.dueDays < 0 ? `${days} past its interval` : `Due in ${days}`;
 }

@@ -3,7 +3,7 @@ import { api } from "../../api/client";
 import type { GaugeCondition } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
-import { rounded, unitWord } from "../../parts/numbers";
+import { rounded, unitWord } from "../../text/numbers";
 import { Empty, Failed, Loading } from "../../parts/States";
 
 const CONDITIONS: Record<GaugeCondition, string> = {

@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Draft } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
-import { clock } from "../../parts/numbers";
+import { clock } from "../../text/numbers";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { LifeView } from "../../api/types";
 import { Choice } from "../../parts/Choice";
-import { roleWord } from "../../parts/numbers";
+import { roleWord } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
 
 interface Props {

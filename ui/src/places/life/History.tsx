@@ -1,3 +1,4 @@
+import { counted } from "../../text/counted";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -5,7 +6,7 @@ import { api } from "../../api/client";
 import type { HistoryReport } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Faults } from "../../parts/BringTable";
 import { FileButton } from "../../parts/FileButton";
@@ -308,13 +309,13 @@ function Verdict({ report: r }: { report: HistoryReport }) {
   return (
     <div role="status" className="pt-3">
       <p className="text-lead font-[660]">
-        {rounded(r.lines)} lines: {rounded(r.fresh)} new runs of {r.pumps} pump{r.pumps === 1 ? "" : "s"}, {r.failed} of
-        them failed; {rounded(r.known)} known already.
+        {rounded(r.lines)} lines: {rounded(r.fresh)} new runs of {counted(r.pumps, "pump")}, {r.failed} of them failed;{" "}
+        {rounded(r.known)} known already.
       </p>
       {r.faults.length > 0 && (
         <>
           <p className="pt-2 font-[640] text-renew">
-            {r.faults.length} fault{r.faults.length === 1 ? "" : "s"}: nothing is taken in until none is left.
+            {counted(r.faults.length, "fault")}: nothing is taken in until none is left.
           </p>
           <ul className="text-body leading-5">
             {r.faults.slice(0, MOST).map((f, i) => (

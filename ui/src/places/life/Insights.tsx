@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { InsightView, InsightKind } from "../../api/types";
 import { Mark } from "../../parts/Mark";
-import { rounded, unbroken } from "../../parts/numbers";
+import { rounded, unbroken } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
 
 /** What the shop's records say without being asked, each with the place that shows it. */

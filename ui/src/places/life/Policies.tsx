@@ -1,13 +1,15 @@
+import { counted } from "../../text/counted";
+import { NumberInput } from "../../parts/ReadingField";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { LifeView, PolicyView } from "../../api/types";
 import { PolicyStrip } from "../../drawing/policyStrip";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
-import { typedNumber } from "../../parts/typedNumber";
+import { typedNumber } from "../../text/typedNumber";
 
 interface Props {
   life: LifeView;
@@ -31,7 +33,7 @@ export function Policies({ life, set }: Props) {
       <div className="flex items-baseline justify-between border-b-[1.5px] border-ink pt-4 pb-1.5">
         <h2 className="head text-lead">Three policies</h2>
         <span className="text-small text-muted">
-          {t.positions} position{t.positions === 1 ? "" : "s"}, {rounded(t.hoursPerYear)} h a year
+          {counted(t.positions, "position")}, {rounded(t.hoursPerYear)} h a year
         </span>
       </div>
       {life.policies.map((p) => (
@@ -168,14 +170,13 @@ function Cost(p: { label: string; unit: string; value: string; onTyped: (value: 
       <span className="flex h-[30px] items-end pb-0.5">
         {p.label}, {p.unit}
       </span>
-      <input
-        className="field m w-full px-2 text-lead text-ink"
-        inputMode="decimal"
-        value={text}
-        aria-invalid={wrong}
-        onChange={(e) => setText(e.target.value)}
-        onBlur={send}
-        onKeyDown={(e) => e.key === "Enter" && send()}
+      <NumberInput
+        className="w-full px-2 text-lead text-ink"
+        typed={text}
+        invalid={wrong}
+        onType={setText}
+        onLeave={send}
+        onEnter={send}
       />
     </label>
   );

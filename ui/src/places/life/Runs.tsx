@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { LifeView } from "../../api/types";
 import { Mark } from "../../parts/Mark";
-import { day, rounded } from "../../parts/numbers";
+import { day, rounded } from "../../text/numbers";
 
 const SHOWN = 40;
 

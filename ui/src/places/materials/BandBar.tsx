@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { ResistanceLine } from "../../api/types";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 
 const WIDTH = 260;
 const HOTTEST = 160;

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { FluidSheet } from "../../api/types";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { band, BandBar } from "./BandBar";
 

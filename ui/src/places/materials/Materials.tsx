@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import { BringTable } from "../../parts/BringTable";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
 
 const TABLES: [string, string][] = [

@@ -1,3 +1,5 @@
+import { counted } from "../../text/counted";
+import { NumberInput } from "../../parts/ReadingField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
@@ -6,10 +8,10 @@ import type { Effect, FindingRequest, OwnResistance, PairView } from "../../api/
 import { Failure } from "../../drawing/eventMarks";
 import { Choice } from "../../parts/Choice";
 import { Mark, type State } from "../../parts/Mark";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
-import { typedNumber } from "../../parts/typedNumber";
+import { typedNumber } from "../../text/typedNumber";
 import { band, BandBar } from "./BandBar";
 
 /** A material in a fluid: the rows, what was seen here, where they disagree, and the shop's own word. */
@@ -208,13 +210,7 @@ function Typed({ name, value, set }: { name: string; value: string; set: (value:
   return (
     <label className="text-small text-muted">
       {name}
-      <input
-        className="m field mt-1 block w-full text-right text-ink"
-        inputMode="decimal"
-        value={value}
-        aria-invalid={bad}
-        onChange={(e) => set(e.target.value)}
-      />
+      <NumberInput className="mt-1 block w-full text-ink" typed={value} onType={set} invalid={bad} />
     </label>
   );
 }
@@ -272,7 +268,7 @@ function Evidence({ pair: p }: { pair: PairView }) {
                 )}
             </svg>
             <span>
-              {r.failed.length} run{r.failed.length === 1 ? "" : "s"}, {r.failed.filter(Boolean).length} failed, longest{" "}
+              {counted(r.failed.length, "run")}, {r.failed.filter(Boolean).length} failed, longest{" "}
               {rounded(r.longestHours)} h
             </span>
           </li>

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, Refused } from "../../api/client";
 import { GaugeReader } from "../../parts/GaugeField";
-import { rounded } from "../../parts/numbers";
+import { ReadingField } from "../../parts/ReadingField";
+import { rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
@@ -28,36 +29,22 @@ export function CounterReading({ tag }: { tag: string }) {
   const fault =
     bring.error instanceof Refused ? (bring.error.faults[0]?.message ?? bring.error.message) : bring.error?.message;
   return (
-    <form
-      className="pt-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        bring.mutate();
-      }}
-    >
+    <div className="pt-3">
       <label className="text-small text-muted" htmlFor="counter">
         Hour counter, read at the pump
       </label>
       <div className="flex flex-wrap gap-2 pt-1">
-        <span className="flex">
-          <input
-            id="counter"
-            className="m field w-[112px] text-right"
-            inputMode="decimal"
-            autoComplete="off"
-            value={typed}
-            aria-invalid={fault !== undefined}
-            onChange={(e) => setTyped(e.target.value)}
-          />
-          <button
-            type="submit"
-            className="press call -ml-px h-[50px] px-3"
-            aria-label="Take the counter in"
-            disabled={!typed.trim() || !who || bring.isPending}
-          >
-            h
-          </button>
-        </span>
+        <ReadingField
+          id="counter"
+          className="w-[112px]"
+          typed={typed}
+          onType={setTyped}
+          unit="h"
+          keeps="Take the counter in"
+          keep={() => bring.mutate()}
+          busy={!who || bring.isPending}
+          invalid={fault !== undefined}
+        />
         <GaugeReader pump={tag} subject="counter" measure="hours" unit="h" onRead={(text) => setTyped(text)} />
       </div>
       {fault && <Sentence>{fault}</Sentence>}
@@ -66,6 +53,6 @@ export function CounterReading({ tag }: { tag: string }) {
           Taken in: {bring.data.pumps.map((b) => `${rounded(b.gained, 1)} h more`).join(", ")}.
         </p>
       )}
-    </form>
+    </div>
   );
 }

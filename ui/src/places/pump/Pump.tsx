@@ -5,7 +5,7 @@ import type { PumpView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
 import { kindName, PumpKind } from "../../drawing/PumpKind";
 import { Mark } from "../../parts/Mark";
-import { day, millions, percent, rounded, sentence } from "../../parts/numbers";
+import { day, millions, percent, rounded, sentence } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
 import { ChangedPlaces } from "./ChangedPlaces";

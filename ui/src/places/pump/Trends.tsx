@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { PumpView, TrendView } from "../../api/types";
-import { rounded, unitWord } from "../../parts/numbers";
+import { rounded, unitWord } from "../../text/numbers";
 
 const WIDTH = 360;
 const HEIGHT = 118;

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { StoresView } from "../../api/types";
 import { Mark } from "../../parts/Mark";
-import { day, rounded } from "../../parts/numbers";
+import { day, rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
 import { KeepAPart } from "./KeepAPart";
 import { useShelf } from "./useShelf";

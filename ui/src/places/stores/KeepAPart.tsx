@@ -1,3 +1,4 @@
+import { NumberInput } from "../../parts/ReadingField";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
@@ -91,13 +92,12 @@ export function KeepAPart() {
       {keep.error && (
         <>
           <Sentence>{keep.error.message}</Sentence>
-          <input
-            className="m field mt-1 w-full"
-            aria-label="Hours it has run"
+          <NumberInput
+            className="mt-1 w-full"
+            label="Hours it has run"
             placeholder="Hours it has run"
-            inputMode="decimal"
-            value={hours}
-            onChange={(e) => setHours(e.target.value)}
+            typed={hours}
+            onType={setHours}
           />
         </>
       )}

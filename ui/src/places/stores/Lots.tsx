@@ -5,9 +5,9 @@ import { api } from "../../api/client";
 import type { LotStatus, ShelfLot, StockLine } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark, type State } from "../../parts/Mark";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
-import { typedNumber } from "../../parts/typedNumber";
+import { typedNumber } from "../../text/typedNumber";
 import { useShelf } from "./useShelf";
 
 const STATE: Record<LotStatus, State> = {

@@ -7,7 +7,7 @@ import { Swatch } from "../../drawing/Hatches";
 import { PumpKind } from "../../drawing/PumpKind";
 import { ShelfStrip } from "../../drawing/ShelfStrip";
 import { Choice } from "../../parts/Choice";
-import { day, rounded } from "../../parts/numbers";
+import { day, rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Empty, Failed, Loading, Sentence } from "../../parts/States";
 import { Aside } from "./Aside";

@@ -4,7 +4,7 @@ import { api } from "../../api/client";
 import { Choice } from "../../parts/Choice";
 import { useSettings } from "../../parts/settings";
 import { Faults } from "../../parts/BringTable";
-import { typedNumber } from "../../parts/typedNumber";
+import { typedNumber } from "../../text/typedNumber";
 
 /** A lot that came in: what it is, its number, its cure date. */
 export function TakeLotIn({ onDone }: { onDone: () => void }) {

@@ -6,7 +6,7 @@ import { newKey } from "../../api/outbox";
 import type { AnswerView, SymptomsView, TestLine } from "../../api/types";
 import { BeforeAfter } from "../../drawing/BeforeAfter";
 import { countdown, Dial, useLeft } from "../../parts/Clock";
-import { percent, rounded } from "../../parts/numbers";
+import { percent, rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";

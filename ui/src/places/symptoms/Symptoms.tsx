@@ -7,7 +7,7 @@ import { BeforeAfter, Wedge } from "../../drawing/BeforeAfter";
 import { PumpKind } from "../../drawing/PumpKind";
 import { Rails } from "../../drawing/Rails";
 import { Rhythm } from "../../drawing/Signature";
-import { clock, percent, rounded } from "../../parts/numbers";
+import { clock, percent, rounded } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { NextTest } from "./NextTest";

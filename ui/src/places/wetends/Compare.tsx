@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { ChooserView, KitChoice } from "../../api/types";
 import { Mark, verdictState } from "../../parts/Mark";
-import { roleWord, rounded } from "../../parts/numbers";
+import { roleWord, rounded } from "../../text/numbers";
 import { hundreds, shelfWord } from "../../kits/Kits";
 
 /** Two wet ends beside each other, line by line; what differs stands out. */

@@ -1,5 +1,5 @@
 import type { ChooserView, DutyForm, Fault } from "../../api/types";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
 
 interface Props {

@@ -1,10 +1,11 @@
+import { NumberInput } from "../../parts/ReadingField";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
 import type { DutyForm, Fault, FluidForm } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Sentence } from "../../parts/States";
-import { typedNumber } from "../../parts/typedNumber";
+import { typedNumber } from "../../text/typedNumber";
 
 interface Props {
   duty: DutyForm;
@@ -253,15 +254,13 @@ function NumberIn({ name, value, fault, set }: NumberProps) {
   return (
     <label className="text-small text-muted">
       {name}
-      <input
-        className="m field mt-1 block w-full text-right text-ink"
-        inputMode="decimal"
-        autoComplete="off"
-        value={shown}
-        aria-invalid={told !== ""}
-        onChange={(e) => {
-          setTyped(e.target.value);
-          const now = typedNumber(e.target.value);
+      <NumberInput
+        className="mt-1 block w-full text-ink"
+        typed={shown}
+        invalid={told !== ""}
+        onType={(text) => {
+          setTyped(text);
+          const now = typedNumber(text);
           if (now !== undefined) set(now);
         }}
       />

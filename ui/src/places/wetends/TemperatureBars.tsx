@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { ChooserView, DutyForm, FluidForm, RatedMaterial } from "../../api/types";
 import { Mark, MarkAt, verdictState } from "../../parts/Mark";
-import { roleWord, signed } from "../../parts/numbers";
+import { roleWord, signed } from "../../text/numbers";
 import { useWidth } from "../../parts/useWidth";
 
 const HEAD = 72;

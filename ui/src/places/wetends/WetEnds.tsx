@@ -4,7 +4,7 @@ import { useParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { ChooserView, DutyForm } from "../../api/types";
 import { useBench } from "../../api/useBench";
-import { rounded } from "../../parts/numbers";
+import { rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Empty, Failed, Loading, Sentence } from "../../parts/States";
 import { useFitKit } from "../../kits/useFitKit";

@@ -1,10 +1,11 @@
+import { counted } from "../../../text/counted";
 import { skipToken, useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api } from "../../../api/client";
 import type { ChooserView, LotView, RenewItem, RoleChoice } from "../../../api/types";
 import { Choice } from "../../../parts/Choice";
 import { Mark, verdictState } from "../../../parts/Mark";
-import { roleWord } from "../../../parts/numbers";
+import { roleWord } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import { Kits } from "../../../kits/Kits";
@@ -88,8 +89,10 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
 }
 
 function missing(parts: number, roles: number): string {
-  const many = (n: number, of: string) => `${n} ${of}${n === 1 ? "" : "s"}`;
-  return [parts > 0 && `${many(parts, "part")} without a lot`, roles > 0 && `${many(roles, "role")} without a material`]
+  return [
+    parts > 0 && `${counted(parts, "part")} without a lot`,
+    roles > 0 && `${counted(roles, "role")} without a material`,
+  ]
     .filter(Boolean)
     .join(", ");
 }

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { BenchView, StageMark } from "../../../api/types";
-import { clock } from "../../../parts/numbers";
+import { clock } from "../../../text/numbers";
 
 const STEP = 74;
 const STAGES_WIDTH = 8 * STEP;

@@ -1,6 +1,6 @@
 import type { WaitView } from "../../../api/types";
 import { countdown, useLeft } from "../../../parts/Clock";
-import { waitWord } from "../../../parts/waitWord";
+import { waitWord } from "../../../text/waitWord";
 
 /** What dries, cures or settles on this pump; it runs on whether or not anyone looks. */
 export function Waits({ waits }: { waits: WaitView[] }) {

@@ -1,3 +1,4 @@
+import { counted } from "../../../text/counted";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../../api/client";
@@ -6,7 +7,7 @@ import { isLeftShut } from "../../../drawing/leftShut";
 import { Signature } from "../../../drawing/Signature";
 import { Choice } from "../../../parts/Choice";
 import { Mark } from "../../../parts/Mark";
-import { clock, rounded } from "../../../parts/numbers";
+import { clock, rounded } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
 import { dropDraft, heldDraft, useDraft } from "../../../parts/useDraft";
 import type { InStage, Now } from "../frame/stage";
@@ -316,7 +317,7 @@ function Consequence({
         <b className="font-[660]">Plan</b>
         <span className="m text-body font-semibold">
           {clock(now.plan.minutes + now.plan.buildOnlyMinutes)}
-          {count > 0 && `, ${count} ${count === 1 ? "kind" : "kinds"} of part new`}
+          {count > 0 && `, ${counted(count, "kind of part", "kinds of part")} new`}
         </span>
       </p>
       {found.length > 0 && (

@@ -1,9 +1,10 @@
+import { ReadingField } from "../../../parts/ReadingField";
 import type { MeasureView } from "../../../api/types";
 import { MeasureScale } from "../../../drawing/MeasureScale";
 import { GaugeReader } from "../../../parts/GaugeField";
-import { rounded, unitWord } from "../../../parts/numbers";
+import { rounded, unitWord } from "../../../text/numbers";
+import { typedNumber } from "../../../text/typedNumber";
 import { Sentence } from "../../../parts/States";
-import { typedNumber } from "../../../parts/typedNumber";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
 import { faultAt } from "../frame/faultAt";
@@ -49,35 +50,21 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
         </span>
       </div>
       <div className="flex flex-wrap items-center gap-2">
-        <form
-          className="flex"
-          onSubmit={(e) => {
-            e.preventDefault();
-            void record();
+        <ReadingField
+          id={`measure-${m.measure}`}
+          className="w-[94px] text-lead font-semibold"
+          typed={typed}
+          onType={(text) => {
+            setTyped(text);
+            setGauge("");
+            link.clear();
           }}
-        >
-          <input
-            id={`measure-${m.measure}`}
-            className="m field w-[94px] text-right text-lead font-semibold"
-            inputMode="decimal"
-            autoComplete="off"
-            value={typed}
-            aria-invalid={fault !== undefined}
-            onChange={(e) => {
-              setTyped(e.target.value);
-              setGauge("");
-              link.clear();
-            }}
-          />
-          <button
-            type="submit"
-            className="press call -ml-px h-[50px] min-w-12 px-1.5 text-small"
-            aria-label={`Keep the reading of ${m.name.toLowerCase()}`}
-            disabled={!typed.trim() || link.busy}
-          >
-            {unitWord(m.unit)}
-          </button>
-        </form>
+          unit={m.unit}
+          keeps={`Keep the reading of ${m.name.toLowerCase()}`}
+          keep={() => void record()}
+          busy={link.busy}
+          invalid={fault !== undefined}
+        />
         <GaugeReader
           rebuild={view.id}
           subject={part}

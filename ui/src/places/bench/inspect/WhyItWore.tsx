@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { CauseView, FindingView } from "../../../api/types";
 import { BeforeAfter, Wedge } from "../../../drawing/BeforeAfter";
-import { percent } from "../../../parts/numbers";
+import { percent } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";

@@ -1,7 +1,7 @@
+import { ReadingField } from "../../../parts/ReadingField";
 import type { Gate } from "../../../api/types";
 import { EnergyLines, GATE_ROW } from "../../../drawing/EnergyLines";
-import { rounded, unitWord } from "../../../parts/numbers";
-import { Sentence } from "../../../parts/States";
+import { rounded, unitWord } from "../../../text/numbers";
 import { useFocus } from "../../../parts/useFocus";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, Now, StageProps } from "../frame/stage";
@@ -113,39 +113,28 @@ function Proof({ gate: g, view, link, current }: { gate: Gate; current: boolean 
   const field = useFocus<HTMLInputElement>(current);
   const [typed, setTyped, clear] = useDraft(`${view.id}.gate.${g.id}`);
   const fault = current || typed ? faultAt(link.faults, "value") : undefined;
+  const read = async () => {
+    if (await link.act({ kind: "PROVED_SAFE", hazard: g.id, reading: { typed } })) clear();
+  };
   return (
-    <form
-      onSubmit={async (e) => {
-        e.preventDefault();
-        if (await link.act({ kind: "PROVED_SAFE", hazard: g.id, reading: { typed } })) clear();
-      }}
-    >
+    <div>
       <label htmlFor={`gate-${g.id}`} className="flex justify-between text-small leading-4 text-soft">
         {g.ask}
         {g.max !== null && <span className="m whitespace-nowrap text-muted">≤ {rounded(g.max, 1)}</span>}
       </label>
-      <div className="flex">
-        <input
-          id={`gate-${g.id}`}
-          className="field m w-full min-w-0 text-right text-title font-semibold"
-          inputMode="decimal"
-          autoComplete="off"
-          ref={field}
-          aria-invalid={fault !== undefined}
-          value={typed}
-          onChange={(e) => setTyped(e.target.value)}
-        />
-        <button
-          type="submit"
-          className="press call -ml-px px-3 whitespace-nowrap"
-          disabled={!typed.trim() || link.busy}
-          aria-label={`Read: ${g.ask}, ${unitWord(g.unit)}`}
-        >
-          {unitWord(g.unit)}
-        </button>
-      </div>
-      {fault && <Sentence>{fault}</Sentence>}
-    </form>
+      <ReadingField
+        id={`gate-${g.id}`}
+        className="w-full min-w-0 text-title font-semibold"
+        ref={field}
+        typed={typed}
+        onType={setTyped}
+        unit={g.unit}
+        keeps={`Read: ${g.ask}, ${unitWord(g.unit)}`}
+        keep={() => void read()}
+        busy={link.busy}
+        fault={fault}
+      />
+    </div>
   );
 }
 

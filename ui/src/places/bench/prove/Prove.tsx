@@ -1,3 +1,4 @@
+import { ReadingField } from "../../../parts/ReadingField";
 import { useState } from "react";
 import type { ProofView } from "../../../api/types";
 import { Rails } from "../../../drawing/Rails";
@@ -5,9 +6,9 @@ import { TestPlot } from "../../../drawing/TestPlot";
 import { countdown, Dial, useLeft } from "../../../parts/Clock";
 import { GaugeReader } from "../../../parts/GaugeField";
 import { Mark } from "../../../parts/Mark";
-import { rounded, unitWord } from "../../../parts/numbers";
+import { rounded, unitWord } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
-import { typedNumber } from "../../../parts/typedNumber";
+import { typedNumber } from "../../../text/typedNumber";
 import { useFocus } from "../../../parts/useFocus";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, StageProps } from "../frame/stage";
@@ -141,35 +142,21 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
       <div className="flex flex-wrap items-start gap-2.5 pt-2 pl-8">
         {t.kind === "number" ? (
           <>
-            <form
-              className="flex"
-              onSubmit={(e) => {
-                e.preventDefault();
-                void record();
+            <ReadingField
+              className="w-[150px] text-title font-semibold"
+              ref={field}
+              label={`${t.ask}, ${unitWord(t.unit)}`}
+              typed={typed}
+              onType={(text) => {
+                setTyped(text);
+                setGauge("");
+                link.clear();
               }}
-            >
-              <input
-                className="m field w-[150px] text-right text-title font-semibold"
-                inputMode="decimal"
-                autoComplete="off"
-                ref={field}
-                aria-label={`${t.ask}, ${unitWord(t.unit)}`}
-                aria-invalid={fault !== undefined}
-                value={typed}
-                onChange={(e) => {
-                  setTyped(e.target.value);
-                  setGauge("");
-                  link.clear();
-                }}
-              />
-              <button
-                type="submit"
-                className="press call -ml-px h-[50px] min-w-16"
-                disabled={!typed.trim() || link.busy}
-              >
-                {unitWord(t.unit)}
-              </button>
-            </form>
+              unit={t.unit}
+              keep={() => void record()}
+              busy={link.busy}
+              invalid={fault !== undefined}
+            />
             <GaugeReader
               rebuild={view.id}
               subject="proof"

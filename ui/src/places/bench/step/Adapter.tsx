@@ -1,8 +1,9 @@
+import { NumberInput } from "../../../parts/ReadingField";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, Refused } from "../../../api/client";
 import type { TorqueView } from "../../../api/types";
-import { torque as shown } from "../../../parts/numbers";
+import { torque as shown } from "../../../text/numbers";
 import { useSettings } from "../../../parts/settings";
 import { Sentence } from "../../../parts/States";
 
@@ -36,11 +37,10 @@ export function Adapter({ torque }: { torque: TorqueView }) {
       {FIELDS.map(([field, name, of]) => (
         <label key={field} className="text-small text-soft">
           {name}, {of}
-          <input
-            className="m field block w-[132px] text-right"
-            inputMode="decimal"
-            value={typed[field]}
-            onChange={(e) => setTyped({ ...typed, [field]: e.target.value })}
+          <NumberInput
+            className="block w-[132px]"
+            typed={typed[field]}
+            onType={(text) => setTyped({ ...typed, [field]: text })}
           />
         </label>
       ))}

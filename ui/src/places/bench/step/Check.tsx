@@ -1,7 +1,7 @@
+import { NumberInput, ReadingField } from "../../../parts/ReadingField";
 import type { CheckView } from "../../../api/types";
 import { Mark } from "../../../parts/Mark";
-import { Sentence } from "../../../parts/States";
-import { rounded, unitWord } from "../../../parts/numbers";
+import { rounded, unitWord } from "../../../text/numbers";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
 import { faultAt } from "../frame/faultAt";
@@ -72,47 +72,36 @@ function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: s
   const [typed, setTyped, clear] = useDraft(`${view.id}.${step}.${c.id}`);
   const [right, setRight, clearRight] = useDraft(`${view.id}.${step}.${c.id}.right`);
   const fault = faultAt(link.faults, "value", c.id);
+  const keep = async () => {
+    const pair = c.pair ? { right: { typed: right } } : {};
+    if (await link.act({ kind: "CHECKED", step, check: c.id, reading: { typed }, ...pair })) {
+      clear();
+      clearRight();
+    }
+  };
   return (
-    <form
-      className="flex items-start gap-2"
-      onSubmit={async (e) => {
-        e.preventDefault();
-        const pair = c.pair ? { right: { typed: right } } : {};
-        if (await link.act({ kind: "CHECKED", step, check: c.id, reading: { typed }, ...pair })) {
-          clear();
-          clearRight();
-        }
-      }}
+    <ReadingField
+      label={`${c.ask}, ${c.pair ? "left, " : ""}${unitWord(c.unit)}`}
+      placeholder={c.pair ? "left" : ""}
+      className="w-[120px]"
+      typed={typed}
+      onType={setTyped}
+      unit={c.unit}
+      keep={() => void keep()}
+      busy={link.busy || (c.pair && !right.trim())}
+      fault={fault}
     >
-      <div className={c.pair ? "w-[240px]" : "w-[170px]"}>
-        <div className="flex">
-          <input
-            className="field m w-full min-w-0 text-right"
-            inputMode="decimal"
-            placeholder={c.pair ? "left" : ""}
-            aria-label={`${c.ask}, ${c.pair ? "left, " : ""}${unitWord(c.unit)}`}
-            aria-invalid={fault !== undefined}
-            value={typed}
-            onChange={(e) => setTyped(e.target.value)}
-          />
-          {c.pair && (
-            <input
-              className="field m -ml-px w-full min-w-0 text-right"
-              inputMode="decimal"
-              placeholder="right"
-              aria-label={`${c.ask}, right, ${unitWord(c.unit)}`}
-              aria-invalid={fault !== undefined}
-              value={right}
-              onChange={(e) => setRight(e.target.value)}
-            />
-          )}
-        </div>
-        {fault && <Sentence>{fault}</Sentence>}
-      </div>
-      <button type="submit" className="press call" disabled={!typed || (c.pair && !right) || link.busy}>
-        {unitWord(c.unit)}
-      </button>
-    </form>
+      {c.pair && (
+        <NumberInput
+          label={`${c.ask}, right, ${unitWord(c.unit)}`}
+          placeholder="right"
+          className="-ml-px w-[120px]"
+          typed={right}
+          onType={setRight}
+          invalid={fault !== undefined}
+        />
+      )}
+    </ReadingField>
   );
 }
 

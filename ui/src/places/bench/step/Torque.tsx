@@ -1,3 +1,5 @@
+import { counted } from "../../../text/counted";
+import { NumberInput } from "../../../parts/ReadingField";
 import { useState, type ReactNode } from "react";
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../../../api/client";
@@ -7,7 +9,7 @@ import { DrawDown } from "../../../drawing/DrawDown";
 import { useFocus } from "../../../parts/useFocus";
 import { GaugeReader } from "../../../parts/GaugeField";
 import { Mark } from "../../../parts/Mark";
-import { torque as shown } from "../../../parts/numbers";
+import { torque as shown } from "../../../text/numbers";
 import { useSettings } from "../../../parts/settings";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
@@ -53,8 +55,7 @@ export function Torque({ step, torque, link, view }: Props) {
           {torque.locker !== "none" && `, threadlocker ${torque.locker}`}
           {torque.across && `, ${torque.across}`}
           {torque.clampKn > 0 && `, about ${torque.clampKn.toFixed(1)} kN clamp by the dry nut factor`}
-          {step.checks.length > 0 &&
-            `. ${step.checks.length} ${step.checks.length === 1 ? "check" : "checks"} confirmed`}
+          {step.checks.length > 0 && `. ${counted(step.checks.length, "check")} confirmed`}
         </p>
         <Adapter torque={torque} />
       </div>
@@ -174,18 +175,16 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
           <span className="pl-1 text-small font-medium text-muted">{unit}</span>
         </span>
       </p>
-      <input
+      <NumberInput
         id="reading"
-        className="m field h-[76px] w-full px-3.5 text-right text-figure leading-[70px] font-semibold tracking-[-.04em]"
-        inputMode="decimal"
-        autoComplete="off"
+        className="h-[76px] w-full px-3.5 text-figure leading-[70px] font-semibold tracking-[-.04em]"
         ref={field}
         placeholder="–"
-        value={typed}
-        aria-invalid={fault !== undefined}
-        aria-describedby="reading-fault"
-        onChange={(e) => {
-          setTyped(e.target.value);
+        typed={typed}
+        invalid={fault !== undefined}
+        describedBy="reading-fault"
+        onType={(text) => {
+          setTyped(text);
           setGauge("");
         }}
       />

@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { api } from "../../../api/client";
 import type { PumpView, Rail, RailPart, TakenIn, WaysView } from "../../../api/types";
 import { Rails } from "../../../drawing/Rails";
-import { clock, day, millions, rounded } from "../../../parts/numbers";
+import { clock, day, millions, rounded } from "../../../text/numbers";
 import { Failed, Loading, Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, StageProps } from "../frame/stage";

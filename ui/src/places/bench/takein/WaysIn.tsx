@@ -1,5 +1,5 @@
 import type { RouteView, SchoolView, WaysView } from "../../../api/types";
-import { rounded } from "../../../parts/numbers";
+import { rounded } from "../../../text/numbers";
 
 interface RoutesProps {
   routes: RouteView[];
