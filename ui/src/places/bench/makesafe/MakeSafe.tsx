@@ -2,6 +2,7 @@ import { ReadingField } from "../../../parts/ReadingField";
 import type { Gate } from "../../../api/types";
 import { EnergyLines, GATE_ROW } from "../../../drawing/EnergyLines";
 import { rounded, unitWord } from "../../../text/numbers";
+import { Sentence } from "../../../parts/States";
 import { useFocus } from "../../../parts/useFocus";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, Now, StageProps } from "../frame/stage";
@@ -66,9 +67,13 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
 }
 
 function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean } & StageProps) {
+  const [typed, setTyped, clear] = useDraft(`${view.id}.gate.${g.id}`);
+  const fault = !g.answered && (current || typed) ? faultAt(link.faults, "value", "gauge") : undefined;
+  // Rows are as high as the lines of the drawing are apart: what is wrong takes the place of the words.
+  const columns = fault ? "grid-cols-[minmax(0,1fr)_164px]" : "grid-cols-[minmax(150px,1fr)_236px]";
   return (
     <li
-      className={`grid grid-cols-[minmax(150px,1fr)_236px] items-center gap-3 overflow-hidden border-b border-line py-1 pr-3 pl-5 ${current ? "bg-wash" : ""}`}
+      className={`grid ${columns} items-center gap-3 overflow-hidden border-b border-line py-1 pr-3 pl-5 ${current ? "bg-wash" : ""}`}
       style={{ height: GATE_ROW }}
     >
       <div className="min-w-0">
@@ -76,12 +81,20 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
           {g.title}
           {g.licensed && <span className="ml-2 text-small font-[560] text-muted">licensed</span>}
         </h3>
-        <p className="truncate text-small text-muted" title={g.where}>
-          {g.where}
-        </p>
-        <p className="text-small leading-[16px] font-[600] line-clamp-2" title={g.act}>
-          {g.act}
-        </p>
+        {fault ? (
+          <div className="-my-1 [&_p]:text-small [&_p]:leading-4">
+            <Sentence>{fault}</Sentence>
+          </div>
+        ) : (
+          <>
+            <p className="truncate text-small text-muted" title={g.where}>
+              {g.where}
+            </p>
+            <p className="text-small leading-[16px] font-[600] line-clamp-2" title={g.act}>
+              {g.act}
+            </p>
+          </>
+        )}
       </div>
       {g.answered ? (
         <p className="flex min-h-[60px] items-center justify-between border border-ink bg-card px-3">
@@ -94,7 +107,16 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
           </span>
         </p>
       ) : g.kind === "number" ? (
-        <Proof key={g.id} gate={g} view={view} link={link} current={current} />
+        <Proof
+          key={g.id}
+          gate={g}
+          link={link}
+          current={current}
+          typed={typed}
+          type={setTyped}
+          clear={clear}
+          wrong={fault !== undefined}
+        />
       ) : (
         <button
           type="button"
@@ -109,17 +131,25 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
   );
 }
 
-function Proof({ gate: g, view, link, current }: { gate: Gate; current: boolean } & StageProps) {
+interface ProofProps {
+  gate: Gate;
+  link: StageProps["link"];
+  current: boolean;
+  typed: string;
+  type: (typed: string) => void;
+  clear: () => void;
+  wrong: boolean;
+}
+
+function Proof({ gate: g, link, current, typed, type, clear, wrong }: ProofProps) {
   const field = useFocus<HTMLInputElement>(current);
-  const [typed, setTyped, clear] = useDraft(`${view.id}.gate.${g.id}`);
-  const fault = current || typed ? faultAt(link.faults, "value") : undefined;
   const read = async () => {
     if (await link.act({ kind: "PROVED_SAFE", hazard: g.id, reading: { typed } })) clear();
   };
   return (
     <div>
-      <label htmlFor={`gate-${g.id}`} className="flex justify-between text-small leading-4 text-soft">
-        {g.ask}
+      <label htmlFor={`gate-${g.id}`} className="flex justify-between gap-1 text-small leading-4 text-soft">
+        <span className={wrong ? "truncate" : ""}>{g.ask}</span>
         {g.max !== null && <span className="m whitespace-nowrap text-muted">≤ {rounded(g.max, 1)}</span>}
       </label>
       <ReadingField
@@ -127,12 +157,12 @@ function Proof({ gate: g, view, link, current }: { gate: Gate; current: boolean 
         className="w-full min-w-0 text-title font-semibold"
         ref={field}
         typed={typed}
-        onType={setTyped}
+        onType={type}
         unit={g.unit}
         keeps={`Read: ${g.ask}, ${unitWord(g.unit)}`}
         keep={() => void read()}
         busy={link.busy}
-        fault={fault}
+        invalid={wrong}
       />
     </div>
   );
