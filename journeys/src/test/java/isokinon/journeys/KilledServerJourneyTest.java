@@ -30,24 +30,22 @@ class KilledServerJourneyTest extends AtItsOwnMill {
   void everyAcknowledgedActIsThereAfterAKillAndNoneTwice() {
     String job = "/api/v1/rebuilds/" + mill.api().job("EFF-05").id();
     long acknowledged = 0;
-    for (int kill = 0; kill < 2; kill++) {
-      UUID last = null;
-      for (int i = 0; i < 12; i++) {
-        last = UUID.randomUUID();
-        String answer =
-            mill.post(job + "/acts", note(last, acknowledged, "note " + acknowledged)).body();
-        assertThat(seq(answer)).isEqualTo(++acknowledged);
-      }
-      mill.kill();
-      mill.start();
-      String after = mill.get(job).body();
-      assertThat(seq(after)).isEqualTo(acknowledged);
-      String again = mill.post(job + "/acts", note(last, acknowledged - 1, "note again")).body();
-      assertThat(seq(again)).isEqualTo(acknowledged);
-      assertThat(mill.get(job + "/log").body())
-          .doesNotContain("note again")
-          .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
+    UUID last = null;
+    for (int i = 0; i < 24; i++) {
+      last = UUID.randomUUID();
+      String answer =
+          mill.post(job + "/acts", note(last, acknowledged, "note " + acknowledged)).body();
+      assertThat(seq(answer)).isEqualTo(++acknowledged);
     }
+    mill.kill();
+    mill.start();
+    String after = mill.get(job).body();
+    assertThat(seq(after)).isEqualTo(acknowledged);
+    String again = mill.post(job + "/acts", note(last, acknowledged - 1, "note again")).body();
+    assertThat(seq(again)).isEqualTo(acknowledged);
+    assertThat(mill.get(job + "/log").body())
+        .doesNotContain("note again")
+        .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
   }
 
   /** Two tablets in one outage: a job in hand, and a page that is opened while nobody answers. */

@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Someone at the bench: does acts as the screen would, keeps the events, replays them. */
+/** Someone at the bench: does acts as the screen would, and keeps the events. */
 final class RebuildDriver {
 
   static final Instant START = Instant.parse("2026-03-17T08:00:00Z");
@@ -77,8 +77,9 @@ final class RebuildDriver {
       throw new AssertionError(act + " was refused: " + refusal.get());
     }
     now = now.plusSeconds(60);
-    events.add(new BenchEvent<>(events.size() + 1L, now, lead ? "MA" : "RT", lead, act));
-    rebuild = Rebuild.replay(sheet, fitted, events);
+    BenchEvent<?> event = new BenchEvent<>(events.size() + 1L, now, lead ? "MA" : "RT", lead, act);
+    events.add(event);
+    rebuild = rebuild.plus(event);
     return this;
   }
 
