@@ -3,11 +3,16 @@ package isokinon.core;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** The rules of the job know no framework, no database, no interface and no clock of their own. */
 @AnalyzeClasses(packages = "isokinon.core", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -45,4 +50,13 @@ class CoreWallsTest {
   @ArchTest
   static final ArchRule packagesFormNoCycle =
       slices().matching("isokinon.core.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static void noPackageHoldsMoreThanSomeoneKeepsInMind(JavaClasses classes) {
+    Map<String, Long> sizes =
+        classes.stream()
+            .filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info"))
+            .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting()));
+    assertThat(sizes).isNotEmpty().allSatisfy((name, n) -> assertThat(n).as(name).isLessThan(16));
+  }
 }

@@ -86,10 +86,14 @@ class ServerWallsTest {
       slices().matching("isokinon.server.work.(*)..").should().beFreeOfCycles();
 
   @ArchTest
+  static final ArchRule tablesFormNoCycle =
+      slices().matching("isokinon.server.db.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
   static void noPackageHoldsMoreThanSomeoneKeepsInMind(JavaClasses classes) {
     Map<String, Long> sizes =
         classes.stream()
-            .filter(c -> c.isTopLevelClass() && c.getPackageName().contains(".work"))
+            .filter(c -> c.isTopLevelClass())
             .filter(c -> !c.getSimpleName().equals("package-info"))
             .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting()));
     assertThat(sizes).isNotEmpty().allSatisfy((name, n) -> assertThat(n).as(name).isLessThan(16));

@@ -57,19 +57,4 @@ public record CavityFlow(double displacementL, double theoreticalM3h, double eff
     double lost = asNew - now;
     return lost >= RENEW_POINTS ? Wear.RENEW : lost >= WATCH_POINTS ? Wear.WATCH : Wear.SOUND;
   }
-
-  /**
-   * Thrust on the rotor, conservative: Δp·(πD²/4 + 4eD).
-   *
-   * @param pressureBar differential pressure, bar
-   * @return N
-   */
-  public static double thrustN(double pressureBar, double rotorDiameterMm, double eccentricityMm) {
-    Range.check("pressureBar", pressureBar, 0, 400);
-    Range.check("rotorDiameterMm", rotorDiameterMm, 0.1, 2000);
-    Range.check("eccentricityMm", eccentricityMm, 0.01, 500);
-    double areaMm2 =
-        Math.PI * rotorDiameterMm * rotorDiameterMm / 4 + 4 * eccentricityMm * rotorDiameterMm;
-    return pressureBar * 0.1 * areaMm2;
-  }
 }

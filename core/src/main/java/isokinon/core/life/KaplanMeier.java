@@ -12,8 +12,8 @@ import java.util.Optional;
  */
 public final class KaplanMeier {
 
-  /** Two-sided 90 %. */
-  static final double Z90 = 1.6448536269514722;
+  /** Standard deviations either side of the mean within which 90 % of a normal lie, no unit. */
+  public static final double Z90 = 1.6448536269514722;
 
   private KaplanMeier() {}
 

@@ -84,16 +84,6 @@ public record MagnetMargin(double neededNm, double availableNm, double margin, V
   }
 
   /**
-   * How a measured pull-off torque stands against the rating at the same temperature: under 90 % is
-   * watch, under 80 % renew.
-   */
-  public static Verdict pullOff(
-      double measuredNm, double ratedNm, Magnet magnet, double temperatureC) {
-    double share = measuredNm / atTemperature(ratedNm, magnet, temperatureC);
-    return share < 0.8 ? Verdict.RENEW : share < 0.9 ? Verdict.WATCH : Verdict.SOUND;
-  }
-
-  /**
    * Torque in the coupling at a direct start: the duty's, and the part of the motor's peak torque
    * that speeds the load up. It must stay under the pull-out torque.
    *

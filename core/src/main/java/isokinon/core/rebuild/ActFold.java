@@ -2,6 +2,7 @@ package isokinon.core.rebuild;
 
 import isokinon.core.act.ActVisitor;
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.ProofAct;

@@ -1,10 +1,12 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.Stage;
 import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanMemo;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;

@@ -52,7 +52,7 @@ public final class MatchedParts {
   }
 
   /** Why {@code piece} must not go to {@code place}; empty where it may. */
-  static Optional<String> refusal(Sheet sheet, String place, String piece) {
+  public static Optional<String> refusal(Sheet sheet, String place, String piece) {
     Optional<Part> home = sheet.part(partOf(place));
     Optional<Part> held = sheet.part(partOf(piece));
     if (home.isEmpty() || held.isEmpty() || !group(sheet, home.get()).contains(piece)) {

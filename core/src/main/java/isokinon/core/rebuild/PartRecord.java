@@ -3,6 +3,7 @@ package isokinon.core.rebuild;
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.Measurement;
 import isokinon.core.act.PartAct;
+import isokinon.core.act.PartReading;
 import isokinon.core.sheet.Part;
 import java.util.Collection;
 import java.util.Collections;

@@ -1,6 +1,7 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanMemo;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.sheet.Sheet;
 import java.util.HashSet;

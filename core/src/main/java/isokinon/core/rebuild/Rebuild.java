@@ -1,16 +1,17 @@
 package isokinon.core.rebuild;
 
-import isokinon.core.act.Act;
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
+import isokinon.core.act.PartReading;
 import isokinon.core.act.ProofAct;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.peristaltic.Calibration;
 import isokinon.core.plan.Plan;
+import isokinon.core.plan.PlanMemo;
 import isokinon.core.plan.PlanRequest;
-import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
@@ -389,11 +390,12 @@ public final class Rebuild {
   }
 
   /** Parts to look at again when a test sends the job back to the step behind it. */
-  List<String> behind(String test) {
+  public List<String> behind(String test) {
     return fold.behind(test);
   }
 
-  // ---- time, and what may be done --------------------------------------------------------------
+  // ---- time
+  // --------------------------------------------------------------------------------------
 
   /**
    * Time at the bench in each stage so far, up to {@code now}. A gap between two acts counts for at
@@ -409,25 +411,5 @@ public final class Rebuild {
    */
   public List<StepTime> stepTimes() {
     return fold.times().steps();
-  }
-
-  /** Why {@code act} cannot be recorded at {@code now}; empty where it can. */
-  public Optional<ActRefusal> refuse(Act act, boolean lead, Instant now) {
-    return new BenchRules(this, lead, now).refuse(act).or(() -> unplannable(act));
-  }
-
-  /** What is asked may leave no way in, where steps are avoided or another way is followed. */
-  private Optional<ActRefusal> unplannable(Act act) {
-    if (!(act instanceof JobAct.TakenIn) && !(act instanceof JobAct.WayChosen)) {
-      return Optional.empty();
-    }
-    try {
-      Rebuild after = plus(new BenchEvent<>(seq() + 1, Instant.EPOCH, "", false, act));
-      return after.plan().isPresent()
-          ? Optional.empty()
-          : Optional.of(new ActRefusal("renew", "There is nothing to plan."));
-    } catch (UnplannableRequest e) {
-      return Optional.of(new ActRefusal("renew", e.getMessage()));
-    }
   }
 }

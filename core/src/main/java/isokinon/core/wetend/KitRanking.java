@@ -1,11 +1,11 @@
 package isokinon.core.wetend;
 
-import isokinon.core.life.RenewalCost;
 import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.life.WeibullPosterior.Evidence;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary.BaseLife;
+import isokinon.core.renewal.RenewalCost;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;

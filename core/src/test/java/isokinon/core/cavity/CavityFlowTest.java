@@ -17,7 +17,6 @@ class CavityFlowTest {
     assertThat(flow.displacementL()).isCloseTo(0.072, within(1e-12));
     assertThat(flow.theoreticalM3h()).isCloseTo(1.296, within(1e-12));
     assertThat(flow.efficiency()).isCloseTo(1.05 / 1.296, within(1e-12));
-    assertThat(CavityFlow.thrustN(6, 30, 5)).isCloseTo(784.1, within(0.05));
   }
 
   @ParameterizedTest

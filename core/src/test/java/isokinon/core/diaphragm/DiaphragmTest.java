@@ -30,12 +30,4 @@ class DiaphragmTest {
         .isCloseTo(0, within(1e-12));
     assertThat(ShuttleGaps.of(2.6, 2.3, 0.3 + 1e-12).even()).isTrue();
   }
-
-  @Test
-  void oilIsFilledWithinFivePercentAndChargedToATenthToAFifth() {
-    assertThat(OilHead.fill(400)).isEqualTo(new OilHead.Band(380, 420));
-    assertThat(OilHead.fill(400).holds(421)).isFalse();
-    assertThat(OilHead.charge(20)).isEqualTo(new OilHead.Band(2, 4));
-    assertThatThrownBy(() -> OilHead.charge(-1)).hasMessageContaining("workingBar");
-  }
 }

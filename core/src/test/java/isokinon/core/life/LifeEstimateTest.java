@@ -3,6 +3,8 @@ package isokinon.core.life;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.life.LifeEstimate.Shown;
+import isokinon.core.renewal.BestAgeBand;
+import isokinon.core.renewal.RenewalCost;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -36,17 +36,6 @@ class MagnetMarginTest {
     assertThat(at(20, rated).verdict()).isEqualTo(verdict);
   }
 
-  @ParameterizedTest
-  @CsvSource({"9.5, SOUND", "9.3, WATCH", "8.3, RENEW"})
-  void aWeakPullOffIsHeldAgainstTheRatingAtItsTemperature(double measured, Verdict verdict) {
-    assertThat(MagnetMargin.pullOff(measured, 12, Magnet.NDFEB, 80)).isEqualTo(verdict);
-  }
-
-  @Test
-  void aDirectStartAddsWhatSpeedsTheLoadUp() {
-    assertThat(MagnetMargin.atStartNm(4, 30, 0.01, 0.02)).isCloseTo(14, within(1e-12));
-  }
-
   @Property
   void hotterMagnetsNeverCarryMore(
       @ForAll @DoubleRange(min = 0, max = 150) double t,
@@ -58,5 +47,10 @@ class MagnetMarginTest {
   void anEfficiencyThatCannotBeIsNamed() {
     assertThatThrownBy(() -> MagnetMargin.of(1000, 10, 20, 0, 2900, 12, Magnet.SMCO, 20))
         .hasMessageStartingWith("efficiency must be 0.001 to 1");
+  }
+
+  @Test
+  void aDirectStartAddsWhatSpeedsTheLoadUp() {
+    assertThat(MagnetMargin.atStartNm(4, 30, 0.01, 0.02)).isCloseTo(14, within(1e-12));
   }
 }

@@ -12,6 +12,7 @@ import isokinon.core.act.ProofAct;
 import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
+import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.ShippedSheet;
 import java.time.Duration;
@@ -223,10 +224,11 @@ class FindingsAndProofTest {
     Act done = new StepAct.StepDone("filter-out", "");
     assertThat(bench.refused(done)).startsWith("It has to wait for 1:5");
     assertThat(
-            bench
-                .rebuild()
-                .refuse(
-                    new StepAct.StepDone("filter-out", "a dry spare goes in"), false, bench.now()))
+            BenchRules.refuse(
+                bench.rebuild(),
+                new StepAct.StepDone("filter-out", "a dry spare goes in"),
+                false,
+                bench.now()))
         .isEmpty();
     bench.after(Duration.ofHours(2)).does(done);
   }

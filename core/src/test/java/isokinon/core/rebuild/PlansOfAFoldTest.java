@@ -6,7 +6,9 @@ import isokinon.core.act.Act;
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
+import isokinon.core.plan.PlanMemo;
 import isokinon.core.plan.Planner;
+import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import java.util.List;
@@ -54,7 +56,7 @@ class PlansOfAFoldTest {
             ShippedSheet.boltedPlastic(), bench.rebuild().fitted(), bench.events(), memo);
     String step = before.currentStep().orElseThrow();
     Act read = new StepAct.TorqueRead(step, 3, 1, 9, false, Optional.empty());
-    assertThat(before.refuse(read, false, bench.now())).isEmpty();
+    assertThat(BenchRules.refuse(before, read, false, bench.now())).isEmpty();
     Rebuild after = before.plus(new BenchEvent<>(before.seq() + 1, bench.now(), "RT", false, read));
     assertThat(after.times(bench.now())).isNotEmpty();
     assertThat(after.torque(step).orElseThrow().fasteners()).hasSize(1);

@@ -8,6 +8,8 @@ import isokinon.core.act.ProofAct;
 import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
+import isokinon.core.rules.ActRefusal;
+import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.Sheet;
@@ -26,7 +28,6 @@ final class RebuildDriver {
   static final String[] WET_KIT = {"diaphragm-a", "diaphragm-b", "outlet-balls", "inlet-balls"};
 
   private final Sheet sheet;
-  private final Fitted fitted;
   private final List<BenchEvent<?>> events = new ArrayList<>();
   private Instant now = START;
   private Rebuild rebuild;
@@ -41,7 +42,6 @@ final class RebuildDriver {
 
   RebuildDriver(Sheet sheet, Fitted fitted) {
     this.sheet = sheet;
-    this.fitted = fitted;
     rebuild = Rebuild.replay(sheet, fitted, events);
   }
 
@@ -72,7 +72,7 @@ final class RebuildDriver {
   }
 
   private RebuildDriver does(Act act, boolean lead) {
-    Optional<ActRefusal> refusal = rebuild.refuse(act, lead, now);
+    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, lead, now);
     if (refusal.isPresent()) {
       throw new AssertionError(act + " was refused: " + refusal.get());
     }
@@ -85,8 +85,7 @@ final class RebuildDriver {
 
   /** The sentence an act is refused with. */
   String refused(Act act) {
-    return rebuild
-        .refuse(act, false, now)
+    return BenchRules.refuse(rebuild, act, false, now)
         .map(ActRefusal::message)
         .orElseThrow(() -> new AssertionError(act + " was allowed"));
   }
@@ -197,7 +196,9 @@ final class RebuildDriver {
         .forEach(place -> places(place, place));
     torques();
     Act done = new StepAct.StepDone(rebuild.currentStep().orElseThrow(), "");
-    if (rebuild.refuse(done, false, now).map(r -> r.path().equals("wait")).orElse(false)) {
+    if (BenchRules.refuse(rebuild, done, false, now)
+        .map(r -> r.path().equals("wait"))
+        .orElse(false)) {
       after(Duration.ofHours(3));
     }
     return does(done);

@@ -15,6 +15,7 @@ import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.plan.Plan;
+import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
 import java.time.Duration;
@@ -162,7 +163,8 @@ class RebuildTest {
   void aVerdictBetterThanTheReadingNeedsAReason(double mm, Verdict verdict, boolean allowed) {
     RebuildDriver bench = stripping().strips();
     PartAct.Judged judged = edgeWorn(mm, verdict, verdict == Verdict.WATCH ? "seen" : "");
-    assertThat(bench.rebuild().refuse(judged, false, bench.now()).isEmpty()).isEqualTo(allowed);
+    assertThat(BenchRules.refuse(bench.rebuild(), judged, false, bench.now()).isEmpty())
+        .isEqualTo(allowed);
     if (!allowed) {
       assertThat(bench.refused(judged)).contains("to judge it better than that, give a reason");
       bench.does(edgeWorn(mm, verdict, "polished out"));
@@ -303,7 +305,10 @@ class RebuildTest {
         building().buildsUpTo("fluid-cap-a-off").goesRound().goesRound().reads(3, 16.8);
     assertThat(bench.refused(accepted("cap flush")))
         .isEqualTo("Only the lead can accept a reading out of range.");
-    assertThat(bench.rebuild().refuse(accepted(""), true, bench.now()).orElseThrow().message())
+    assertThat(
+            BenchRules.refuse(bench.rebuild(), accepted(""), true, bench.now())
+                .orElseThrow()
+                .message())
         .isEqualTo("Say why the reading is accepted.");
     bench.leadDoes(accepted("cap flush, washer seated"));
     assertThat(
@@ -410,9 +415,7 @@ class RebuildTest {
     names.addAll(List.of("", "compressed-air", "shaft", "diaphragm", "dead-head", "cap-a-bead"));
     for (int i = 0; i < 40; i++) {
       Act tried = RandomActs.any(random, names);
-      bench
-          .rebuild()
-          .refuse(tried, random.nextBoolean(), bench.now())
+      BenchRules.refuse(bench.rebuild(), tried, random.nextBoolean(), bench.now())
           .ifPresent(r -> assertThat(r.message()).isNotBlank().doesNotContain("null"));
     }
   }

@@ -65,23 +65,12 @@ class TorqueTest {
 
   @Test
   void sixteenNewtonMetresOnADryM8ClampWithTenKilonewtons() {
-    assertThat(ClampForce.newtons(16, 8, ClampForce.Threads.DRY)).isCloseTo(10_000, within(1e-6));
-  }
-
-  @Test
-  void aDryValueIsCorrectedWhenTheThreadsAreLubricated() {
-    double oiled = ClampForce.fromDryNm(16, ClampForce.Threads.OILED);
-    assertThat(oiled).isCloseTo(12, within(1e-9));
-    assertThat(ClampForce.newtons(oiled, 8, ClampForce.Threads.OILED))
-        .isCloseTo(10_000, within(1e-6));
-    assertThat(ClampForce.fromDryNm(16, ClampForce.Threads.ANTI_SEIZE))
-        .isCloseTo(9.6, within(1e-9));
+    assertThat(ClampForce.newtons(16, 8)).isCloseTo(10_000, within(1e-6));
   }
 
   @Test
   void aThreadWithoutDiameterIsRefused() {
-    assertThatThrownBy(() -> ClampForce.newtons(16, 0, ClampForce.Threads.DRY))
-        .hasMessageContaining("diameter");
+    assertThatThrownBy(() -> ClampForce.newtons(16, 0)).hasMessageContaining("diameter");
   }
 
   // ---- wrench choice --------------------------------------------------------------------------

@@ -55,23 +55,6 @@ class WearTest {
   }
 
   @Test
-  void bearings() {
-    assertThat(Bearings.greaseG(90, 23)).isCloseTo(10.35, within(1e-12));
-    assertThat(Bearings.l10Hours(10_000, 1000, 1000, false)).isCloseTo(1e9 / 60_000, within(1e-6));
-    assertThat(Bearings.l10Hours(10_000, 1000, 1000, true))
-        .isGreaterThan(Bearings.l10Hours(10_000, 1000, 1000, false));
-  }
-
-  @Test
-  void anORingInItsGroove() {
-    assertThat(ORing.squeeze(3.53, 2.8)).isCloseTo(0.2068, within(5e-5));
-    assertThat(ORing.set(3.53, 3.2, 2.8)).isCloseTo(0.4521, within(5e-5));
-    assertThat(ORing.stretch(40, 41)).isCloseTo(0.025, within(1e-12));
-    assertThat(ORing.fill(3.53, 2.8, 4.8)).isBetween(0.7, 0.75);
-    assertThatThrownBy(() -> ORing.set(3.53, 3.8, 2.8)).hasMessageStartingWith("recoveredMm");
-  }
-
-  @Test
   void hardnessCountsBothWays() {
     assertThat(Hardness.of(70, 66).way()).isEqualTo(Hardness.Way.SAME);
     assertThat(Hardness.of(70, 64).way()).isEqualTo(Hardness.Way.SOFTER);

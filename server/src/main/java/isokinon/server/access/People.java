@@ -1,8 +1,8 @@
 package isokinon.server.access;
 
-import isokinon.server.db.PersonRole;
-import isokinon.server.db.PersonRow;
-import isokinon.server.db.StoresMapper;
+import isokinon.server.db.shop.PersonRole;
+import isokinon.server.db.shop.PersonRow;
+import isokinon.server.db.stores.StoresMapper;
 import java.util.List;
 import org.springframework.stereotype.Service;
 

@@ -1,7 +1,7 @@
 package isokinon.server.demo;
 
 import isokinon.core.counter.CounterLog;
-import isokinon.server.db.CounterRow;
+import isokinon.server.db.pumps.CounterRow;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;

@@ -2,11 +2,11 @@ package isokinon.server.demo;
 
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.db.CauseRow;
-import isokinon.server.db.GaugeRow;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.ReadingRow;
-import isokinon.server.db.RunRow;
+import isokinon.server.db.findings.CauseRow;
+import isokinon.server.db.findings.ReadingRow;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.RunRow;
+import isokinon.server.db.shop.GaugeRow;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;

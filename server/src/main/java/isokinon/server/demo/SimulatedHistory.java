@@ -1,7 +1,7 @@
 package isokinon.server.demo;
 
 import isokinon.core.counter.WearCount;
-import isokinon.server.db.RunRow;
+import isokinon.server.db.pumps.RunRow;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

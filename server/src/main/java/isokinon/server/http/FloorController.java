@@ -3,6 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.People;
+import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.work.floor.Floor;
 import isokinon.server.work.history.Counters;
 import java.util.List;

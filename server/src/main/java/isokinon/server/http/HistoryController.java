@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.work.history.BackUp;
 import isokinon.server.work.history.History;
 import isokinon.server.work.history.HistoryReport;

@@ -2,10 +2,12 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.work.materials.MaterialView;
 import isokinon.server.work.materials.Materials;
 import isokinon.server.work.materials.OwnTables;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Require;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import isokinon.core.value.Code;
 import isokinon.server.access.People;
+import isokinon.server.http.description.Codes;
 import isokinon.server.work.shared.RequestProblem;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;

@@ -3,6 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.core.sheet.Sheet;
+import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.List;

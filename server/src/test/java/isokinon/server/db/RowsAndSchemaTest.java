@@ -7,6 +7,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import isokinon.server.MillTest;
+import isokinon.server.db.findings.CauseRow;
+import isokinon.server.db.findings.CountRow;
+import isokinon.server.db.materials.JudgedReadingRow;
+import isokinon.server.db.materials.OwnRow;
+import isokinon.server.db.pumps.CounterRow;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.rebuilds.EventRow;
+import isokinon.server.db.rebuilds.LastEventRow;
+import isokinon.server.db.rebuilds.StepMedianRow;
 import java.lang.reflect.RecordComponent;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
@@ -63,7 +72,7 @@ class RowsAndSchemaTest {
 
   static List<Class<?>> rows() {
     return new ClassFileImporter()
-        .importPackagesOf(PumpRow.class).stream()
+        .importPackages(Topic.class.getPackageName()).stream()
             .filter(c -> c.getSimpleName().endsWith("Row"))
             .<Class<?>>map(JavaClass::reflect)
             .filter(c -> !OF_QUERIES.contains(c))
@@ -113,7 +122,7 @@ class RowsAndSchemaTest {
   void everyQueryGivesTheColumnsOfItsRecordInTheirOrder() throws SQLException {
     Set<MappedStatement> queries =
         mybatis.getMappedStatementNames().stream()
-            .filter(id -> id.startsWith(PumpMapper.class.getPackageName()))
+            .filter(id -> id.startsWith(Topic.class.getPackageName()))
             .map(mybatis::getMappedStatement)
             .filter(q -> q.getSqlCommandType() == SqlCommandType.SELECT)
             .filter(q -> q.getResultMaps().get(0).getType().isRecord())

@@ -2,7 +2,7 @@ package isokinon.server.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.server.db.CounterRow;
+import isokinon.server.db.pumps.CounterRow;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;

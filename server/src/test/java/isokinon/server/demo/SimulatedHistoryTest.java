@@ -3,7 +3,7 @@ package isokinon.server.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.counter.WearCount;
-import isokinon.server.db.RunRow;
+import isokinon.server.db.pumps.RunRow;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;

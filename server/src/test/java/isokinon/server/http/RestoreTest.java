@@ -10,7 +10,7 @@ import isokinon.server.ApiClient;
 import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.Changes;
-import isokinon.server.db.PumpMapper;
+import isokinon.server.db.pumps.PumpMapper;
 import java.io.IOException;
 import java.lang.reflect.Method;
 import java.nio.charset.StandardCharsets;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
-import isokinon.server.db.SheetMapper;
+import isokinon.server.db.shop.SheetMapper;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

@@ -9,7 +9,7 @@ import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.db.GaugeRow;
+import isokinon.server.db.shop.GaugeRow;
 import isokinon.server.work.instruments.GaugeRack;
 import isokinon.server.work.instruments.Readings;
 import isokinon.server.work.shared.RequestProblem;

@@ -5,16 +5,17 @@ import isokinon.core.act.BenchEvent;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.Stage;
-import isokinon.core.rebuild.ActRefusal;
 import isokinon.core.rebuild.Rebuild;
+import isokinon.core.rules.ActRefusal;
+import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
 import isokinon.server.access.People;
-import isokinon.server.db.BenchMapper;
-import isokinon.server.db.EventRow;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.RebuildRow;
-import isokinon.server.db.StoresMapper;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.rebuilds.BenchMapper;
+import isokinon.server.db.rebuilds.EventRow;
+import isokinon.server.db.rebuilds.RebuildRow;
+import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.inspection.FindingView;
@@ -203,7 +204,7 @@ public class Bench {
       return viewer.ways(job.pump(), rebuild);
     }
     Act act = asked.read(new ActReader(rebuild, rack));
-    Optional<ActRefusal> refusal = rebuild.refuse(act, false, clock.instant());
+    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, false, clock.instant());
     if (refusal.isPresent()) {
       throw RequestProblem.notNow(refusal.get().path(), refusal.get().message());
     }
@@ -232,8 +233,7 @@ public class Bench {
     }
     Act asked = request.act().read(new ActReader(rebuild, rack));
     Optional<ActRefusal> refusal =
-        rebuild
-            .refuse(asked, lead, clock.instant())
+        BenchRules.refuse(rebuild, asked, lead, clock.instant())
             .or(() -> findingLog.refuse(asked, rebuild))
             .or(() -> shelfRefusal(job, asked));
     if (refusal.isPresent()) {

@@ -1,7 +1,7 @@
 package isokinon.server.work.bench;
 
-import isokinon.server.db.BenchMapper;
-import isokinon.server.db.StepTimeRow;
+import isokinon.server.db.rebuilds.BenchMapper;
+import isokinon.server.db.rebuilds.StepTimeRow;
 import isokinon.server.work.inspection.InspectionLog;
 import isokinon.server.work.inspection.NextLooks;
 import isokinon.server.work.lives.PolicyService;

@@ -5,12 +5,12 @@ import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
 import static isokinon.server.work.diary.DiaryDays.SLOT;
 
 import isokinon.server.access.People;
-import isokinon.server.db.DiaryMapper;
-import isokinon.server.db.DiaryMapper.DiaryEntryRow;
-import isokinon.server.db.DiaryMapper.FixtureRow;
-import isokinon.server.db.DiaryMapper.LineStopRow;
-import isokinon.server.db.DiaryMapper.PlannedDay;
-import isokinon.server.db.DiaryMapper.ShiftRow;
+import isokinon.server.db.diary.DiaryMapper;
+import isokinon.server.db.diary.DiaryMapper.DiaryEntryRow;
+import isokinon.server.db.diary.DiaryMapper.FixtureRow;
+import isokinon.server.db.diary.DiaryMapper.LineStopRow;
+import isokinon.server.db.diary.DiaryMapper.PlannedDay;
+import isokinon.server.db.diary.DiaryMapper.ShiftRow;
 import isokinon.server.planning.JobPlacer;
 import isokinon.server.planning.Opening;
 import isokinon.server.planning.PlannedJob;

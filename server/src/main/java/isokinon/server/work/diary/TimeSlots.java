@@ -4,8 +4,8 @@ import static isokinon.server.work.diary.DiaryDays.DAYS;
 import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
 import static isokinon.server.work.diary.DiaryDays.SLOT;
 
-import isokinon.server.db.DiaryMapper.LineStopRow;
-import isokinon.server.db.DiaryMapper.ShiftRow;
+import isokinon.server.db.diary.DiaryMapper.LineStopRow;
+import isokinon.server.db.diary.DiaryMapper.ShiftRow;
 import isokinon.server.planning.Opening;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.shared.ShopSettings;

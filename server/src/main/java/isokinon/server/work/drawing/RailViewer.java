@@ -10,7 +10,7 @@ import isokinon.core.rebuild.Fitted;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.drawing.Rail.PartState;
 import isokinon.server.work.drawing.Rail.RailLine;
 import isokinon.server.work.drawing.Rail.RailPart;

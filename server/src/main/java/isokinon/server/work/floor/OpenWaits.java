@@ -2,10 +2,10 @@ package isokinon.server.work.floor;
 
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.Wait;
-import isokinon.server.db.BenchMapper;
 import isokinon.server.db.DataVersions;
-import isokinon.server.db.LastEventRow;
 import isokinon.server.db.Topic;
+import isokinon.server.db.rebuilds.BenchMapper;
+import isokinon.server.db.rebuilds.LastEventRow;
 import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.shared.CachedByKey;
 import java.time.Clock;

@@ -1,12 +1,12 @@
 package isokinon.server.work.floor;
 
-import isokinon.core.life.Consequence;
+import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.Duty.Abrasion;
-import isokinon.server.db.BenchMapper;
-import isokinon.server.db.PumpMapper;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.inspection.Causes;

@@ -1,9 +1,9 @@
 package isokinon.server.work.history;
 
-import isokinon.server.db.FittedPartRow;
-import isokinon.server.db.PumpMapper;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.RunRow;
+import isokinon.server.db.pumps.FittedPartRow;
+import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.RunRow;
 import isokinon.server.work.shared.Text;
 import java.io.IOException;
 import java.time.LocalDate;

@@ -2,9 +2,9 @@ package isokinon.server.work.inspection;
 
 import isokinon.core.act.GaugeUse;
 import isokinon.core.act.PartAct;
+import isokinon.core.act.PartReading;
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
 import isokinon.core.inspect.Outcome;
-import isokinon.core.rebuild.PartReading;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;

@@ -1,8 +1,8 @@
 package isokinon.server.work.instruments;
 
-import isokinon.server.db.FindingMapper;
-import isokinon.server.db.GaugeRow;
-import isokinon.server.db.StoresMapper;
+import isokinon.server.db.findings.FindingMapper;
+import isokinon.server.db.shop.GaugeRow;
+import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;

@@ -2,7 +2,7 @@ package isokinon.server.work.instruments;
 
 import isokinon.core.torque.Wrench;
 import isokinon.core.torque.WrenchSetting;
-import isokinon.server.db.StoresMapper;
+import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.work.shared.RequestProblem;
 import java.time.Clock;
 import java.time.LocalDate;

@@ -1,14 +1,14 @@
 package isokinon.server.work.life;
 
-import isokinon.core.life.InspectRenew;
 import isokinon.core.life.KaplanMeier;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.WearRun;
-import isokinon.core.life.Policies;
-import isokinon.core.life.Policies.Kept;
-import isokinon.core.life.Policies.Terms;
-import isokinon.core.life.RenewalCost;
 import isokinon.core.life.Run;
+import isokinon.core.renewal.InspectRenew;
+import isokinon.core.renewal.Policies;
+import isokinon.core.renewal.Policies.Kept;
+import isokinon.core.renewal.Policies.Terms;
+import isokinon.core.renewal.RenewalCost;
 import isokinon.server.work.life.LifeView.CostPoint;
 import isokinon.server.work.life.LifeView.EndedRun;
 import isokinon.server.work.life.LifeView.PointView;

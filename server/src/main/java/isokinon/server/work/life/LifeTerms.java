@@ -1,7 +1,7 @@
 package isokinon.server.work.life;
 
 import isokinon.core.life.LifeGroups.WearRun;
-import isokinon.core.life.Policies.Terms;
+import isokinon.core.renewal.Policies.Terms;
 import isokinon.server.work.life.LifeView.TermsView;
 import isokinon.server.work.lives.Renewals;
 import java.time.Clock;

@@ -1,17 +1,17 @@
 package isokinon.server.work.life;
 
-import isokinon.core.life.BestAgeBand;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
-import isokinon.core.life.Policies;
-import isokinon.core.life.Policies.Bar;
-import isokinon.core.life.Policies.Kept;
-import isokinon.core.life.Policies.Terms;
-import isokinon.core.life.Policies.Way;
+import isokinon.core.renewal.BestAgeBand;
+import isokinon.core.renewal.Policies;
+import isokinon.core.renewal.Policies.Bar;
+import isokinon.core.renewal.Policies.Kept;
+import isokinon.core.renewal.Policies.Terms;
+import isokinon.core.renewal.Policies.Way;
 import isokinon.server.work.life.LifeView.HeadPiece;
 import isokinon.server.work.lives.Renewals;
 import isokinon.server.work.shared.ShopSettings;

@@ -3,7 +3,7 @@ package isokinon.server.work.life;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups.Level;
-import isokinon.core.life.Policies.Way;
+import isokinon.core.renewal.Policies.Way;
 import isokinon.core.value.Code;
 import isokinon.server.work.shared.StateMark;
 import java.util.List;

@@ -1,9 +1,9 @@
 package isokinon.server.work.life;
 
-import isokinon.core.life.Policies;
-import isokinon.core.life.Policies.Kept;
-import isokinon.core.life.Policies.Terms;
-import isokinon.core.life.Policies.Way;
+import isokinon.core.renewal.Policies;
+import isokinon.core.renewal.Policies.Kept;
+import isokinon.core.renewal.Policies.Terms;
+import isokinon.core.renewal.Policies.Way;
 import isokinon.server.work.life.LifeView.PolicyBar;
 import isokinon.server.work.life.LifeView.PolicyView;
 import isokinon.server.work.life.LifeView.TermsView;

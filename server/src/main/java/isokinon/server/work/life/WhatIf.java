@@ -1,11 +1,11 @@
 package isokinon.server.work.life;
 
 import isokinon.core.life.LifeEstimate;
-import isokinon.core.life.Policies;
-import isokinon.core.life.Policies.Bar;
-import isokinon.core.life.Policies.Kept;
-import isokinon.core.life.Policies.Terms;
-import isokinon.core.life.Policies.Way;
+import isokinon.core.renewal.Policies;
+import isokinon.core.renewal.Policies.Bar;
+import isokinon.core.renewal.Policies.Kept;
+import isokinon.core.renewal.Policies.Terms;
+import isokinon.core.renewal.Policies.Way;
 import isokinon.server.work.life.LifeView.ChangeView;
 import isokinon.server.work.life.LifeView.TermsView;
 import isokinon.server.work.lives.LifeService;

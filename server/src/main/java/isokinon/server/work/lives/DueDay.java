@@ -1,8 +1,8 @@
 package isokinon.server.work.lives;
 
-import isokinon.core.life.Policies.Way;
-import isokinon.server.db.NextLookRow;
-import isokinon.server.db.PolicyRow;
+import isokinon.core.renewal.Policies.Way;
+import isokinon.server.db.findings.NextLookRow;
+import isokinon.server.db.pumps.PolicyRow;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.shared.Text;
 import java.util.Optional;

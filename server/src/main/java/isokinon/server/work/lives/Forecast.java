@@ -1,7 +1,7 @@
 package isokinon.server.work.lives;
 
 import isokinon.core.life.LifeEstimate;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.lives.LifeSnapshot.Life;
 import isokinon.server.work.shared.Text;
 import java.util.ArrayList;

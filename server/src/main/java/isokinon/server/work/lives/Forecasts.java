@@ -1,6 +1,6 @@
 package isokinon.server.work.lives;
 
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.shared.Text;
 import org.springframework.stereotype.Component;

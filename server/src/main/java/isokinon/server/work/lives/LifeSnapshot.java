@@ -8,7 +8,7 @@ import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.Comparator;
 import java.util.List;

@@ -1,13 +1,13 @@
 package isokinon.server.work.lives;
 
-import isokinon.core.life.Policies.Way;
+import isokinon.core.renewal.Policies.Way;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
-import isokinon.server.db.FailureModeRow;
-import isokinon.server.db.HistoryMapper;
-import isokinon.server.db.PolicyRow;
-import isokinon.server.db.PumpMapper;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.FailureModeRow;
+import isokinon.server.db.pumps.HistoryMapper;
+import isokinon.server.db.pumps.PolicyRow;
+import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;

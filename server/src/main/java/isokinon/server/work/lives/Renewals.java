@@ -2,9 +2,9 @@ package isokinon.server.work.lives;
 
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.WetEndRow;
-import isokinon.server.db.WetKitRow;
+import isokinon.server.db.materials.WetKitRow;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.work.library.Catalogue;
 import isokinon.server.work.library.PlanMinutes;
 import isokinon.server.work.library.Sheets;

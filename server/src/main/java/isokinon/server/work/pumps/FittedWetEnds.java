@@ -2,12 +2,12 @@ package isokinon.server.work.pumps;
 
 import isokinon.core.wetend.Roles;
 import isokinon.server.db.DataVersions;
-import isokinon.server.db.LotRow;
-import isokinon.server.db.PumpRow;
 import isokinon.server.db.Topic;
-import isokinon.server.db.WetEndMapper;
-import isokinon.server.db.WetEndRow;
-import isokinon.server.db.WetKitRow;
+import isokinon.server.db.materials.WetEndMapper;
+import isokinon.server.db.materials.WetKitRow;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.WetEndRow;
+import isokinon.server.db.stores.LotRow;
 import isokinon.server.work.library.Catalogue;
 import isokinon.server.work.shared.Cached;
 import java.util.EnumSet;

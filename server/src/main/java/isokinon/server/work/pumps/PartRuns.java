@@ -1,9 +1,9 @@
 package isokinon.server.work.pumps;
 
 import isokinon.core.sheet.Part;
-import isokinon.server.db.FittedPartRow;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.RunRow;
+import isokinon.server.db.pumps.FittedPartRow;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.RunRow;
 import isokinon.server.work.shared.Text;
 import java.time.LocalDate;
 

@@ -1,9 +1,9 @@
 package isokinon.server.work.pumps;
 
 import isokinon.core.wetend.PairEvidence;
-import isokinon.server.db.FindingRow;
-import isokinon.server.db.JudgedReadingRow;
-import isokinon.server.db.WetEndMapper;
+import isokinon.server.db.materials.FindingRow;
+import isokinon.server.db.materials.JudgedReadingRow;
+import isokinon.server.db.materials.WetEndMapper;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -2,7 +2,7 @@ package isokinon.server.work.rebuild;
 
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.Reading;
-import isokinon.server.db.EventRow;
+import isokinon.server.db.rebuilds.EventRow;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;

@@ -1,8 +1,8 @@
 package isokinon.server.work.rebuild;
 
 import isokinon.core.rebuild.Rebuild;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.RebuildRow;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.rebuilds.RebuildRow;
 
 /**
  * A rebuild with its pump.

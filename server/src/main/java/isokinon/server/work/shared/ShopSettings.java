@@ -1,8 +1,8 @@
 package isokinon.server.work.shared;
 
 import isokinon.server.db.DataVersions;
-import isokinon.server.db.SettingMapper;
 import isokinon.server.db.Topic;
+import isokinon.server.db.shop.SettingMapper;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.EnumSet;

@@ -4,7 +4,7 @@ import isokinon.core.act.BenchEvent;
 import isokinon.core.act.Stage;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.lives.Forecasts;
 import isokinon.server.work.rebuild.Job;

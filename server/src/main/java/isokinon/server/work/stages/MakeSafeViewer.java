@@ -1,13 +1,13 @@
 package isokinon.server.work.stages;
 
+import isokinon.core.act.GateAnswer;
 import isokinon.core.act.Reading;
-import isokinon.core.rebuild.GateAnswer;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
-import isokinon.server.db.ExposureRow;
-import isokinon.server.db.PumpMapper;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.ExposureRow;
+import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.StageView.FluidView;

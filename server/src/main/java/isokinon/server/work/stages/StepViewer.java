@@ -308,7 +308,7 @@ class StepViewer {
       return 0;
     }
     double diameterMm = Double.parseDouble(f.thread().substring(1));
-    return ClampForce.newtons(f.targetNm(), diameterMm, ClampForce.Threads.DRY) / 1000;
+    return ClampForce.newtons(f.targetNm(), diameterMm) / 1000;
   }
 
   private static final int STEPS_AHEAD = 4;

@@ -1,9 +1,9 @@
 package isokinon.server.work.stores;
 
-import isokinon.server.db.LotRow;
-import isokinon.server.db.PumpMapper;
-import isokinon.server.db.PumpRow;
-import isokinon.server.db.StoresMapper;
+import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.stores.LotRow;
+import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;

@@ -14,7 +14,7 @@ import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopDiagnosis;

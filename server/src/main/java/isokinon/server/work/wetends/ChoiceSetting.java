@@ -1,10 +1,10 @@
 package isokinon.server.work.wetends;
 
-import isokinon.core.life.Consequence;
+import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.Duty;
-import isokinon.server.db.WetEndRow;
+import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.work.pumps.DutyForm;
 import java.util.Map;
 import java.util.Optional;

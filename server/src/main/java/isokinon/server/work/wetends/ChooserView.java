@@ -1,6 +1,6 @@
 package isokinon.server.work.wetends;
 
-import isokinon.core.life.Consequence;
+import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.wetend.Rating;

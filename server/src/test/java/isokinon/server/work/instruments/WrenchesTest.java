@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import isokinon.server.db.StoresMapper;
-import isokinon.server.db.WrenchRow;
+import isokinon.server.db.shop.WrenchRow;
+import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.work.shared.RequestProblem;
 import java.time.Clock;
 import java.time.Instant;

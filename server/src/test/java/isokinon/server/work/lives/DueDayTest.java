@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
-import isokinon.core.life.Policies.Way;
-import isokinon.server.db.NextLookRow;
-import isokinon.server.db.PolicyRow;
+import isokinon.core.renewal.Policies.Way;
+import isokinon.server.db.findings.NextLookRow;
+import isokinon.server.db.pumps.PolicyRow;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import java.util.List;

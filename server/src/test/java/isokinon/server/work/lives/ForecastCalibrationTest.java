@@ -8,7 +8,7 @@ import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.life.Weibull;
 import isokinon.server.MillTest;
-import isokinon.server.db.RunRow;
+import isokinon.server.db.pumps.RunRow;
 import isokinon.server.demo.SimulatedHistory;
 import isokinon.server.demo.SimulatedHistory.Era;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;

@@ -7,9 +7,9 @@ import static org.mockito.Mockito.when;
 
 import isokinon.core.sheet.SheetReader;
 import isokinon.server.db.DataVersions;
-import isokinon.server.db.WetEndMapper;
-import isokinon.server.db.WetEndRow;
-import isokinon.server.db.WetKitRow;
+import isokinon.server.db.materials.WetEndMapper;
+import isokinon.server.db.materials.WetKitRow;
+import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.work.library.Catalogue;
 import isokinon.server.work.library.PlanMinutes;
 import isokinon.server.work.library.Sheets;

@@ -1,9 +1,9 @@
 package isokinon.server.work.lives;
 
-import isokinon.core.life.Consequence;
+import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.wetend.Duty.Abrasion;
-import isokinon.server.db.PumpRow;
+import isokinon.server.db.pumps.PumpRow;
 import java.time.LocalDate;
 
 /** Pumps for the tests. */

@@ -13,7 +13,7 @@ import isokinon.core.act.RandomActs;
 import isokinon.core.act.Reading;
 import isokinon.core.act.StepAct;
 import isokinon.core.sheet.Part.Verdict;
-import isokinon.server.db.EventRow;
+import isokinon.server.db.rebuilds.EventRow;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;

@@ -1,4 +1,0 @@
-package isokinon.server.db;
-
-/** The Weibull shape somebody chose for the failure mode of a group. */
-public record FailureModeRow(String role, String material, String dutyGroup, double shape) {}

@@ -1,4 +1,0 @@
-package isokinon.server.db;
-
-/** A person of the shop, by initials and role only. */
-public record PersonRow(String initials, PersonRole role, boolean licensedElectrical) {}

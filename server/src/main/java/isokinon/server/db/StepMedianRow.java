@@ -1,4 +1,0 @@
-package isokinon.server.db;
-
-/** Median minutes of a step over closed rebuilds. */
-public record StepMedianRow(String step, boolean building, double minutes, int jobs) {}

@@ -1,0 +1,2 @@
+/** Readings, causes and faults as they were found, and when to look again. */
+package isokinon.server.db.findings;

@@ -1,0 +1,2 @@
+/** Rebuilds and what was done in them. */
+package isokinon.server.db.rebuilds;

@@ -1,0 +1,2 @@
+/** What a shop is and has: people, instruments, sheets of its own, settings. */
+package isokinon.server.db.shop;

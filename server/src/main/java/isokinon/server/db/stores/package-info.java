@@ -1,0 +1,2 @@
+/** Lots, offers, and what moves on the shelf. */
+package isokinon.server.db.stores;

@@ -1,0 +1,2 @@
+/** The stateless interface for other programs. */
+package isokinon.server.http.compute;

@@ -1,0 +1,176 @@
+package isokinon.server.http.delivery;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.stereotype.Component;
+import org.springframework.web.HttpMediaTypeException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerExecutionChain;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import org.springframework.web.util.ServletRequestPathUtils;
+
+/**
+ * Refuses request bodies that are longer than their address takes, before anything reads them. A
+ * long body waits in a file meanwhile, not in memory.
+ */
+@Component
+class LimitSize extends OncePerRequestFilter {
+
+  /** Longest body where an address says nothing else, bytes. */
+  static final long USUAL = 1L << 20;
+
+  /** Longer bodies wait in a file, bytes. */
+  private static final int IN_MEMORY = 1 << 20;
+
+  private final ObjectProvider<RequestMappingHandlerMapping> addresses;
+
+  LimitSize(
+      @Qualifier("requestMappingHandlerMapping")
+          ObjectProvider<RequestMappingHandlerMapping> addresses) {
+    this.addresses = addresses;
+  }
+
+  @Override
+  protected boolean shouldNotFilter(HttpServletRequest request) {
+    return request.getMethod().equals("GET");
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    long most = mostBytes(request);
+    if (request.getContentLengthLong() > most) {
+      refuse(response, most);
+      return;
+    }
+    byte[] start = request.getInputStream().readNBytes(IN_MEMORY);
+    if (start.length < IN_MEMORY) {
+      chain.doFilter(new Kept(request, new ByteArrayInputStream(start)), response);
+      return;
+    }
+    Path file = Files.createTempFile("isokinon-body", ".tmp");
+    try {
+      if (!wholeInto(file, start, request.getInputStream(), most)) {
+        refuse(response, most);
+        return;
+      }
+      try (InputStream body = new BufferedInputStream(Files.newInputStream(file))) {
+        chain.doFilter(new Kept(request, body), response);
+      }
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  /** Writes a body into a file; tells whether it ended within the most. */
+  private static boolean wholeInto(Path file, byte[] start, InputStream rest, long most)
+      throws IOException {
+    try (OutputStream out = Files.newOutputStream(file)) {
+      long length = start.length;
+      out.write(start);
+      byte[] part = new byte[1 << 16];
+      for (int n = rest.read(part); n >= 0; n = rest.read(part)) {
+        length += n;
+        if (length > most) {
+          return false;
+        }
+        out.write(part, 0, n);
+      }
+      return length <= most;
+    }
+  }
+
+  private long mostBytes(HttpServletRequest request) throws ServletException {
+    try {
+      ServletRequestPathUtils.parseAndCache(request);
+      HandlerExecutionChain found = addresses.getObject().getHandler(request);
+      if (found != null && found.getHandler() instanceof HandlerMethod method) {
+        MostBytes most = method.getMethodAnnotation(MostBytes.class);
+        return most == null ? USUAL : most.value();
+      }
+      return USUAL;
+    } catch (HttpRequestMethodNotSupportedException | HttpMediaTypeException e) {
+      return USUAL; // it is refused for that in its turn
+    } catch (RuntimeException | ServletException e) {
+      throw e;
+    } catch (Exception e) {
+      throw new ServletException(e);
+    }
+  }
+
+  private static void refuse(HttpServletResponse response, long most) throws IOException {
+    String sentence = "A request to this address holds at most " + (most >> 20) + " MB.";
+    response.setStatus(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+    response.setContentType("application/problem+json");
+    response
+        .getOutputStream()
+        .write(
+            ("{\"status\":413,\"title\":\"Too large\",\"detail\":\""
+                    + sentence
+                    + "\",\"errors\":[{\"path\":\"\",\"message\":\""
+                    + sentence
+                    + "\"}]}")
+                .getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static final class Kept extends HttpServletRequestWrapper {
+    private final InputStream body;
+
+    Kept(HttpServletRequest request, InputStream body) {
+      super(request);
+      this.body = body;
+    }
+
+    @Override
+    public ServletInputStream getInputStream() {
+      return new ServletInputStream() {
+        @Override
+        public boolean isFinished() {
+          try {
+            return body.available() == 0;
+          } catch (IOException e) {
+            return true;
+          }
+        }
+
+        @Override
+        public boolean isReady() {
+          return true;
+        }
+
+        @Override
+        public void setReadListener(ReadListener listener) {
+          throw new UnsupportedOperationException("read at once, never asynchronously");
+        }
+
+        @Override
+        public int read() throws IOException {
+          return body.read();
+        }
+
+        @Override
+        public int read(byte[] into, int from, int length) throws IOException {
+          return body.read(into, from, length);
+        }
+      };
+    }
+  }
+}

@@ -1,0 +1,19 @@
+package isokinon.server.http.delivery;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Addresses of the screens: the one page answers them, unknown ones too, and says so itself. */
+@Controller
+class ScreenAddresses {
+
+  @GetMapping({
+    "/{place:[a-z-]+}",
+    "/{place:(?!api|assets|actuator)[a-z-]+}/{rest:[^.]+}",
+    "/{place:(?!api|assets|actuator)[a-z-]+}/{rest:[^.]+}/{more:[^.]+}",
+    "/library/materials/{fluid}/{material}"
+  })
+  String page() {
+    return "forward:/index.html";
+  }
+}
