@@ -1,9 +1,6 @@
 package isokinon.server.papers;
 
-import static isokinon.server.papers.Paper.list;
-import static isokinon.server.papers.Paper.section;
-import static isokinon.server.papers.Paper.table;
-import static isokinon.server.papers.Paper.text;
+import isokinon.server.papers.Paper.Table;
 
 import isokinon.server.work.pumps.DutyForm;
 import isokinon.server.work.shared.Text;
@@ -13,8 +10,9 @@ import isokinon.server.work.wetends.ChooserView.RatedBar;
 import isokinon.server.work.wetends.ChooserView.RatedMaterial;
 import isokinon.server.work.wetends.ChooserView.RoleView;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -35,48 +33,60 @@ public class ChoiceSheet {
 
   /** The choice as a PDF. */
   public byte[] pdf(ChooserView view, String day) {
-    return paper.pdf("Wet end " + name(view), body(view, day));
+    return paper.pdf("choice", "Wet end " + name(view), values(view, day));
   }
 
   private static String name(ChooserView v) {
     return v.tag().isEmpty() ? "for a duty typed in" : v.tag();
   }
 
-  private static String body(ChooserView v, String day) {
-    return "<h1>"
-        + text("Wet end, " + name(v))
-        + "</h1><p>"
-        + text(v.title())
-        + (v.fittedNow().isEmpty() ? "" : text(". In it now: " + v.fittedNow()))
-        + (v.bodyMaterial().isEmpty() ? "" : text(". Body " + v.bodyMaterial()))
-        + "</p><p class='soft'>"
-        + text(day)
-        + "</p><p class='first'>"
-        + text(v.note())
-        + " The site's own rules and the people licensed for them come first.</p>"
-        + (v.offer().isEmpty() ? "" : "<p><b>" + text(v.offer()) + "</b></p>")
-        + section("The duty", duty(v.duty()))
-        + section("What can go in", kits(v))
-        + (v.ways().isEmpty()
-            ? ""
-            : section(
-                "What to change", list(v.ways().stream().map(w -> w.sentence()).toList(), "")))
-        + section(
-            "What would change the choice",
-            list(v.turns().stream().map(t -> t.sentence()).toList(), "Nothing within reach."))
-        + section(
-            "Not known, and worth asking",
-            list(
-                v.questions().stream().map(q -> q.ask() + " " + q.because()).toList(),
-                "Nothing that would change the choice."))
-        + v.roles().stream()
+  /**
+   * A role with its materials.
+   *
+   * @param fluids that each material is held against, in order
+   */
+  public record RolePart(String title, List<String> fluids, List<MaterialPart> materials) {}
+
+  /** A material, with a bar for each fluid of the duty. */
+  public record MaterialPart(String code, String verdict, List<BarPart> bars, String reason) {}
+
+  /**
+   * Solid to where nothing attacks, grey to where life is shortened, a line at the duty.
+   *
+   * @param drawn whether anything is known
+   * @param axis length for {@link #HOTTEST_C}, pt; the others in its scale
+   */
+  public record BarPart(boolean drawn, double axis, double limited, double full, double duty) {}
+
+  private static Map<String, Object> values(ChooserView v, String day) {
+    Map<String, Object> values = new HashMap<>();
+    values.put("name", name(v));
+    values.put(
+        "head",
+        v.title()
+            + (v.fittedNow().isEmpty() ? "" : ". In it now: " + v.fittedNow())
+            + (v.bodyMaterial().isEmpty() ? "" : ". Body " + v.bodyMaterial()));
+    values.put("day", day);
+    values.put("note", v.note());
+    values.put("offer", v.offer());
+    values.put("fluids", fluids(v.duty()));
+    values.put("facts", facts(v.duty()));
+    values.put("kits", kits(v));
+    values.put("ways", v.ways().stream().map(w -> w.sentence()).toList());
+    values.put("turns", v.turns().stream().map(t -> t.sentence()).toList());
+    values.put("questions", v.questions().stream().map(q -> q.ask() + " " + q.because()).toList());
+    values.put(
+        "roles",
+        v.roles().stream()
             .filter(r -> r.role().equals(v.lead()) || !r.fittedNow().isEmpty())
             .map(r -> role(r, v.duty(), r.role().equals(v.lead())))
-            .reduce("", String::concat);
+            .toList());
+    return values;
   }
 
-  private static String duty(DutyForm d) {
-    List<List<String>> fluids =
+  private static Table fluids(DutyForm d) {
+    return new Table(
+        List.of("Fluid", "Strength", "Highest", "Share", "As"),
         d.exposures().stream()
             .map(
                 e ->
@@ -86,7 +96,10 @@ public class ChoiceSheet {
                         Text.plain(e.temperatureC()) + " °C",
                         Text.plain(Math.round(e.share() * 1000) / 10.0) + " % of the time",
                         e.kind() == null ? "" : e.kind().code()))
-            .toList();
+            .toList());
+  }
+
+  private static String facts(DutyForm d) {
     List<String> facts = new ArrayList<>();
     facts.add("solids wear: " + (d.abrasion() == null ? "none" : d.abrasion().code()));
     facts.add("suction lift " + Text.plain(d.suctionLiftM()) + " m");
@@ -97,20 +110,14 @@ public class ChoiceSheet {
     facts.add("food: " + (d.food() == null ? "not known" : d.food() ? "yes" : "no"));
     facts.add("static: " + (d.zone() == null ? "not known" : d.zone().code()));
     facts.add("runs dry: " + (d.runsDry() == null ? "not known" : d.runsDry() ? "yes" : "no"));
-    return table(List.of("Fluid", "Strength", "Highest", "Share", "As"), fluids)
-        + "<p>"
-        + text(Text.sentence(String.join(", ", facts)) + ".")
-        + "</p>";
+    return Text.sentence(String.join(", ", facts)) + ".";
   }
 
   private static void fact(List<String> facts, String name, Double value, String unit) {
     facts.add(name + " " + (value == null ? "not known" : Text.plain(value) + " " + unit));
   }
 
-  private static String kits(ChooserView v) {
-    if (v.kits().isEmpty()) {
-      return "<p class='soft'>No kits: no sheet was meant.</p>";
-    }
+  private static Table kits(ChooserView v) {
     List<List<String>> rows = new ArrayList<>();
     for (KitChoice k : v.kits()) {
       rows.add(
@@ -128,7 +135,7 @@ public class ChoiceSheet {
                   : Text.count(k.leadDays(), "day"),
               k.because() + " " + Text.sentence(k.evidence()) + "."));
     }
-    return table(
+    return new Table(
         List.of("Wet end", "Verdict", "£ per 1000 h", "Life, h", "Besides", "Shelf", "Why"), rows);
   }
 
@@ -151,51 +158,30 @@ public class ChoiceSheet {
   }
 
   /** A role's materials; of a role that does not lead only what is in the pump. */
-  private static String role(RoleView r, DutyForm duty, boolean all) {
-    StringBuilder rows = new StringBuilder("<table><tr><th></th>");
-    duty.exposures().forEach(e -> rows.append("<th>").append(text(e.name())).append("</th>"));
-    rows.append("<th>Why</th></tr>");
-    for (RatedMaterial m : r.materials()) {
-      if (!all && !m.fittedNow()) {
-        continue;
-      }
-      rows.append("<tr><td class='whole'><b>")
-          .append(text(m.material()))
-          .append("</b><br/>")
-          .append(text(m.verdict().code()))
-          .append("</td>");
-      m.bars().forEach(b -> rows.append("<td>").append(bar(b)).append("</td>"));
-      for (int i = m.bars().size(); i < duty.exposures().size(); i++) {
-        rows.append("<td></td>");
-      }
-      rows.append("<td>").append(text(m.reason())).append("</td></tr>");
-    }
+  private static RolePart role(RoleView r, DutyForm duty, boolean all) {
     String title = "Materials, " + Text.words(r.role());
-    return section(
+    return new RolePart(
         r.fittedNow().isEmpty() ? title : title + ", " + r.fittedNow() + " in it now",
-        rows + "</table>");
+        duty.exposures().stream().map(e -> e.name()).toList(),
+        r.materials().stream()
+            .filter(m -> all || m.fittedNow())
+            .map(m -> material(m, duty.exposures().size()))
+            .toList());
   }
 
-  /** Solid to where nothing attacks, grey to where life is shortened, a line at the duty. */
-  private static String bar(RatedBar b) {
+  private static MaterialPart material(RatedMaterial m, int fluids) {
+    List<BarPart> bars = new ArrayList<>();
+    m.bars().forEach(b -> bars.add(bar(b)));
+    while (bars.size() < fluids) {
+      bars.add(new BarPart(false, 0, 0, 0, 0));
+    }
+    return new MaterialPart(m.material(), m.verdict().code(), bars, m.reason());
+  }
+
+  private static BarPart bar(RatedBar b) {
     double full = at(b.fullC().orElse(0.0));
     double last = at(b.limitedC().orElse(0.0));
-    return String.format(
-        Locale.ROOT,
-        "<div style='position:relative;width:%.0fpt;height:12pt'>"
-            + "<div style='position:absolute;left:0;top:5.6pt;width:%.0fpt;height:0.5pt;"
-            + "background:#C9C2B4'></div>"
-            + "<div style='position:absolute;left:0;top:3pt;width:%.1fpt;height:6pt;"
-            + "background:#B9B4A8'></div>"
-            + "<div style='position:absolute;left:0;top:3pt;width:%.1fpt;height:6pt;"
-            + "background:#3C4346'></div>"
-            + "<div style='position:absolute;left:%.1fpt;top:0;width:1.4pt;height:12pt;"
-            + "background:#1E2326'></div></div>",
-        WIDTH_PT,
-        WIDTH_PT,
-        Math.max(full, last),
-        full,
-        at(b.temperatureC()));
+    return new BarPart(true, WIDTH_PT, Math.max(full, last), full, at(b.temperatureC()));
   }
 
   private static double at(double celsius) {

@@ -1,7 +1,5 @@
 package isokinon.server.papers;
 
-import static isokinon.server.papers.Paper.text;
-
 import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
@@ -12,8 +10,11 @@ import isokinon.core.torque.TighteningOrder;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.BenchView;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
@@ -43,58 +44,52 @@ public class Clipboard {
                     List.of(), List.of(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), List.of(),
                     List.of(), List.of(), true));
     List<String> strip = rebuild.route();
-    return paper.pdf(
-        pump.tag() + " clipboard",
-        head(pump, sheet)
-            + stripList(sheet, strip)
-            + trayCard(sheet, plan)
-            + torqueSheet(sheet, plan.build()));
+    Map<String, Object> values = new HashMap<>();
+    values.put("tag", pump.tag());
+    values.put("duty", pump.duty() + ". " + sheet.title());
+    values.put(
+        "sheet", "Sheet " + sheet.id() + " revision " + sheet.revision() + ". " + sheet.note());
+    values.put(
+        "hazards",
+        sheet.hazards().stream()
+            .map(h -> new HazardLine(h.title(), h.act() + ". " + h.ask()))
+            .toList());
+    values.put("steps", strip.stream().map(id -> step(sheet, id)).toList());
+    values.put("tray", tray(sheet, plan));
+    values.put(
+        "joints",
+        plan.build().stream()
+            .flatMap(id -> sheet.fastening(id).map(f -> joint(sheet.stepSentence(id), f)).stream())
+            .toList());
+    return paper.pdf("clipboard", pump.tag() + " clipboard", values);
   }
 
-  private static String head(BenchView.PumpHead pump, Sheet sheet) {
-    return "<h1>"
-        + text(pump.tag())
-        + "</h1><p>"
-        + text(pump.duty() + ". " + sheet.title())
-        + "</p><p class='soft'>"
-        + text("Sheet " + sheet.id() + " revision " + sheet.revision() + ". " + sheet.note())
-        + "</p><p class='first'>The maker's manual and the site's own procedure come before this"
-        + " paper. Lock off, vent and prove every energy gone before the first step.</p>"
-        + sheet.hazards().stream()
-            .map(
-                h ->
-                    "<p><b>"
-                        + text(h.title())
-                        + "</b> "
-                        + text(h.act() + ". " + h.ask())
-                        + " ______</p>")
-            .collect(Collectors.joining());
-  }
+  /** An energy to prove gone, with what to do and what is asked. */
+  public record HazardLine(String title, String ask) {}
 
-  private static String stripList(Sheet sheet, List<String> steps) {
-    StringBuilder rows = new StringBuilder();
-    int number = 1;
-    for (String id : steps) {
-      Handling how = sheet.handling(id).orElse(Handling.PLAIN);
-      rows.append("<tr><td>")
-          .append(number++)
-          .append("</td><td><div class='step'>")
-          .append(text(sheet.step(id).map(s -> s.strip()).orElse(id)))
-          .append("</div>")
-          .append(line("", stand(how)))
-          .append(
-              how.cautions().stream()
-                  .filter(c -> c.when().shown(true))
-                  .map(c -> line("", c.say()))
-                  .collect(Collectors.joining()))
-          .append(
-              how.checks().stream()
-                  .filter(c -> c.when().shown(true))
-                  .map(c -> line("hold", c.ask() + (c.unit().isEmpty() ? "" : " ____ " + c.unit())))
-                  .collect(Collectors.joining()))
-          .append("</td><td><div class='tick'></div></td></tr>");
-    }
-    return "<h2 class='page'>Strip list</h2><table class='ticks'>" + rows + "</table>";
+  /** A step of the strip list: how the pump stands and which tools, then its lines. */
+  public record StepLine(
+      String sentence, String stand, List<String> cautions, List<String> checks) {}
+
+  /** Slots of one side of the tray, four in a row. */
+  public record TraySide(String title, List<List<Slot>> rows) {}
+
+  /** A slot of the tray; an empty name fills a row up. */
+  public record Slot(String name, List<String> lines) {}
+
+  /** A joint, with a blank for each fastener in the order of tightening. */
+  public record JointBlanks(String title, String asked, List<List<Integer>> rows) {}
+
+  private static StepLine step(Sheet sheet, String id) {
+    Handling how = sheet.handling(id).orElse(Handling.PLAIN);
+    return new StepLine(
+        sheet.step(id).map(s -> s.strip()).orElse(id),
+        stand(how),
+        how.cautions().stream().filter(c -> c.when().shown(true)).map(c -> c.say()).toList(),
+        how.checks().stream()
+            .filter(c -> c.when().shown(true))
+            .map(c -> c.ask() + (c.unit().isEmpty() ? "" : " ____ " + c.unit()))
+            .toList());
   }
 
   private static String stand(Handling how) {
@@ -106,15 +101,11 @@ public class Clipboard {
     return String.join(", ", words);
   }
 
-  private static String line(String style, String words) {
-    return words.isEmpty() ? "" : "<div class='" + style + "'>" + text(words) + "</div>";
-  }
-
   /** Slots by side, in the order of the sheet; a matched part has a slot for every piece. */
-  private static String trayCard(Sheet sheet, Plan plan) {
-    StringBuilder card = new StringBuilder("<h2 class='page'>Tray card</h2>");
+  private static List<TraySide> tray(Sheet sheet, Plan plan) {
+    List<TraySide> tray = new ArrayList<>();
     for (String side : List.of("A", "", "B")) {
-      List<String> slots = new ArrayList<>();
+      List<Slot> slots = new ArrayList<>();
       for (Part part : sheet.parts()) {
         String at = part.place().map(Part.Place::side).orElse("");
         if (at.equals(side) && plan.freed().contains(part.id())) {
@@ -125,72 +116,48 @@ public class Clipboard {
         }
       }
       if (!slots.isEmpty()) {
-        card.append(Paper.section(side.isEmpty() ? "Middle" : "Side " + side, grid(slots)));
+        while (slots.size() % SLOTS_A_ROW != 0) {
+          slots.add(new Slot("", List.of()));
+        }
+        tray.add(
+            new TraySide(side.isEmpty() ? "Middle" : "Side " + side, rows(slots, SLOTS_A_ROW)));
       }
     }
-    return card.toString();
+    return tray;
   }
 
-  private static String slot(Part part, String place, Sheet sheet) {
+  private static Slot slot(Part part, String place, Sheet sheet) {
     String count = part.count() > 1 && !part.matched() ? part.count() + " " : "";
-    return "<td class='slot'><b>"
-        + text(count + MatchedParts.name(sheet, place))
-        + "</b>"
-        + line("soft", part.matched() ? "goes back to its place" : part.oneTime() ? "one-time" : "")
-        + line("soft", part.facing())
-        + "</td>";
+    return new Slot(
+        count + MatchedParts.name(sheet, place),
+        Stream.of(
+                part.matched() ? "goes back to its place" : part.oneTime() ? "one-time" : "",
+                part.facing())
+            .filter(l -> !l.isEmpty())
+            .toList());
   }
 
-  private static String grid(List<String> cells) {
-    StringBuilder table = new StringBuilder("<table>");
-    for (int i = 0; i < cells.size(); i += SLOTS_A_ROW) {
-      table.append("<tr>");
-      for (int j = i; j < i + SLOTS_A_ROW; j++) {
-        table.append(j < cells.size() ? cells.get(j) : "<td></td>");
-      }
-      table.append("</tr>");
+  private static <T> List<List<T>> rows(List<T> all, int inARow) {
+    List<List<T>> rows = new ArrayList<>();
+    for (int i = 0; i < all.size(); i += inARow) {
+      rows.add(List.copyOf(all.subList(i, Math.min(all.size(), i + inARow))));
     }
-    return table.append("</table>").toString();
+    return rows;
   }
 
-  private static String torqueSheet(Sheet sheet, List<String> build) {
-    StringBuilder out = new StringBuilder("<h2 class='page'>Torque sheet, N·m</h2>");
-    boolean any = false;
-    for (String id : build) {
-      var joint = sheet.fastening(id);
-      if (joint.isPresent()) {
-        any = true;
-        out.append(joint(sheet.stepSentence(id), joint.get()));
-      }
-    }
-    return any ? out.toString() : out + "<p class='soft'>Nothing to torque on this way.</p>";
-  }
-
-  private static String joint(String title, Handling.Fastening f) {
+  private static JointBlanks joint(String title, Handling.Fastening f) {
     TighteningOrder order = TighteningOrder.of(f.count(), f.layout());
     String passes =
         order.passes().stream()
             .map(p -> Text.plain(f.targetNm() * p.percent() / 100))
             .distinct()
             .collect(Collectors.joining(", then "));
-    StringBuilder blanks = new StringBuilder("<table class='blanks'>");
-    List<Integer> numbers = order.order();
-    for (int i = 0; i < numbers.size(); i += BLANKS_A_ROW) {
-      blanks.append("<tr>");
-      for (int j = i; j < Math.min(numbers.size(), i + BLANKS_A_ROW); j++) {
-        blanks.append("<td class='blank'>").append(numbers.get(j)).append("</td>");
-      }
-      blanks.append("</tr>");
-    }
-    return "<div class='step'>"
-        + text(title)
-        + "</div><p>"
-        + text(
-            Text.joint(f)
-                + (f.locked() ? ", threadlocker " + f.locker() : "")
-                + (f.across().isEmpty() ? "" : ", " + f.across())
-                + (f.count() > 1 ? ". In passes " + passes : ""))
-        + "</p>"
-        + blanks.append("</table>");
+    return new JointBlanks(
+        title,
+        Text.joint(f)
+            + (f.locked() ? ", threadlocker " + f.locker() : "")
+            + (f.across().isEmpty() ? "" : ", " + f.across())
+            + (f.count() > 1 ? ". In passes " + passes : ""),
+        rows(order.order(), BLANKS_A_ROW));
   }
 }

@@ -1,14 +1,13 @@
 package isokinon.server.papers;
 
-import static isokinon.server.papers.Paper.list;
-import static isokinon.server.papers.Paper.section;
-import static isokinon.server.papers.Paper.table;
-import static isokinon.server.papers.Paper.text;
+import isokinon.server.papers.Paper.Table;
 
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.StageView;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -25,47 +24,41 @@ public class HandBackRecord {
 
   /** The record of {@code view} as a PDF. */
   public byte[] pdf(JobRecord view) {
-    return paper.pdf(view.pump().tag() + " rebuild " + view.id(), body(view));
+    return paper.pdf("record", view.pump().tag() + " rebuild " + view.id(), values(view));
   }
 
-  private static String body(JobRecord v) {
-    return "<h1>"
-        + text(v.pump().tag())
-        + "</h1><p>"
-        + text(v.pump().duty())
-        + "</p><p class='soft'>"
-        + text(v.pump().fitted() + " " + v.pump().series())
-        + "</p><p class='soft'>Rebuild "
-        + v.id()
-        + ", sheet "
-        + text(v.sheet().id())
-        + " revision "
-        + v.sheet().revision()
-        + ". "
-        + text(v.sheet().note())
-        + "</p>"
-        + (v.open() ? "<p><b>Not handed back yet: this is the record so far.</b></p>" : "")
-        + "<p class='first'>The maker's manual and the site's own procedure come before this record"
-        + " and its sheet. Electrical and pressure-retaining work belongs to people licensed for"
-        + " it.</p>"
-        + section("Made safe", table(List.of("Energy", "Proved by", "Reading", "Who"), gates(v)))
-        + section("Came with", list(v.fault().told(), "No symptom was told."))
-        + (v.fault().said().isEmpty() ? "" : "<p>It was: " + text(v.fault().said()) + "</p>")
-        + section(
-            "Found",
-            table(
-                List.of("Part", "Judged", "Measured and seen", "Limits", "Why it wore"), found(v)))
-        + section("Renewed", table(List.of("Part", "Number", "Why", "Lot"), renewed(v)))
-        + section("Torque, N·m", table(List.of("Joint", "Asked", "Read, bolt by bolt"), joints(v)))
-        + section("Proved", table(List.of("Test", "Limit", "Reading", "Who"), proved(v)))
-        + section("To do later", list(v.handBack().retorques(), "Nothing to retorque."))
-        + section("Taken out", list(v.handBack().retired(), "Nothing was taken out sound."))
-        + section("Watch", list(v.handBack().watched(), "No part went back on watch."))
-        + "<h2>Next due</h2><p>"
-        + text(v.handBack().nextDue())
-        + "</p><div class='log'>"
-        + section("Everything that was done", table(List.of("When", "Who", "What"), done(v)))
-        + "</div>";
+  private static Map<String, Object> values(JobRecord v) {
+    Map<String, Object> values = new HashMap<>();
+    values.put("tag", v.pump().tag());
+    values.put("duty", v.pump().duty());
+    values.put("fitted", v.pump().fitted() + " " + v.pump().series());
+    values.put(
+        "sheet",
+        "Rebuild "
+            + v.id()
+            + ", sheet "
+            + v.sheet().id()
+            + " revision "
+            + v.sheet().revision()
+            + ". "
+            + v.sheet().note());
+    values.put("open", v.open());
+    values.put("gates", new Table(List.of("Energy", "Proved by", "Reading", "Who"), gates(v)));
+    values.put("told", v.fault().told());
+    values.put("fault", v.fault().said());
+    values.put(
+        "found",
+        new Table(
+            List.of("Part", "Judged", "Measured and seen", "Limits", "Why it wore"), found(v)));
+    values.put("renewed", new Table(List.of("Part", "Number", "Why", "Lot"), renewed(v)));
+    values.put("joints", new Table(List.of("Joint", "Asked", "Read, bolt by bolt"), joints(v)));
+    values.put("proved", new Table(List.of("Test", "Limit", "Reading", "Who"), proved(v)));
+    values.put("retorques", v.handBack().retorques());
+    values.put("retired", v.handBack().retired());
+    values.put("watched", v.handBack().watched());
+    values.put("nextDue", v.handBack().nextDue());
+    values.put("done", new Table(List.of("When", "Who", "What"), done(v)));
+    return values;
   }
 
   private static List<List<String>> gates(JobRecord v) {

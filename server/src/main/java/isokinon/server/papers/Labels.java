@@ -1,7 +1,5 @@
 package isokinon.server.papers;
 
-import static isokinon.server.papers.Paper.text;
-
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
@@ -10,9 +8,10 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
-import java.util.stream.Collectors;
+import java.util.Map;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
 
@@ -20,6 +19,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Labels {
 
+  private static final int IN_A_ROW = 2;
   private static final int MODULE_PX = 8;
   private static final int BLACK = 0x000000;
   private static final int WHITE = 0xFFFFFF;
@@ -38,25 +38,26 @@ public class Labels {
     this.paper = paper;
   }
 
+  /** A label as it is printed: its code also as a picture, in the address of the image itself. */
+  public record Printed(String code, String image, List<String> lines) {}
+
   /** Labels two in a row, as a PDF. */
   public byte[] pdf(List<Label> labels) {
-    StringBuilder rows = new StringBuilder("<table>");
-    for (int i = 0; i < labels.size(); i += 2) {
-      rows.append("<tr>").append(cell(labels.get(i)));
-      rows.append(i + 1 < labels.size() ? cell(labels.get(i + 1)) : "<td></td>").append("</tr>");
+    List<List<Printed>> rows = new ArrayList<>();
+    for (int i = 0; i < labels.size(); i += IN_A_ROW) {
+      rows.add(
+          labels.subList(i, Math.min(labels.size(), i + IN_A_ROW)).stream()
+              .map(Labels::printed)
+              .toList());
     }
-    return paper.pdf("Labels", rows.append("</table>").toString());
+    return paper.pdf("labels", "Labels", Map.of("rows", rows));
   }
 
-  private static String cell(Label label) {
-    return "<td style='width:50%; padding:8pt'><table><tr><td style='width:80pt; border:0'>"
-        + "<img style='width:76pt; height:76pt' src='data:image/png;base64,"
-        + Base64.getEncoder().encodeToString(qr(label.code()))
-        + "'/></td><td style='border:0'><h1>"
-        + text(label.code())
-        + "</h1>"
-        + label.lines().stream().map(l -> "<p>" + text(l) + "</p>").collect(Collectors.joining())
-        + "</td></tr></table></td>";
+  private static Printed printed(Label label) {
+    return new Printed(
+        label.code(),
+        "data:image/png;base64," + Base64.getEncoder().encodeToString(qr(label.code())),
+        label.lines());
   }
 
   /** A QR code (ISO/IEC 18004) as a PNG. */
