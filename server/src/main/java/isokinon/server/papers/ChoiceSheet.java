@@ -1,7 +1,6 @@
 package isokinon.server.papers;
 
 import isokinon.server.papers.Paper.Table;
-
 import isokinon.server.work.pumps.DutyForm;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.wetends.ChooserView;

@@ -1,14 +1,13 @@
 package isokinon.server.papers;
 
 import isokinon.server.papers.Paper.Table;
-
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.StageView;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 

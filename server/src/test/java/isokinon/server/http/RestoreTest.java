@@ -10,7 +10,7 @@ import isokinon.server.ApiClient;
 import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.Changes;
-import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.Topic;
 import java.io.IOException;
 import java.lang.reflect.Method;
 import java.nio.charset.StandardCharsets;
@@ -134,11 +134,11 @@ class RestoreTest {
   @Test
   void everyStatementThatWritesSaysWhatItChanges() throws Exception {
     CachingMetadataReaderFactory classes = new CachingMetadataReaderFactory();
-    String folder = PumpMapper.class.getPackageName().replace('.', '/');
+    String folder = Topic.class.getPackageName().replace('.', '/');
     int writes = 0;
     for (var file :
         new PathMatchingResourcePatternResolver()
-            .getResources("classpath*:" + folder + "/*Mapper.class")) {
+            .getResources("classpath*:" + folder + "/**/*Mapper.class")) {
       Class<?> mapper =
           Class.forName(classes.getMetadataReader(file).getClassMetadata().getClassName());
       for (Method m : mapper.getDeclaredMethods()) {
