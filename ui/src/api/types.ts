@@ -82,6 +82,7 @@ export type TrendView = Schemas["TrendView"];
 export type ClockView = Schemas["ClockView"];
 export type WaitView = Schemas["WaitView"];
 export type ProofView = Schemas["ProofView"];
+export type PinMark = Schemas["PinMark"];
 export type ActRequest = Schemas["ActRequest"];
 /** What a screen says of an act; key, seen and who are added when it is sent. */
 export type Act = Schemas["AskedAct"];

@@ -1,18 +1,19 @@
 import type { ReactNode } from "react";
+import type { PinMark as Mark } from "../api/types";
 
 /** Marks of cautions that stay in sight: each reads without its word. */
-export function PinMark({ mark, size = 30 }: { mark: string; size?: number }) {
+export function PinMark({ mark, size = 30 }: { mark: Mark; size?: number }) {
   return (
     <svg width={size} height={size} viewBox="0 0 40 40" className="shrink-0" aria-hidden>
       <rect width="40" height="40" fill="var(--ink)" />
       <g fill="none" stroke="var(--card)" strokeWidth="2.4" strokeLinejoin="round">
-        {DRAWN[mark] ?? DRAWN.other}
+        {DRAWN[mark]}
       </g>
     </svg>
   );
 }
 
-const DRAWN: Record<string, ReactNode> = {
+const DRAWN: Record<Mark, ReactNode> = {
   // two pole bars drawn at each other, the field closing round them
   magnet: (
     <>
@@ -54,5 +55,4 @@ const DRAWN: Record<string, ReactNode> = {
       <path d="M26,6H34V34H21L28,22L22,15Z" fill="var(--card)" />
     </>
   ),
-  other: <path d="M20,6L36,34H4ZM20,16V25M20,28V31" />,
 };

@@ -194,7 +194,7 @@ public final class LibraryReader {
     return new Material(
         row.word("material"),
         row.word("name"),
-        row.word("kind"),
+        row.code(MaterialKind.class, "kind"),
         Set.copyOf(row.words("roles", ';')),
         min,
         max,

@@ -9,7 +9,7 @@ import java.util.Set;
  *
  * @param code ISO 1629 or ISO 1043 abbreviation, or alloy number; a tube or hose says so behind it
  * @param name in words
- * @param kind elastomer, plastic, metal, ceramic, coating or magnet
+ * @param kind which rules it is judged by
  * @param roles what it is used for
  * @param minC lowest service temperature, degC
  * @param maxC highest service temperature, degC
@@ -27,7 +27,7 @@ import java.util.Set;
 public record Material(
     String code,
     String name,
-    String kind,
+    MaterialKind kind,
     Set<String> roles,
     double minC,
     double maxC,

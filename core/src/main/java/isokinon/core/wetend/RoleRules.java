@@ -1,4 +1,5 @@
 package isokinon.core.wetend;
+import isokinon.core.material.MaterialKind;
 
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
@@ -237,7 +238,7 @@ final class RoleRules {
   }
 
   private static boolean soft(Material m) {
-    return m.kind().equals("elastomer") || m.code().equals("PTFE");
+    return m.kind() == MaterialKind.ELASTOMER || m.code().equals("PTFE");
   }
 
   private static Rule unsuited(String reason) {

@@ -11,24 +11,25 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** Places jobs: no rule broken, at least cost, around those that people have put somewhere. */
 @Component
 public class JobPlacer {
 
-  private static final Duration MOST = Duration.ofMillis(3500);
-  private static final Duration UNIMPROVED = Duration.ofMillis(1200);
-
   private final SolverFactory<WorkPlan> factory;
   private final SolutionManager<WorkPlan, HardSoftLongScore> scores;
 
-  /** Searches as long as a person at the diary likes to wait. */
-  public JobPlacer() {
-    this(MOST, UNIMPROVED);
-  }
-
-  JobPlacer(Duration most, Duration unimproved) {
+  /**
+   * Searches as long as a person at the diary likes to wait.
+   *
+   * @param most longest search
+   * @param unimproved longest search in which nothing better is found
+   */
+  public JobPlacer(
+      @Value("${isokinon.diary.search:3500ms}") Duration most,
+      @Value("${isokinon.diary.unimproved:1200ms}") Duration unimproved) {
     factory =
         SolverFactory.create(
             new SolverConfig()

@@ -1,4 +1,5 @@
 package isokinon.server.db.materials;
+import isokinon.core.wear.Measures;
 
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.server.db.Changes;
@@ -116,7 +117,11 @@ public interface WetEndMapper {
           + " m.taken_at as at from reading m join rebuild r on r.id = m.rebuild"
           + " left join bench_event e on e.rebuild = m.rebuild and e.at = m.taken_at"
           + " and e.subject = m.subject"
-          + " where m.measure in ('hardness-change', 'swell') and r.fitted_material = #{material}"
+          + " where m.measure in ('"
+          + Measures.HARDNESS_CHANGE
+          + "', '"
+          + Measures.SWELL
+          + "') and r.fitted_material = #{material}"
           + " and exists (select 1 from exposure x where x.pump = r.pump and x.fluid = #{fluid})"
           + " order by m.taken_at desc")
   List<JudgedReadingRow> judged(@Param("fluid") String fluid, @Param("material") String material);

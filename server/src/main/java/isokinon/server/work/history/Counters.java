@@ -1,4 +1,5 @@
 package isokinon.server.work.history;
+import isokinon.core.value.Code;
 
 import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.CounterLog.Kind;
@@ -180,16 +181,13 @@ public class Counters {
     if (pumps.byTag(tag).isEmpty()) {
       faults.add(new Fault("tag", "No pump is called " + row.get("tag") + ".", line));
     }
-    Kind kind = Kind.HOURS;
-    switch (row.get("counter")) {
-      case "hours" -> {}
-      case "strokes" -> kind = Kind.STROKES;
-      default ->
-          faults.add(
-              new Fault(
-                  "counter",
-                  "A counter counts hours or strokes; \"" + row.get("counter") + "\" is neither.",
-                  line));
+    Optional<Kind> kind = Code.parse(Kind.class, row.get("counter"));
+    if (kind.isEmpty()) {
+      faults.add(
+          new Fault(
+              "counter",
+              "A counter counts hours or strokes; \"" + row.get("counter") + "\" is neither.",
+              line));
     }
     Optional<Instant> at = moment(row.get("at"));
     if (at.isEmpty()) {
@@ -208,7 +206,7 @@ public class Counters {
     return faults.size() > before
         ? Optional.empty()
         : Optional.of(
-            new Line(tag, kind, new Reading(line, at.orElseThrow(), value.orElseThrow())));
+            new Line(tag, kind.orElseThrow(), new Reading(line, at.orElseThrow(), value.orElseThrow())));
   }
 
   private Optional<Instant> moment(String word) {

@@ -1,4 +1,5 @@
 package isokinon.server.work.inspection;
+import isokinon.core.wear.Measures;
 
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.PartAct;
@@ -162,7 +163,7 @@ public class Causes {
                 clues.put("duty:pressure", wetEnd.pressureBar() > NEAR_PRESSURE * m.maxBar().get());
               }
             });
-    Double hardness = readings.get("hardness-change");
+    Double hardness = readings.get(Measures.HARDNESS_CHANGE);
     if (hardness != null) {
       Hardness.Way way = Hardness.of(hardness).way();
       clues.put("reading:softer", way == Hardness.Way.SOFTER);
@@ -170,9 +171,9 @@ public class Causes {
     }
     for (Part.Limit l : part.limits()) {
       Double value = readings.get(l.measure());
-      if (value != null && l.measure().equals("swell")) {
+      if (value != null && l.measure().equals(Measures.SWELL)) {
         clues.put("reading:swollen", l.judge(value) != Verdict.SOUND);
-      } else if (value != null && l.measure().equals("pull-off-torque")) {
+      } else if (value != null && l.measure().equals(Measures.PULL_OFF_TORQUE)) {
         clues.put("reading:weak", l.judge(value) != Verdict.SOUND);
       } else if (value != null && !l.eitherWay()) {
         clues.merge("reading:worn", l.judge(value) != Verdict.SOUND, Boolean::logicalOr);

@@ -1,4 +1,5 @@
 package isokinon.server.work.inspection;
+import isokinon.core.wear.Measures;
 
 import isokinon.core.cavity.RotorChoice;
 import isokinon.core.cavity.RotorFit;
@@ -45,7 +46,7 @@ public class PartFacts {
     if (part.id().equals("rotor") || part.role().equals(Optional.of("stator"))) {
       sheet.stator().ifPresent(s -> facts.addAll(fit(job, s)));
     }
-    if (part.limits().stream().anyMatch(l -> l.measure().equals("pull-off-torque"))) {
+    if (part.limits().stream().anyMatch(l -> l.measure().equals(Measures.PULL_OFF_TORQUE))) {
       sheet.coupling().ifPresent(c -> facts.addAll(coupling(job.pump(), c)));
     }
     return facts;

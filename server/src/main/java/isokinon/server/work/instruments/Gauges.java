@@ -1,4 +1,6 @@
 package isokinon.server.work.instruments;
+import isokinon.core.value.Code;
+import isokinon.core.counter.CounterLog;
 
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
@@ -138,12 +140,18 @@ public class Gauges {
   /**
    * Opens a counter that hangs at a pump.
    *
-   * @param counter {@code hours} or {@code strokes}
+   * @throws RequestProblem where it counts neither hours nor strokes
    */
-  public Gauge openCounter(String id, String tag, String counter) {
+  public Gauge openCounter(String id, String tag, String counts) {
+    CounterLog.Kind counter =
+        Code.parse(CounterLog.Kind.class, counts)
+            .orElseThrow(
+                () ->
+                    RequestProblem.invalid(
+                        "measure", "A counter counts " + Code.all(CounterLog.Kind.class) + "."));
     GaugeRow g = rack.gauge(id);
     PumpRow pump = pumps.pump(tag);
-    double reads = counter.equals("strokes") ? pump.strokes() : pump.runningHours();
+    double reads = counter == CounterLog.Kind.STROKES ? pump.strokes() : pump.runningHours();
     return new SimulatedGauge(
         new SimulatedGauge.Kind(g.unit(), g.resolution(), g.uncertainty()),
         reads,

@@ -1,4 +1,5 @@
 package isokinon.server.work.materials;
+import isokinon.core.wear.Measures;
 
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
@@ -63,7 +64,7 @@ class MaterialEvidence {
               e ->
                   seen.add(
                       new SeenLine(
-                          r.measure().equals("swell") ? Kind.SWELL : Kind.HARDNESS,
+                          r.measure().equals(Measures.SWELL) ? Kind.SWELL : Kind.HARDNESS,
                           r.reading(),
                           e.temperatureC(),
                           e.concentrationPct(),

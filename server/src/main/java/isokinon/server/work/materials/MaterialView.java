@@ -1,4 +1,5 @@
 package isokinon.server.work.materials;
+import isokinon.core.material.MaterialKind;
 
 import isokinon.core.material.Effect;
 import isokinon.core.stock.ShelfLife;
@@ -19,7 +20,7 @@ public final class MaterialView {
   public record MaterialLine(
       String code,
       String name,
-      String kind,
+      MaterialKind kind,
       List<String> roles,
       double minC,
       double maxC,

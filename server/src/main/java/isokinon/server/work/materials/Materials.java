@@ -1,4 +1,5 @@
 package isokinon.server.work.materials;
+import isokinon.core.material.MaterialKind;
 
 import isokinon.core.material.BandKey;
 import isokinon.core.material.Effect;
@@ -123,7 +124,7 @@ public class Materials {
         f.flashC(),
         f.densityKgM3(),
         all.materials().stream()
-            .filter(m -> !m.kind().equals("magnet"))
+            .filter(m -> m.kind() != MaterialKind.MAGNET)
             .map(m -> new PairLine(m.code(), m.name(), lines(all.rows(f.code(), m.code()), bands)))
             .toList());
   }

@@ -1,4 +1,5 @@
 package isokinon.server.work.pumps;
+import isokinon.core.wear.Measures;
 
 import isokinon.core.wetend.PairEvidence;
 import isokinon.server.db.materials.FindingRow;
@@ -13,9 +14,6 @@ import org.springframework.stereotype.Component;
 /** How much this shop saw a material swell. */
 @Component
 public class SwellSeen {
-
-  /** The reading of a sheet's limit that tells of swell. */
-  private static final String SWELL = "swell";
 
   private final WetEndMapper store;
 
@@ -34,7 +32,7 @@ public class SwellSeen {
                             .filter(f -> f.kind() == PairEvidence.Kind.SWELL)
                             .mapToDouble(FindingRow::reading),
                         store.judged(fluid, material).stream()
-                            .filter(r -> r.measure().equals(SWELL))
+                            .filter(r -> r.measure().equals(Measures.SWELL))
                             .mapToDouble(JudgedReadingRow::reading)))
             .average();
     return mean.isPresent() ? Optional.of(mean.getAsDouble() / 100) : Optional.empty();

@@ -1,4 +1,5 @@
 package isokinon.server.work.stages;
+import isokinon.server.work.stages.StepView.PinMark;
 
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
@@ -6,10 +7,10 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.work.stages.StepView.Pin;
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
+import java.util.Map;
 
 /**
  * Cautions that stay in sight through a step: energies that can kill or crush, and parts that break
@@ -17,32 +18,33 @@ import java.util.Set;
  */
 final class PinnedCautions {
 
-  private static final Set<Sheet.Energy> PINNED =
-      EnumSet.of(
-          Sheet.Energy.MAINS,
-          Sheet.Energy.MAGNET,
-          Sheet.Energy.PRESSURE,
-          Sheet.Energy.AIR,
-          Sheet.Energy.SPRING,
-          Sheet.Energy.WEIGHT);
+  private static final Map<Sheet.Energy, PinMark> PINNED =
+      new EnumMap<>(
+          Map.of(
+              Sheet.Energy.MAINS, PinMark.MAINS,
+              Sheet.Energy.MAGNET, PinMark.MAGNET,
+              Sheet.Energy.PRESSURE, PinMark.PRESSURE,
+              Sheet.Energy.AIR, PinMark.AIR,
+              Sheet.Energy.SPRING, PinMark.SPRING,
+              Sheet.Energy.WEIGHT, PinMark.WEIGHT));
 
   private PinnedCautions() {}
 
   static List<Pin> of(Rebuild rebuild, Handling how, List<Part> parts) {
     List<Pin> pins = new ArrayList<>();
     if (!how.power().isEmpty()) {
-      pins.add(new Pin("mains", "Under power for this step: " + lower(how.power()) + "."));
+      pins.add(new Pin(PinMark.MAINS, "Under power for this step: " + lower(how.power()) + "."));
     }
     rebuild.sheet().hazards().stream()
-        .filter(h -> how.hazards().contains(h.id()) && PINNED.contains(h.energy()))
+        .filter(h -> how.hazards().contains(h.id()) && PINNED.containsKey(h.energy()))
         .filter(h -> how.power().isEmpty() || h.energy() != Sheet.Energy.MAINS)
-        .map(h -> new Pin(h.energy().code(), h.title() + ": " + h.where() + "."))
+        .map(h -> new Pin(PINNED.get(h.energy()), h.title() + ": " + h.where() + "."))
         .forEach(pins::add);
     boolean magnets = parts.stream().anyMatch(p -> p.care().contains(Part.Care.MAGNETIC));
-    if (magnets && pins.stream().noneMatch(p -> p.mark().equals("magnet"))) {
+    if (magnets && pins.stream().noneMatch(p -> p.mark() == PinMark.MAGNET)) {
       pins.add(
           new Pin(
-              "magnet", "Magnets: fingers clear, nothing of steel near, nobody with an implant."));
+              PinMark.MAGNET, "Magnets: fingers clear, nothing of steel near, nobody with an implant."));
     }
     List<String> brittle =
         parts.stream()
@@ -52,7 +54,7 @@ final class PinnedCautions {
     if (!brittle.isEmpty()) {
       pins.add(
           new Pin(
-              "brittle",
+              PinMark.BRITTLE,
               "Brittle: " + String.join(", ", brittle) + ". No knock, no steel under it."));
     }
     return pins;

@@ -1,4 +1,5 @@
 package isokinon.server.work.stages;
+import isokinon.core.value.Code;
 
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.Answer;
@@ -33,8 +34,19 @@ public record StepView(
     String power,
     int learnedJobs) {
 
+  /** Marks of cautions that stay in sight. */
+  public enum PinMark implements Code {
+    MAINS,
+    AIR,
+    PRESSURE,
+    MAGNET,
+    WEIGHT,
+    SPRING,
+    BRITTLE
+  }
+
   /** A caution that stays in sight: the mark drawn beside it and what it says. */
-  public record Pin(String mark, String say) {}
+  public record Pin(PinMark mark, String say) {}
 
   /** A place for a matched part, the piece put there, and those on the tray that look alike. */
   public record PlaceView(

@@ -1,4 +1,5 @@
 package isokinon.server.work.diary;
+import java.time.Duration;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -49,7 +50,7 @@ class DiaryTest {
       new Diary(
           store,
           workList,
-          new JobPlacer(),
+          new JobPlacer(Duration.ofMillis(3500), Duration.ofMillis(300)),
           mock(People.class),
           mock(PlatformTransactionManager.class),
           NOW);
