@@ -1,8 +1,8 @@
 package isokinon.core.wetend;
-import isokinon.core.material.MaterialKind;
 
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
+import isokinon.core.material.MaterialKind;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
 import isokinon.core.wetend.Duty.Conditions;

@@ -23,8 +23,7 @@ class JobPlacerTest {
   private static final List<WorkPlan.Fixture> ONE_PRESS =
       List.of(new WorkPlan.Fixture("press", 1), new WorkPlan.Fixture("bench", 2));
 
-  private final JobPlacer planner = 
-      new JobPlacer(Duration.ofMillis(3500), Duration.ofMillis(300));
+  private final JobPlacer planner = new JobPlacer(Duration.ofMillis(3500), Duration.ofMillis(300));
 
   /** Openings from six to two of each working day, dearer every day. */
   private static Map<Opening, Long> days(int count, int slots, long perDay, String... people) {

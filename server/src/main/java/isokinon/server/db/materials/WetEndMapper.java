@@ -1,6 +1,6 @@
 package isokinon.server.db.materials;
-import isokinon.core.wear.Measures;
 
+import isokinon.core.wear.Measures;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.server.db.Changes;
 import isokinon.server.db.Topic;

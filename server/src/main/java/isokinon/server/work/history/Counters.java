@@ -1,11 +1,11 @@
 package isokinon.server.work.history;
-import isokinon.core.value.Code;
 
 import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.CounterLog.Kind;
 import isokinon.core.counter.CounterLog.Reading;
 import isokinon.core.table.CsvRow;
 import isokinon.core.table.CsvTable;
+import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.pumps.CounterMapper;
@@ -206,7 +206,8 @@ public class Counters {
     return faults.size() > before
         ? Optional.empty()
         : Optional.of(
-            new Line(tag, kind.orElseThrow(), new Reading(line, at.orElseThrow(), value.orElseThrow())));
+            new Line(
+                tag, kind.orElseThrow(), new Reading(line, at.orElseThrow(), value.orElseThrow())));
   }
 
   private Optional<Instant> moment(String word) {

@@ -1,5 +1,4 @@
 package isokinon.server.work.inspection;
-import isokinon.core.wear.Measures;
 
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.PartAct;
@@ -13,6 +12,7 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wear.Hardness;
+import isokinon.core.wear.Measures;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;
 import isokinon.server.db.findings.CauseRow;

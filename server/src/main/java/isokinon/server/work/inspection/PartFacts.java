@@ -1,5 +1,4 @@
 package isokinon.server.work.inspection;
-import isokinon.core.wear.Measures;
 
 import isokinon.core.cavity.RotorChoice;
 import isokinon.core.cavity.RotorFit;
@@ -7,6 +6,7 @@ import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.material.Material;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.wear.Measures;
 import isokinon.core.wetend.Roles;
 import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpMapper;

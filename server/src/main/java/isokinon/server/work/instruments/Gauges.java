@@ -1,10 +1,10 @@
 package isokinon.server.work.instruments;
-import isokinon.core.value.Code;
-import isokinon.core.counter.CounterLog;
 
+import isokinon.core.counter.CounterLog;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.value.Code;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.shop.GaugeRow;
 import isokinon.server.gauge.Gauge;

@@ -1,9 +1,9 @@
 package isokinon.server.work.materials;
-import isokinon.core.wear.Measures;
 
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.Resistance;
+import isokinon.core.wear.Measures;
 import isokinon.core.wetend.PairEvidence;
 import isokinon.core.wetend.PairEvidence.Kind;
 import isokinon.core.wetend.PairEvidence.Seen;

@@ -1,7 +1,7 @@
 package isokinon.server.work.materials;
-import isokinon.core.material.MaterialKind;
 
 import isokinon.core.material.Effect;
+import isokinon.core.material.MaterialKind;
 import isokinon.core.stock.ShelfLife;
 import isokinon.core.wetend.PairEvidence.Kind;
 import java.util.List;

@@ -1,10 +1,10 @@
 package isokinon.server.work.materials;
-import isokinon.core.material.MaterialKind;
 
 import isokinon.core.material.BandKey;
 import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
+import isokinon.core.material.MaterialKind;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
 import isokinon.core.value.Fault;

@@ -1,6 +1,6 @@
 package isokinon.server.work.pumps;
-import isokinon.core.wear.Measures;
 
+import isokinon.core.wear.Measures;
 import isokinon.core.wetend.PairEvidence;
 import isokinon.server.db.materials.FindingRow;
 import isokinon.server.db.materials.JudgedReadingRow;

@@ -1,11 +1,11 @@
 package isokinon.server.work.stages;
-import isokinon.server.work.stages.StepView.PinMark;
 
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.work.stages.StepView.Pin;
+import isokinon.server.work.stages.StepView.PinMark;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -44,7 +44,8 @@ final class PinnedCautions {
     if (magnets && pins.stream().noneMatch(p -> p.mark() == PinMark.MAGNET)) {
       pins.add(
           new Pin(
-              PinMark.MAGNET, "Magnets: fingers clear, nothing of steel near, nobody with an implant."));
+              PinMark.MAGNET,
+              "Magnets: fingers clear, nothing of steel near, nobody with an implant."));
     }
     List<String> brittle =
         parts.stream()

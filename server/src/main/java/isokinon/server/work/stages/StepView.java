@@ -1,10 +1,10 @@
 package isokinon.server.work.stages;
-import isokinon.core.value.Code;
 
 import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.Answer;
 import isokinon.core.sheet.Handling.Layout;
 import isokinon.core.torque.TorqueReading;
+import isokinon.core.value.Code;
 import isokinon.server.work.drawing.Rail.RailPart;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,4 @@
 package isokinon.server.work.diary;
-import java.time.Duration;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -25,6 +24,7 @@ import isokinon.server.work.lives.DueDay;
 import isokinon.server.work.lives.SomePumps;
 import isokinon.server.work.shared.RequestProblem;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
