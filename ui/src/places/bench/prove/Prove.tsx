@@ -206,7 +206,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
       </div>
       {t.calibration && t.runs.length > 0 && (
         <p className="m pt-1.5 pl-8 text-body text-soft">
-          {t.runs.map((r) => rounded(r, 2)).join("  ")} {unitWord(t.unit)}
+          {t.runs.map((r) => rounded(r, 2)).join(", ")} {unitWord(t.unit)}
         </p>
       )}
       {fault && <Sentence>{fault}</Sentence>}
