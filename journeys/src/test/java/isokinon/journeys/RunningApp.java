@@ -92,6 +92,7 @@ final class RunningApp implements AutoCloseable {
               JAR.toString()));
       command.add("--isokinon.demo=" + demo);
       command.add("--isokinon.data=" + data);
+      command.add("--isokinon.diary.unimproved=300ms");
       command.add("--isokinon.port=" + port);
       process =
           new ProcessBuilder(command)

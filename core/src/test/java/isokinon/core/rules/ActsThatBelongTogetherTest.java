@@ -8,11 +8,11 @@ import isokinon.core.act.GaugeUse;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.Measurement;
 import isokinon.core.act.PartAct;
+import isokinon.core.act.PartReading;
 import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.rebuild.Fitted;
-import isokinon.core.rebuild.PartReading;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part.Verdict;
@@ -72,8 +72,7 @@ class ActsThatBelongTogetherTest {
   }
 
   private static Measurement hardness(double shoreA) {
-    return new Measurement(
-        "hardness-change", new Reading(shoreA, "Shore A"), Optional.empty());
+    return new Measurement("hardness-change", new Reading(shoreA, "Shore A"), Optional.empty());
   }
 
   private static PartAct.Judged judged(Verdict verdict, Measurement... read) {

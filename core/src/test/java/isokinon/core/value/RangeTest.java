@@ -26,7 +26,7 @@ class RangeTest {
     assertThat(refused.field()).isEqualTo("gapMm");
     assertThat(refused.min()).isEqualTo(-5);
     assertThat(refused.max()).isEqualTo(5);
-    assertThat(refused.value()).isEqualTo(value);
+    assertThat(refused.value()).isEqualTo(Double.valueOf(value));
     assertThat(refused).hasMessage("gapMm must be -5 to 5; " + value + " is not.");
   }
 
@@ -36,8 +36,7 @@ class RangeTest {
             () -> {
               throw new InvalidQuantity("runs", "runs: two or more are needed.");
             })
-        .isInstanceOfSatisfying(
-            InvalidQuantity.class, e -> assertThat(e.field()).isEqualTo("runs"))
+        .isInstanceOfSatisfying(InvalidQuantity.class, e -> assertThat(e.field()).isEqualTo("runs"))
         .hasMessage("runs: two or more are needed.");
   }
 }

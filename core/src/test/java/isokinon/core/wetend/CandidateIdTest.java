@@ -27,8 +27,7 @@ class CandidateIdTest {
     assertThat(CandidateId.of("CSM")).hasToString("CSM");
     assertThat(new CandidateId("PTFE", "short-stroke")).hasToString("PTFE on short-stroke");
     assertThat(
-            new TreeSet<>(
-                List.of(new CandidateId("PTFE", "short-stroke"), CandidateId.of("CSM"))))
+            new TreeSet<>(List.of(new CandidateId("PTFE", "short-stroke"), CandidateId.of("CSM"))))
         .first()
         .isEqualTo(CandidateId.of("CSM"));
   }

@@ -13,7 +13,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
-/** An act is one of the kinds there are, with what belongs to it; anything else is told at its field. */
+/**
+ * An act is one of the kinds there are, with what belongs to it; anything else is told at its
+ * field.
+ */
 @MillTest
 class ActsOverHttpTest {
 
