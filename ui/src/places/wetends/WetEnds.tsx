@@ -7,7 +7,7 @@ import { useBench } from "../../api/useBench";
 import { rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Empty, Failed, Loading, Sentence } from "../../parts/States";
-import { useFitKit } from "../../kits/useFitKit";
+import { fitKit } from "../../kits/fitKit";
 import { BLANK } from "./blankDuty";
 import { Chooser } from "./Chooser";
 import { Kits } from "../../kits/Kits";
@@ -100,7 +100,6 @@ function OfPump({ tag }: { tag: string }) {
 function KitsForRebuild({ chooser, rebuild, beside }: { chooser: ChooserView; rebuild: number; beside: Beside }) {
   const { who } = useSettings();
   const link = useBench(String(rebuild), who);
-  const fit = useFitKit(link);
   const now = link.view?.inHand;
   if (now?.stage !== "DECIDE") return <Kits chooser={chooser} beside={beside} />;
   return (
@@ -118,7 +117,7 @@ function KitsForRebuild({ chooser, rebuild, beside }: { chooser: ChooserView; re
         draftKey={String(rebuild)}
         onFit={async (id, inspected) => {
           const lot = now.decide.lots.find((l) => l.id === id);
-          if (lot) await fit(lot, inspected);
+          if (lot) await fitKit(link, lot, inspected);
         }}
       />
     </div>

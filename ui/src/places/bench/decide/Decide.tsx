@@ -14,7 +14,7 @@ import { Cover } from "../../../kits/Cover";
 import { faultAt } from "../frame/faultAt";
 import { Foot } from "../frame/Foot";
 import { OutHere } from "./OutHere";
-import { useFitKit } from "../../../kits/useFitKit";
+import { fitKit } from "../../../kits/fitKit";
 
 type Here = Omit<InStage<"DECIDE">, "rails">;
 
@@ -25,7 +25,6 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
     queryFn: () => api.wetEnds(view.pump.tag),
   });
   const decide = now.decide;
-  const fit = useFitKit(link);
   const unbooked = decide.parts.filter((p) => p.lot === null);
   const unchosen = decide.roles.filter((r) => r.chosen === null);
   const lots = new Map(decide.lots.map((l) => [l.id, l]));
@@ -40,7 +39,7 @@ export function Decide({ view, now, link }: InStage<"DECIDE">) {
   const fault = faultAt(link.faults, "lot", "note", "parts", "role");
   const fitLot = async (id: string, inspected: string) => {
     const lot = lots.get(id);
-    if (lot) await fit(lot, inspected);
+    if (lot) await fitKit(link, lot, inspected);
   };
   return (
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_404px] max-[1000px]:grid-cols-1">

@@ -1,3 +1,4 @@
+import { readingDraft } from "./readingDraft";
 import { counted } from "../../../text/counted";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
@@ -114,27 +115,28 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
     placeholderData: keepPreviousData,
   });
   const found = finding.data?.part === part.part ? finding.data : undefined;
-  const textFault = faultAt(link.faults, "because", "part");
+  const textFault = faultAt(link.faults, "because", "part", "signs");
   const [round, setRound] = useState(0);
   const judge = async (verdict: Verdict) => {
     // Readings typed and not kept yet go with the judgement: none is lost.
-    const draft = (measure: string) => `${view.id}.inspect.${part.part}.${measure}`;
-    const typed = (found?.measures ?? []).filter((m) => heldDraft(draft(m.measure)));
+    const typed = (found?.measures ?? [])
+      .map(({ measure }) => ({ measure, draft: readingDraft(view.id, part.part, measure) }))
+      .filter(({ draft }) => heldDraft(draft.typed));
     const done = await link.act({
       kind: "JUDGED",
       part: part.part,
       verdict,
-      measurements: typed.map(({ measure }) => ({
+      measurements: typed.map(({ measure, draft }) => ({
         measure,
-        reading: { typed: heldDraft(draft(measure)), gauge: heldDraft(`${draft(measure)}.gauge`) },
+        reading: { typed: heldDraft(draft.typed), gauge: heldDraft(draft.gauge) },
       })),
       signs: signs.filter(Boolean),
       because: text,
     });
     if (done) {
-      for (const { measure } of typed) {
-        dropDraft(draft(measure));
-        dropDraft(`${draft(measure)}.gauge`);
+      for (const { draft } of typed) {
+        dropDraft(draft.typed);
+        dropDraft(draft.gauge);
       }
       setRound(round + 1);
       clearPressed();

@@ -1,3 +1,4 @@
+import { readingDraft } from "./readingDraft";
 import { ReadingField } from "../../../parts/ReadingField";
 import type { MeasureView } from "../../../api/types";
 import { MeasureScale } from "../../../drawing/MeasureScale";
@@ -21,8 +22,8 @@ export function Measures({ part, measures, view, link }: { part: string; measure
 }
 
 function Measure({ part, measure: m, view, link }: { part: string; measure: MeasureView } & StageProps) {
-  const [typed, setTyped, clear] = useDraft(`${view.id}.inspect.${part}.${m.measure}`);
-  const [gauge, setGauge] = useDraft(`${view.id}.inspect.${part}.${m.measure}.gauge`);
+  const [typed, setTyped, clear] = useDraft(readingDraft(view.id, part, m.measure).typed);
+  const [gauge, setGauge] = useDraft(readingDraft(view.id, part, m.measure).gauge);
   const fault = typed ? faultAt(link.faults, m.measure, "gauge") : undefined;
   const record = async () => {
     const done = await link.act({

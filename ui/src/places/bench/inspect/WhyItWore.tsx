@@ -79,7 +79,7 @@ function Because({ cause: c, all }: { cause: CauseView; all: boolean }) {
 function Counter({ cause: c, finding, view, link }: { cause: CauseView; finding: FindingView } & StageProps) {
   const [taken, setTaken] = useState<string[]>(c.counters.slice(0, 1).map((k) => k.id));
   const [text, setText, clear] = useDraft(`${view.id}.cause.${finding.part}`);
-  const fault = faultAt(link.faults, "cause", "note");
+  const fault = faultAt(link.faults, "cause", "counters", "note");
   const keep = async () => {
     const done = await link.act({
       kind: "CAUSE_FOUND",

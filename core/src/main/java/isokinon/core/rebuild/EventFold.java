@@ -162,12 +162,7 @@ final class EventFold {
 
   /** Parts to look at again when a test sends the job back to the step behind it. */
   List<String> behind(String test) {
-    String step =
-        sheet.proof().stream()
-            .filter(t -> t.id().equals(test))
-            .map(Sheet.ProofTest::backTo)
-            .findFirst()
-            .orElse("");
+    String step = sheet.proofTest(test).map(Sheet.ProofTest::backTo).orElse("");
     return sheet
         .step(step)
         .map(s -> s.frees().isEmpty() ? s.disturbs() : s.frees())

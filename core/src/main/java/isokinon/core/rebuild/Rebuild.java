@@ -225,6 +225,19 @@ public final class Rebuild {
     };
   }
 
+  /**
+   * The step that was done last on the way in or back; empty in other stages and before the first.
+   */
+  public Optional<String> lastStep() {
+    List<String> done =
+        switch (stage()) {
+          case STRIP, INSPECT, DECIDE -> stripped();
+          case BUILD, PROVE -> built();
+          default -> List.of();
+        };
+    return done.isEmpty() ? Optional.empty() : Optional.of(done.get(done.size() - 1));
+  }
+
   /** Checks of a step that are asked in the stage it is in. */
   public List<Handling.Check> checks(String step) {
     return sheet()

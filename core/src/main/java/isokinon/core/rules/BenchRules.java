@@ -22,7 +22,7 @@ import java.util.Optional;
 public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
 
   /** Longest note or reason, characters. */
-  static final int MOST_TEXT = 2_000;
+  public static final int MOST_TEXT = 2_000;
 
   private final Rebuild rebuild;
   private final boolean lead;

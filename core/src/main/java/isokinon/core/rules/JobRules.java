@@ -89,8 +89,7 @@ final class JobRules {
   }
 
   Optional<ActRefusal> provedSafe(JobAct.ProvedSafe act) {
-    Optional<Sheet.Hazard> hazard =
-        sheet.hazards().stream().filter(h -> h.id().equals(act.hazard())).findFirst();
+    Optional<Sheet.Hazard> hazard = sheet.hazard(act.hazard());
     if (hazard.isEmpty()) {
       return no("hazard", "The sheet knows no hazard called " + act.hazard() + ".");
     }

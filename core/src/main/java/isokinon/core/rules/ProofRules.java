@@ -33,7 +33,7 @@ final class ProofRules {
   }
 
   Optional<ActRefusal> proved(ProofAct.Proved act) {
-    Optional<Sheet.ProofTest> known = test(act.test());
+    Optional<Sheet.ProofTest> known = sheet.proofTest(act.test());
     if (known.isEmpty()) {
       return no("test", "The sheet knows no test called " + act.test() + ".");
     }
@@ -124,14 +124,15 @@ final class ProofRules {
 
   Optional<ActRefusal> clockStarted(ProofAct.ClockStarted act) {
     return unless(
-        test(act.test()).filter(t -> t.clockSeconds() > 0).isPresent(),
+        sheet.proofTest(act.test()).filter(t -> t.clockSeconds() > 0).isPresent(),
         "test",
         "That test has no clock.");
   }
 
   Optional<ActRefusal> sentBack(ProofAct.SentBack act) {
     return unless(
-            test(act.test())
+            sheet
+                .proofTest(act.test())
                 .filter(t -> rebuild.proof(t.id()).isPresent() && !rebuild.passed(t))
                 .isPresent(),
             "test",
@@ -158,10 +159,6 @@ final class ProofRules {
         say(
             "It is due in %s; wait, or say why it is done now.",
             hours(Duration.between(now, wait.get().until()))));
-  }
-
-  private Optional<Sheet.ProofTest> test(String id) {
-    return sheet.proof().stream().filter(t -> t.id().equals(id)).findFirst();
   }
 
   private String stepName(String id) {

@@ -10,7 +10,6 @@ import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
-import java.util.List;
 import java.util.Optional;
 
 /** When a step may be answered, done and taken back. */
@@ -79,9 +78,7 @@ final class StepRules {
   }
 
   private static boolean within(Check check, StepAct.Checked answer) {
-    double value = answer.reading().map(Reading::value).orElse(Double.NaN);
-    return check.min().map(m -> value >= m).orElse(true)
-        && check.max().map(m -> value <= m).orElse(true);
+    return check.passes(answer.reading().map(Reading::value).orElse(Double.NaN));
   }
 
   private Optional<ActRefusal> unbuilt(String step) {
@@ -98,14 +95,8 @@ final class StepRules {
   }
 
   Optional<ActRefusal> stepUndone(StepAct.StepUndone act) {
-    List<String> done =
-        switch (rebuild.stage()) {
-          case STRIP, INSPECT, DECIDE -> rebuild.stripped();
-          case BUILD, PROVE -> rebuild.built();
-          default -> List.of();
-        };
     return unless(
-        !done.isEmpty() && done.get(done.size() - 1).equals(act.step()),
+        rebuild.lastStep().equals(Optional.of(act.step())),
         "step",
         "Only the last step can be taken back.");
   }

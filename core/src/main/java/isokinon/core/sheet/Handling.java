@@ -1,6 +1,7 @@
 package isokinon.core.sheet;
 
 import isokinon.core.value.Code;
+import isokinon.core.value.Range;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -102,7 +103,18 @@ public record Handling(
       Optional<Double> max,
       About about,
       String way,
-      boolean pair) {}
+      boolean pair) {
+
+    /** Whether a reading in the check's unit passes. */
+    public boolean passes(double value) {
+      return Range.holds(min, max, value);
+    }
+  }
+
+  /** The check with this id; empty where there is none. */
+  public Optional<Check> check(String id) {
+    return checks.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
 
   /** What a check is about, besides the step itself. */
   public enum About implements Code {

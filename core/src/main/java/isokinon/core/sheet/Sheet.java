@@ -3,6 +3,7 @@ package isokinon.core.sheet;
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.value.Code;
+import isokinon.core.value.Range;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -142,7 +143,7 @@ public record Sheet(
 
     /** Whether a reading in the test's unit passes. */
     public boolean passes(double value) {
-      return min.map(m -> value >= m).orElse(true) && max.map(m -> value <= m).orElse(true);
+      return Range.holds(min, max, value);
     }
   }
 
@@ -261,11 +262,17 @@ public record Sheet(
 
   /** The question of a test, else the sentence of a step. */
   public String testOrStep(String id) {
-    return proof.stream()
-        .filter(t -> t.id().equals(id))
-        .findFirst()
-        .map(ProofTest::ask)
-        .orElseGet(() -> stepSentence(id));
+    return proofTest(id).map(ProofTest::ask).orElseGet(() -> stepSentence(id));
+  }
+
+  /** The energy with this id; empty where there is none. */
+  public Optional<Hazard> hazard(String id) {
+    return hazards.stream().filter(h -> h.id().equals(id)).findFirst();
+  }
+
+  /** The test of the proof with this id; empty where there is none. */
+  public Optional<ProofTest> proofTest(String id) {
+    return proof.stream().filter(t -> t.id().equals(id)).findFirst();
   }
 
   /** The part with this id; empty where there is none. */

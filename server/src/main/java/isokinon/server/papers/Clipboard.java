@@ -120,7 +120,8 @@ public class Clipboard {
           slots.add(new Slot("", List.of()));
         }
         tray.add(
-            new TraySide(side.isEmpty() ? "Middle" : "Side " + side, rows(slots, SLOTS_A_ROW)));
+            new TraySide(
+                side.isEmpty() ? "Middle" : "Side " + side, Paper.rows(slots, SLOTS_A_ROW)));
       }
     }
     return tray;
@@ -137,14 +138,6 @@ public class Clipboard {
             .toList());
   }
 
-  private static <T> List<List<T>> rows(List<T> all, int inARow) {
-    List<List<T>> rows = new ArrayList<>();
-    for (int i = 0; i < all.size(); i += inARow) {
-      rows.add(List.copyOf(all.subList(i, Math.min(all.size(), i + inARow))));
-    }
-    return rows;
-  }
-
   private static JointBlanks joint(String title, Handling.Fastening f) {
     TighteningOrder order = TighteningOrder.of(f.count(), f.layout());
     String passes =
@@ -158,6 +151,6 @@ public class Clipboard {
             + (f.locked() ? ", threadlocker " + f.locker() : "")
             + (f.across().isEmpty() ? "" : ", " + f.across())
             + (f.count() > 1 ? ". In passes " + passes : ""),
-        rows(order.order(), BLANKS_A_ROW));
+        Paper.rows(order.order(), BLANKS_A_ROW));
   }
 }

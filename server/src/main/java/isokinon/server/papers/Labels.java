@@ -8,7 +8,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
@@ -43,14 +42,8 @@ public class Labels {
 
   /** Labels two in a row, as a PDF. */
   public byte[] pdf(List<Label> labels) {
-    List<List<Printed>> rows = new ArrayList<>();
-    for (int i = 0; i < labels.size(); i += IN_A_ROW) {
-      rows.add(
-          labels.subList(i, Math.min(labels.size(), i + IN_A_ROW)).stream()
-              .map(Labels::printed)
-              .toList());
-    }
-    return paper.pdf("labels", "Labels", Map.of("rows", rows));
+    List<Printed> printed = labels.stream().map(Labels::printed).toList();
+    return paper.pdf("labels", "Labels", Map.of("rows", Paper.rows(printed, IN_A_ROW)));
   }
 
   private static Printed printed(Label label) {

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +48,15 @@ class Paper {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** Cells in rows of at most so many, for a table of cards. */
+  static <T> List<List<T>> rows(List<T> cells, int inARow) {
+    List<List<T>> rows = new ArrayList<>();
+    for (int i = 0; i < cells.size(); i += inARow) {
+      rows.add(List.copyOf(cells.subList(i, Math.min(cells.size(), i + inARow))));
+    }
+    return rows;
   }
 
   /**

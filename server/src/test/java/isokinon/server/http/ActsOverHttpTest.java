@@ -62,6 +62,16 @@ class ActsOverHttpTest {
   }
 
   @Test
+  void aPairOfReadingsForACheckThatThereIsNotIsRefusedAtTheCheck() {
+    Map<String, String> one = Map.of("typed", "1");
+    ApiClient.Reply reply =
+        desk.job("SCR-07")
+            .tries("CHECKED", Map.of("step", "x", "check", "gaps", "reading", one, "right", one));
+    assertThat(reply.status()).isEqualTo(422);
+    assertThat(reply.fault("check")).isEqualTo("This step does not ask for gaps.");
+  }
+
+  @Test
   void signsAndCountersThatTheTablesDoNotKnowAreRefused() {
     ApiClient.Job job = desk.job("EFF-04").takesIn("inspect:stator").makesSafe().strips();
     assertThat(

@@ -34,24 +34,12 @@ final class ActReader {
 
   /** The reading of an energy at the gate; empty where nothing was typed. */
   Optional<Reading> hazard(String hazard, TypedReading given) {
-    return read(
-        given,
-        sheet.hazards().stream()
-            .filter(h -> h.id().equals(hazard))
-            .map(Sheet.Hazard::unit)
-            .findFirst(),
-        VALUE);
+    return read(given, sheet.hazard(hazard).map(Sheet.Hazard::unit), VALUE);
   }
 
   /** The reading of a test; empty where nothing was typed. */
   Optional<Reading> test(String test, TypedReading given) {
-    return read(
-        given,
-        sheet.proof().stream()
-            .filter(t -> t.id().equals(test))
-            .map(Sheet.ProofTest::unit)
-            .findFirst(),
-        VALUE);
+    return read(given, sheet.proofTest(test).map(Sheet.ProofTest::unit), VALUE);
   }
 
   /** A reading of a part; a fault of it stands at its measure. */
@@ -75,14 +63,13 @@ final class ActReader {
    */
   StepAct.Checked checked(AskedStepAct.Checked asked) {
     Optional<Handling.Check> check =
-        sheet.handling(asked.step()).stream()
-            .flatMap(h -> h.checks().stream())
-            .filter(c -> c.id().equals(asked.check()))
-            .findFirst();
+        sheet.handling(asked.step()).flatMap(h -> h.check(asked.check()));
     Optional<String> unit = check.map(Handling.Check::unit);
     Optional<Reading> reading = read(asked.reading(), unit, VALUE);
     Optional<Reading> right = read(asked.right(), unit, VALUE);
-    return reading.isPresent() && right.isPresent() && check.get().pair()
+    return reading.isPresent()
+            && right.isPresent()
+            && check.filter(Handling.Check::pair).isPresent()
         ? evened(asked, check.get(), reading.get().value(), right.get().value())
         : new StepAct.Checked(asked.step(), asked.check(), reading, "");
   }

@@ -3,6 +3,7 @@ package isokinon.server.work.bench;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import io.swagger.v3.oas.annotations.media.Schema;
 import isokinon.core.act.Act;
+import isokinon.core.rules.BenchRules;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -47,7 +48,7 @@ import java.util.stream.Stream;
 public sealed interface AskedAct permits AskedJobAct, AskedStepAct, AskedPartAct, AskedProofAct {
 
   /** Longest note or reason, characters. */
-  int MOST_TEXT = 2_000;
+  int MOST_TEXT = BenchRules.MOST_TEXT;
 
   /**
    * The act with its readings in the units that the sheet asks for.

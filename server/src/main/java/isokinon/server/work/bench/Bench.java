@@ -204,10 +204,7 @@ public class Bench {
       return viewer.ways(job.pump(), rebuild);
     }
     Act act = asked.read(new ActReader(rebuild, rack));
-    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, false, clock.instant());
-    if (refusal.isPresent()) {
-      throw RequestProblem.notNow(refusal.get().path(), refusal.get().message());
-    }
+    requireAllowed(BenchRules.refuse(rebuild, act, false, clock.instant()));
     return viewer.ways(job.pump(), rebuild.plus(supposed(rebuild, act)));
   }
 
@@ -232,13 +229,10 @@ public class Bench {
       throw RequestProblem.stale(staleSentence(rebuild, request.seen()), viewer.view(job));
     }
     Act asked = request.act().read(new ActReader(rebuild, rack));
-    Optional<ActRefusal> refusal =
+    requireAllowed(
         BenchRules.refuse(rebuild, asked, lead, clock.instant())
             .or(() -> findingLog.refuse(asked, rebuild))
-            .or(() -> shelfRefusal(job, asked));
-    if (refusal.isPresent()) {
-      throw RequestProblem.notNow(refusal.get().path(), refusal.get().message());
-    }
+            .or(() -> shelfRefusal(job, asked)));
     OffsetDateTime now = OffsetDateTime.now(clock);
     Act act =
         asked instanceof JobAct.HandedBack
@@ -257,6 +251,13 @@ public class Bench {
       shelves.handOut(kit.lot(), new Job(row, job.pump(), after), request.who());
     }
     return viewer.view(new Job(row, job.pump(), after));
+  }
+
+  private static void requireAllowed(Optional<ActRefusal> refusal) {
+    refusal.ifPresent(
+        r -> {
+          throw RequestProblem.notNow(r.path(), r.message());
+        });
   }
 
   /** An act as if it were recorded now, to see what it would lead to. */

@@ -168,7 +168,7 @@ public class Counters {
   private List<Line> lines(String csv, List<Fault> faults) {
     CsvTable table = CsvTable.read("file", csv, COLUMNS);
     table.faults().stream()
-        .map(f -> Fault.at(f.path(), f.line(), Text.sentence(f.message()) + "."))
+        .map(f -> Fault.at(f.path(), f.line(), Text.wholeSentence(f.message())))
         .forEach(faults::add);
     List<Line> lines = new ArrayList<>();
     table.rows().forEach(row -> line(row, row.line(), faults).ifPresent(lines::add));

@@ -80,7 +80,7 @@ public class History {
     }
     CsvTable table = CsvTable.readAny("csv", q.csv());
     if (!table.faults().isEmpty()) {
-      throw RequestProblem.invalid("csv", Text.sentence(table.faults().get(0).message()) + ".");
+      throw RequestProblem.invalid("csv", Text.wholeSentence(table.faults().get(0).message()));
     }
     Map<HistoryField, String> columns = columns(q, table.headings());
     Map<String, PumpRow> byTag =

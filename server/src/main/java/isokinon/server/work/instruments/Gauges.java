@@ -176,8 +176,7 @@ public class Gauges {
       double size = from + (limit.get().renew() - from) * Math.min(1.3, worn);
       return limit.get().eitherWay() && random.nextBoolean() ? -size : size;
     }
-    Optional<Sheet.ProofTest> test =
-        rebuild.sheet().proof().stream().filter(t -> t.id().equals(measure)).findFirst();
+    Optional<Sheet.ProofTest> test = rebuild.sheet().proofTest(measure);
     if (test.isPresent()) {
       Sheet.ProofTest t = test.get();
       double repeats = t.runs().isPresent() ? 0.002 : 0.02;

@@ -205,7 +205,7 @@ public class OwnTables {
                   f ->
                       new Fault(
                           f.path().replace("own ", ""),
-                          Text.sentence(f.message()) + ".",
+                          Text.wholeSentence(f.message()),
                           f.path().equals("own " + table) ? f.line() : 0))
               .toList());
     }

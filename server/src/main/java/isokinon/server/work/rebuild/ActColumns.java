@@ -30,11 +30,6 @@ record ActColumns(
     String text,
     List<String> items) {
 
-  private static final String GAUGE = "gauge:";
-  private static final String OVERDUE = "overdue";
-  private static final String READ = "read:";
-  private static final String FIELD = "|";
-
   static ActColumns of(StoredKind kind, String step, String subject) {
     return new ActColumns(kind, step, subject, 0, 0, Optional.empty(), "", List.of());
   }
@@ -66,7 +61,10 @@ record ActColumns(
   /** The same with the gauge of its reading. */
   ActColumns with(Optional<GaugeUse> gauge) {
     return gauge
-        .map(g -> and(List.of(GAUGE + g.id())).and(g.overdue() ? List.of(OVERDUE) : List.of()))
+        .map(
+            g ->
+                and(List.of(Items.GAUGE + g.id()))
+                    .and(g.overdue() ? List.of(Items.OVERDUE) : List.of()))
         .orElse(this);
   }
 
@@ -86,27 +84,27 @@ record ActColumns(
             text,
             items)
         .with(first.gauge())
-        .and(READ, measurements.stream().skip(1).map(ActColumns::written).toList());
+        .and(Items.READ, measurements.stream().skip(1).map(ActColumns::written).toList());
   }
 
   private static String written(Measurement m) {
     return String.join(
-        FIELD,
+        Items.FIELD,
         m.measure(),
         Double.toString(m.reading().value()),
         m.reading().unit(),
         m.gauge().map(GaugeUse::id).orElse(""),
-        m.gauge().filter(GaugeUse::overdue).map(g -> OVERDUE).orElse(""));
+        m.gauge().filter(GaugeUse::overdue).map(g -> Items.OVERDUE).orElse(""));
   }
 
   private static Measurement measurement(String written) {
-    String[] field = written.split("\\" + FIELD, -1);
+    String[] field = written.split("\\" + Items.FIELD, -1);
     return new Measurement(
         field[0],
         new Reading(Double.parseDouble(field[1]), field[2]),
         Optional.of(field[3])
             .filter(g -> !g.isEmpty())
-            .map(g -> new GaugeUse(g, field[4].equals(OVERDUE))));
+            .map(g -> new GaugeUse(g, field[4].equals(Items.OVERDUE))));
   }
 
   /** Readings of a part; none where nothing was measured. */
@@ -115,13 +113,15 @@ record ActColumns(
     if (!step.isEmpty()) {
       reading.ifPresent(r -> all.add(new Measurement(step, r, gauge())));
     }
-    after(READ).forEach(i -> all.add(measurement(i)));
+    after(Items.READ).forEach(i -> all.add(measurement(i)));
     return all;
   }
 
   /** The gauge of the reading in the columns. */
   Optional<GaugeUse> gauge() {
-    return after(GAUGE).stream().findFirst().map(id -> new GaugeUse(id, items.contains(OVERDUE)));
+    return after(Items.GAUGE).stream()
+        .findFirst()
+        .map(id -> new GaugeUse(id, items.contains(Items.OVERDUE)));
   }
 
   /** What stands after {@code word} in the items that begin with it. */

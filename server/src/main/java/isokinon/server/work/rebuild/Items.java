@@ -13,6 +13,16 @@ final class Items {
   static final String HOURS = "hours:";
   static final String PLANNED = "planned:";
   static final String DAY = "day:";
+  static final String GAUGE = "gauge:";
+
+  /** A further reading of a part, its fields parted by {@link #FIELD}. */
+  static final String READ = "read:";
+
+  /** Parts the fields of a reading. */
+  static final String FIELD = "|";
+
+  /** The gauge of a reading was out of calibration. */
+  static final String OVERDUE = "overdue";
 
   /** Subject of a fault that the diagnosis tables do not have. */
   static final String OTHER = "other";

@@ -77,6 +77,11 @@ public final class Text {
         : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
   }
 
+  /** A phrase as a whole sentence, with its stop. */
+  public static String wholeSentence(String phrase) {
+    return sentence(phrase) + ".";
+  }
+
   /**
    * A name in the middle of a sentence: the first letter small, unless the word is all capitals.
    */

@@ -61,11 +61,7 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   @Override
   public String provedSafe(JobAct.ProvedSafe act) {
-    return sheet.hazards().stream()
-            .filter(h -> h.id().equals(act.hazard()))
-            .findFirst()
-            .map(Sheet.Hazard::title)
-            .orElse(act.hazard())
+    return sheet.hazard(act.hazard()).map(Sheet.Hazard::title).orElse(act.hazard())
         + " proved safe"
         + after(", ", number(act.reading()));
   }
@@ -134,11 +130,9 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   @Override
   public String checked(StepAct.Checked act) {
-    return Stream.of(act.step())
-            .flatMap(s -> sheet.handling(s).stream())
-            .flatMap(h -> h.checks().stream())
-            .filter(c -> c.id().equals(act.check()))
-            .findFirst()
+    return sheet
+            .handling(act.step())
+            .flatMap(h -> h.check(act.check()))
             .map(Handling.Check::ask)
             .orElse(act.check())
         + after(": ", number(act.reading()))

@@ -24,7 +24,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Puts a rebuild into the shape the bench shows: the head, and the stage in hand by its viewer. */
@@ -78,7 +77,7 @@ public class BenchViewer {
         sheet(rebuild),
         RailViewer.madeAt(rebuild),
         RailViewer.states(rebuild),
-        lastStep(rebuild),
+        rebuild.lastStep(),
         StateTag.of(rebuild),
         rebuild
             .pause()
@@ -223,15 +222,5 @@ public class BenchViewer {
         CLOCK_TIME.format(e.at().atZone(clock.getZone())),
         e.who(),
         ActDescriptions.say(sheet, e.act()));
-  }
-
-  private static Optional<String> lastStep(Rebuild rebuild) {
-    List<String> done =
-        switch (rebuild.stage()) {
-          case STRIP, INSPECT, DECIDE -> rebuild.stripped();
-          case BUILD, PROVE -> rebuild.built();
-          default -> List.of();
-        };
-    return done.isEmpty() ? Optional.empty() : Optional.of(done.get(done.size() - 1));
   }
 }

@@ -226,10 +226,7 @@ class StepViewer {
     Optional<Double> value = answer.flatMap(e -> e.act().reading()).map(Reading::value);
     boolean passed =
         answer.isPresent()
-            && (c.kind() == Handling.Answer.CONFIRM
-                || (value.isPresent()
-                    && c.min().map(m -> value.get() >= m).orElse(true)
-                    && c.max().map(m -> value.get() <= m).orElse(true)));
+            && (c.kind() == Handling.Answer.CONFIRM || value.filter(c::passes).isPresent());
     return new CheckView(
         c.id(),
         c.ask(),

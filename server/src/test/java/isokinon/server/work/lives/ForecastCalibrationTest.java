@@ -7,6 +7,8 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.life.Weibull;
+import isokinon.core.table.CsvRow;
+import isokinon.core.table.CsvTable;
 import isokinon.server.MillTest;
 import isokinon.server.db.pumps.RunRow;
 import isokinon.server.demo.SimulatedHistory;
@@ -24,8 +26,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.core.io.ClassPathResource;
@@ -51,24 +51,22 @@ class ForecastCalibrationTest {
 
   private static Map<String, List<Era>> truth() throws IOException {
     Map<String, List<Era>> truth = new HashMap<>();
-    CSVFormat format = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).get();
-    try (InputStreamReader in =
+    InputStreamReader table =
         new InputStreamReader(
             new ClassPathResource("library/demo/truth.csv").getInputStream(),
-            StandardCharsets.UTF_8)) {
-      for (CSVRecord r : format.parse(in)) {
-        truth
-            .computeIfAbsent(r.get("tag"), t -> new ArrayList<>())
-            .add(
-                new Era(
-                    Integer.parseInt(r.get("from_days_ago")),
-                    r.get("material"),
-                    Double.parseDouble(r.get("shape")),
-                    Double.parseDouble(r.get("scale_h")),
-                    Double.parseDouble(r.get("interval_h")),
-                    r.get("cause"),
-                    r.get("cause_id")));
-      }
+            StandardCharsets.UTF_8);
+    for (CsvRow r : CsvTable.read("truth", table, List.of()).rowsOrThrow()) {
+      truth
+          .computeIfAbsent(r.get("tag"), t -> new ArrayList<>())
+          .add(
+              new Era(
+                  Integer.parseInt(r.get("from_days_ago")),
+                  r.get("material"),
+                  r.number("shape"),
+                  r.number("scale_h"),
+                  r.number("interval_h"),
+                  r.get("cause"),
+                  r.get("cause_id")));
     }
     return truth;
   }
