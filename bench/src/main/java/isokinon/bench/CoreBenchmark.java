@@ -18,6 +18,7 @@ import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.SheetReader;
 import isokinon.core.torque.TighteningOrder;
+import isokinon.core.wetend.CandidateId;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.KitRanking;
 import isokinon.core.wetend.Rating;
@@ -33,7 +34,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
-import java.util.function.UnaryOperator;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -114,7 +114,7 @@ public class CoreBenchmark {
       past.add(new Run(1000 + 7 * i, i % 3 == 0));
     }
     return new KitRanking.Candidate(
-        code,
+        CandidateId.of(code),
         parts,
         Set.of("diaphragm", "ball", "seat", "o-ring"),
         "diaphragm",
@@ -164,7 +164,7 @@ public class CoreBenchmark {
   @Benchmark
   public List<Sensitivity.Turn> findTurns() {
     KitRanking ranking = new KitRanking(rater);
-    return new Sensitivity(library, d -> ranking.standing(d, kits, MONEY), UnaryOperator.identity())
+    return new Sensitivity(library, d -> ranking.standing(d, kits, MONEY), CandidateId::material)
         .turns(duty);
   }
 

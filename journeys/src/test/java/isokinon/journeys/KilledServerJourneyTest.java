@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 /**
  * The server is killed, is away, comes back: nothing acknowledged is lost, nothing is there twice.
  */
-class KilledServerJourneyTest extends AtItsOwnMill {
+class KilledServerJourneyTest extends AtTheMill {
 
   private static long seq(String body) {
     Matcher m = Pattern.compile("\"seq\":(\\d+),\"stage\"").matcher(body);
@@ -26,38 +26,46 @@ class KilledServerJourneyTest extends AtItsOwnMill {
         .formatted(key, seen, text);
   }
 
-  @Test
-  void everyAcknowledgedActIsThereAfterAKillAndNoneTwice() {
-    String job = "/api/v1/rebuilds/" + mill.api().job("EFF-05").id();
-    long acknowledged = 0;
-    UUID last = null;
-    for (int i = 0; i < 24; i++) {
-      last = UUID.randomUUID();
-      String answer =
-          mill.post(job + "/acts", note(last, acknowledged, "note " + acknowledged)).body();
-      assertThat(seq(answer)).isEqualTo(++acknowledged);
+  /** A job whose acts come one after another, as a program or many hands would send them. */
+  private record Series(String job, long acknowledged, UUID last) {
+
+    static Series of(int acts) {
+      String job = "/api/v1/rebuilds/" + mill.api().job("EFF-05").id();
+      long acknowledged = 0;
+      UUID last = null;
+      for (int i = 0; i < acts; i++) {
+        last = UUID.randomUUID();
+        String answer =
+            mill.post(job + "/acts", note(last, acknowledged, "note " + acknowledged)).body();
+        assertThat(seq(answer)).isEqualTo(++acknowledged);
+      }
+      return new Series(job, acknowledged, last);
     }
-    mill.kill();
-    mill.start();
-    String after = mill.get(job).body();
-    assertThat(seq(after)).isEqualTo(acknowledged);
-    String again = mill.post(job + "/acts", note(last, acknowledged - 1, "note again")).body();
-    assertThat(seq(again)).isEqualTo(acknowledged);
-    assertThat(mill.get(job + "/log").body())
-        .doesNotContain("note again")
-        .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
+
+    void isWholeAndNothingInItTwice() {
+      assertThat(seq(mill.get(job).body())).isEqualTo(acknowledged);
+      String again = mill.post(job + "/acts", note(last, acknowledged - 1, "note again")).body();
+      assertThat(seq(again)).isEqualTo(acknowledged);
+      assertThat(mill.get(job + "/log").body())
+          .doesNotContain("note again")
+          .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
+    }
   }
 
-  /** Two tablets in one outage: a job in hand, and a page that is opened while nobody answers. */
+  /**
+   * One outage as three see it: a job whose acts were just acknowledged, a tablet with a job in
+   * hand, and a page that is opened while nobody answers.
+   */
   @Test
-  void theBenchKeepsWhatWasDoneWhileTheServerIsAwayAndAPageOpenedThenRecovers() {
+  void whatWasAcknowledgedIsThereAndTheBenchAndAPageOpenedThenRecover() {
     Page other = shop.device("KO");
     other.navigate("/bench");
     Shop.isThere(other);
     BenchPage rt = new BenchPage(shop.device("RT"));
     Page page = rt.page();
-    rt.bringsToTheBench("EFF-02");
+    rt.bringsToTheBench("BLE-06");
     rt.takesIn("Wet-end kit", "due");
+    Series series = Series.of(24);
     mill.kill();
 
     page.getByLabel("Pressure left at the air inlet").first().fill("0");
@@ -72,6 +80,7 @@ class KilledServerJourneyTest extends AtItsOwnMill {
     assertThat(other.getByText("The server does not answer").first()).isVisible();
 
     mill.start();
+    series.isWholeAndNothingInItTwice();
     assertThat(page.getByText("The server is away."))
         .isHidden(
             new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()

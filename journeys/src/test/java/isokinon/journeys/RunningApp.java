@@ -25,7 +25,6 @@ import java.util.stream.Stream;
 final class RunningApp implements AutoCloseable {
 
   private static final Path JAR = Path.of("target/app/isokinon-app.jar");
-  private static final Path CLASSES = Path.of("target/app/classes.jsa");
   private static final Duration PATIENCE = Duration.ofSeconds(90);
 
   private final HttpClient client = HttpClient.newHttpClient();
@@ -83,13 +82,7 @@ final class RunningApp implements AutoCloseable {
       List<String> command = new ArrayList<>();
       command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
       command.addAll(
-          List.of(
-              "-XX:TieredStopAtLevel=1",
-              "-XX:+UseSerialGC",
-              "-XX:SharedArchiveFile=" + CLASSES,
-              "-Xlog:cds=off",
-              "-jar",
-              JAR.toString()));
+          List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-jar", JAR.toString()));
       command.add("--isokinon.demo=" + demo);
       command.add("--isokinon.data=" + data);
       command.add("--isokinon.diary.unimproved=300ms");
