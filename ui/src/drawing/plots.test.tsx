@@ -102,7 +102,7 @@ const FLOW: ProofView = {
   passed: false,
   value: null,
   by: "",
-  backTo: "",
+  backTo: [],
   clockUntil: null,
   afterWaits: false,
   calibration: false,

@@ -150,7 +150,7 @@ function Proof({ gate: g, link, current, typed, type, clear, wrong }: ProofProps
     <div>
       <label htmlFor={`gate-${g.id}`} className="flex justify-between gap-1 text-small leading-4 text-soft">
         <span className={wrong ? "truncate" : ""}>{g.ask}</span>
-        {g.max !== null && <span className="m whitespace-nowrap text-muted">≤ {rounded(g.max, 1)}</span>}
+        <span className="m whitespace-nowrap text-muted">{safeWithin(g)}</span>
       </label>
       <ReadingField
         id={`gate-${g.id}`}
@@ -164,8 +164,27 @@ function Proof({ gate: g, link, current, typed, type, clear, wrong }: ProofProps
         busy={link.busy}
         invalid={wrong}
       />
+      {g.orConfirm && (
+        <button
+          type="button"
+          className="w-full truncate pt-0.5 text-left text-small leading-4 text-accent underline"
+          title={g.orConfirm}
+          disabled={link.busy}
+          onClick={() => void link.act({ kind: "PROVED_SAFE", hazard: g.id })}
+        >
+          {g.orConfirm}
+        </button>
+      )}
     </div>
   );
+}
+
+/** The readings that count as safe: "6 to 9", "≤ 40", "0" where both bounds lie about it. */
+function safeWithin({ min, max }: Gate): string {
+  if (min !== null && max !== null) {
+    return min === -max ? `0 ± ${rounded(max, 2)}` : `${rounded(min, 2)} to ${rounded(max, 2)}`;
+  }
+  return max !== null ? `≤ ${rounded(max, 2)}` : min !== null ? `≥ ${rounded(min, 2)}` : "";
 }
 
 function Fluids({ fluids }: { fluids: Now<"MAKE_SAFE">["fluids"] }) {

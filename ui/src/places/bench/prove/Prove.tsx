@@ -132,7 +132,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
           {missed && (
             <p className="text-body font-[640] text-renew">
               {rounded(t.value ?? 0, 3)} {unitWord(t.unit)} misses the limit.
-              {t.backTo && ` Most likely behind it: ${t.backTo}.`}
+              {t.backTo.length > 0 && ` Most likely behind it: ${t.backTo.join("; or ")}.`}
             </p>
           )}
         </div>
@@ -192,7 +192,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             />
           </label>
         )}
-        {missed && t.backTo && (
+        {missed && t.backTo.length > 0 && (
           <button
             type="button"
             className="press ml-auto border-renew text-renew"
@@ -200,7 +200,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             onClick={() => void link.act({ kind: "SENT_BACK", test: t.id })}
             title="The make-safe gate comes first again"
           >
-            Back to that step
+            {t.backTo.length > 1 ? "Back to those steps" : "Back to that step"}
           </button>
         )}
       </div>

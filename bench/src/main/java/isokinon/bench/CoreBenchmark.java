@@ -16,7 +16,7 @@ import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Handling.Layout;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.torque.TighteningOrder;
 import isokinon.core.wetend.CandidateId;
 import isokinon.core.wetend.Duty;

@@ -4,7 +4,7 @@ import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.sheet.Step;
 import java.io.IOException;
 import java.nio.file.Files;

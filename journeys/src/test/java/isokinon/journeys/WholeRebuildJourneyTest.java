@@ -60,7 +60,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     rt.sees("1.4 bar is over the 0 bar that counts as safe.");
     air.fill("20 psi");
     air.press("Enter");
-    rt.sees("It stays live until it reads under that.");
+    rt.sees("It stays live until it reads no more than that.");
     page.reload();
     assertThat(air).hasValue("20 psi");
     Shop.accessibleByDayAndNight(page);

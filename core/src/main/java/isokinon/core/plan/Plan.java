@@ -11,12 +11,15 @@ import java.util.List;
  * @param minutes strip and build minutes of the whole route, steps already done included
  * @param buildOnlyMinutes hands-on minutes of the build steps without a strip twin
  * @param waitMinutes minutes of waiting that those ask for
+ * @param clockMinutes minutes on the clock from the first step left until the pump may be started:
+ *     one pair of hands, and the waits that no other work fills
  * @param poseChanges pose changes of the strip order
  * @param toolChanges tool changes of the strip order
  * @param buildPoseChanges pose changes of the build order
  * @param buildToolChanges tool changes of the build order
  * @param renew what is renewed and why
  * @param freed parts that are off once the strip is done, in the order of the sheet
+ * @param closesFirst steps of a side that is closed while the other still stands open
  * @param tools every tool, in order of first use
  * @param lubricants what is applied, and to what
  * @param hazards ids of hazards met on the way
@@ -28,16 +31,24 @@ public record Plan(
     double minutes,
     double buildOnlyMinutes,
     double waitMinutes,
+    double clockMinutes,
     int poseChanges,
     int toolChanges,
     int buildPoseChanges,
     int buildToolChanges,
     List<Renewal> renew,
     List<String> freed,
+    List<String> closesFirst,
     List<String> tools,
     List<String> lubricants,
     List<String> hazards,
     boolean optimal) {
+
+  /** Nothing to do, as long as nothing is asked. */
+  public static final Plan NOTHING =
+      new Plan(
+          List.of(), List.of(), 0, 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of(),
+          List.of(), List.of(), true);
 
   /**
    * A part to renew.

@@ -1,8 +1,8 @@
 package isokinon.core.plan;
 
+import isokinon.core.sheet.Following;
 import isokinon.core.sheet.Sheet;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
 
@@ -15,7 +15,7 @@ public final class PlanMemo {
   /** So many plans are kept, those asked for last. */
   private static final int MOST = 16;
 
-  private record Question(List<String> ways, PlanRequest request) {}
+  private record Question(Following job, PlanRequest request) {}
 
   private final BiFunction<Sheet, PlanRequest, Plan> planner;
   private final Map<Question, Plan> plans =
@@ -42,11 +42,11 @@ public final class PlanMemo {
    * The plan of a request.
    *
    * @param sheet as the job follows it
-   * @param ways the ways of its schools that make it so
+   * @param job what it follows of it
    * @throws isokinon.core.plan.UnplannableRequest as the planner does
    */
-  public synchronized Plan plan(Sheet sheet, List<String> ways, PlanRequest request) {
-    Question question = new Question(List.copyOf(ways), request);
+  public synchronized Plan plan(Sheet sheet, Following job, PlanRequest request) {
+    Question question = new Question(job, request);
     Plan known = plans.get(question);
     if (known == null) {
       known = planner.apply(sheet, request);

@@ -1,27 +1,28 @@
 package isokinon.core.plan;
 
-import isokinon.core.plan.OrderProblem.Item;
-import isokinon.core.plan.OrderProblem.Order;
+import isokinon.core.plan.order.BestOrder;
+import isokinon.core.plan.order.OrderProblem;
+import isokinon.core.plan.order.OrderProblem.Order;
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Sides;
 import isokinon.core.sheet.Step;
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Plans a rebuild from a sheet: the cheapest set of strip steps that reaches every asked part, what
  * is renewed by it, and the strip and build orders with fewest pose changes, then tool changes.
- * Route and orders are exact within the limits of {@link RouteSearch} and {@link IdealOrder}; the
+ * Route and orders are exact within the limits of {@link RouteSearch} and {@link BestOrder}; the
  * plan says whether they were. Deterministic: ties go to the order of the sheet.
  */
 public final class Planner {
@@ -52,50 +53,60 @@ public final class Planner {
     Names poses = new Names();
     Names tools = new Names();
     Stance stance = Stance.after(sheet, request.done(), poses, tools);
-    Order strip = order(stripProblem(sheet, search, toStrip, done, stance, poses, tools));
+    OrderProblem stripping = StripProblem.of(sheet, search, toStrip, done, stance, poses, tools);
+    Order strip = order(stripping);
     List<Integer> sequence = new ArrayList<>();
     request.done().forEach(id -> sequence.add(search.indexOf(id)));
     strip.sequence().forEach(i -> sequence.add(toStrip.get(i)));
 
     List<Plan.Renewal> renewals = renewals(sheet, request, members);
-    List<BuildOnlyStep> extras = extras(sheet, members, renewals);
+    List<BuildOnlyStep> extras = new BuildOnlySteps(sheet, stepIds(sheet, members)).of(renewals);
     int endPose = stance.pose();
     for (int i : strip.sequence()) {
-      String pose = sheet.steps().get(toStrip.get(i)).how().pose();
+      String pose = sheet.steps().get(toStrip.get(i)).how().during(true).pose();
       endPose = pose.isEmpty() ? endPose : poses.of(pose);
     }
-    Order build = order(buildProblem(sheet, search, members, sequence, extras, endPose, poses));
+    BuildProblem back = new BuildProblem(sheet, search, sequence, extras);
+    OrderProblem building = back.problem(endPose, poses);
+    Order build = order(building);
 
-    List<String> stripIds =
-        strip.sequence().stream().map(i -> sheet.steps().get(toStrip.get(i)).id()).toList();
-    List<String> buildIds =
-        build.sequence().stream()
-            .map(
-                i ->
-                    i < members.size()
-                        ? sheet.steps().get(members.get(i)).id()
-                        : extras.get(i - members.size()).id())
-            .toList();
+    List<String> stripIds = stepIds(sheet, strip.sequence().stream().map(toStrip::get).toList());
+    List<String> buildIds = build.sequence().stream().map(back::id).toList();
     List<Handling> way =
-        java.util.stream.Stream.concat(stripIds.stream(), buildIds.stream())
-            .flatMap(id -> sheet.handling(id).stream())
+        Stream.concat(
+                stripIds.stream()
+                    .flatMap(id -> sheet.handling(id).stream())
+                    .map(h -> h.during(true)),
+                buildIds.stream()
+                    .flatMap(id -> sheet.handling(id).stream())
+                    .map(h -> h.during(false)))
             .toList();
+    Set<String> planned = new HashSet<>(stepIds(sheet, members));
     return new Plan(
         stripIds,
         buildIds,
         members.stream().mapToDouble(i -> sheet.steps().get(i).minutes()).sum(),
         extras.stream().mapToDouble(BuildOnlyStep::buildMinutes).sum(),
         extras.stream().mapToDouble(BuildOnlyStep::waitMinutes).sum(),
+        stripping.clockMinutes(strip.sequence()) + building.clockMinutes(build.sequence()),
         strip.poseChanges(),
         strip.toolChanges(),
         build.poseChanges(),
         build.toolChanges(),
         renewals,
         freed(sheet, members),
+        sheet.sides().stream()
+            .flatMap(s -> s.steps(Sides.Closes.CLOSES_FIRST, planned).stream())
+            .filter(planned::contains)
+            .toList(),
         way.stream().flatMap(h -> h.tools().stream()).distinct().toList(),
         way.stream().flatMap(h -> h.apply().stream()).map(Handling.Apply::what).distinct().toList(),
         way.stream().flatMap(h -> h.hazards().stream()).distinct().toList(),
         route.exact() && strip.optimal() && build.optimal());
+  }
+
+  private static List<String> stepIds(Sheet sheet, List<Integer> steps) {
+    return steps.stream().map(i -> sheet.steps().get(i).id()).toList();
   }
 
   /**
@@ -225,154 +236,8 @@ public final class Planner {
         .toList();
   }
 
-  /**
-   * Build-only steps of this plan: those whose parts are renewed; of those that name no parts, the
-   * ones that stand before or after a step of the plan, or name no step at all.
-   */
-  private static List<BuildOnlyStep> extras(
-      Sheet sheet, List<Integer> members, List<Plan.Renewal> renewals) {
-    Set<String> built =
-        members.stream().map(i -> sheet.steps().get(i).id()).collect(Collectors.toSet());
-    Set<String> renewed = renewals.stream().map(Plan.Renewal::part).collect(Collectors.toSet());
-    boolean grew = !members.isEmpty();
-    while (grew) {
-      grew = false;
-      for (BuildOnlyStep extra : sheet.buildOnly()) {
-        grew |=
-            !built.contains(extra.id())
-                && calledFor(extra, built, renewed)
-                && built.add(extra.id());
-      }
-    }
-    return sheet.buildOnly().stream().filter(b -> built.contains(b.id())).toList();
-  }
-
-  private static boolean calledFor(BuildOnlyStep extra, Set<String> built, Set<String> renewed) {
-    if (!extra.with().isEmpty()) {
-      return extra.with().stream().anyMatch(renewed::contains);
-    }
-    return (extra.after().isEmpty() && extra.before().isEmpty())
-        || extra.after().stream().anyMatch(built::contains)
-        || extra.before().stream().anyMatch(built::contains);
-  }
-
-  private static OrderProblem stripProblem(
-      Sheet sheet,
-      RouteSearch search,
-      List<Integer> toStrip,
-      BitSet done,
-      Stance stance,
-      Names poses,
-      Names tools) {
-    Map<Integer, Integer> position = positions(toStrip);
-    List<Item> items = new ArrayList<>();
-    for (int i : toStrip) {
-      Step step = sheet.steps().get(i);
-      List<List<Integer>> any = new ArrayList<>();
-      boolean settled = step.afterAny().isEmpty();
-      for (List<String> group : step.afterAny()) {
-        List<Integer> left = new ArrayList<>();
-        boolean whole = true;
-        for (String id : group) {
-          int member = search.indexOf(id);
-          whole &= done.get(member) || position.containsKey(member);
-          if (position.containsKey(member)) {
-            left.add(position.get(member));
-          }
-        }
-        settled |= whole && left.isEmpty();
-        if (whole) {
-          any.add(left);
-        }
-      }
-      items.add(
-          new Item(
-              poses.of(step.how().pose()),
-              tools.of(step.how().toolInHand().orElse("")),
-              step.after().stream()
-                  .map(id -> position.get(search.indexOf(id)))
-                  .filter(java.util.Objects::nonNull)
-                  .toList(),
-              settled ? List.of() : any,
-              List.of()));
-    }
-    return new OrderProblem(items, stance.pose(), stance.tool());
-  }
-
-  private static OrderProblem buildProblem(
-      Sheet sheet,
-      RouteSearch search,
-      List<Integer> members,
-      List<Integer> stripSequence,
-      List<BuildOnlyStep> extras,
-      int startPose,
-      Names poses) {
-    Names tools = new Names();
-    Map<Integer, Integer> position = positions(members);
-    Map<Integer, Integer> strippedAt = positions(stripSequence);
-    Map<String, Integer> byId = new HashMap<>();
-    List<Set<Integer>> before = new ArrayList<>();
-    List<List<List<Integer>>> anyAfter = new ArrayList<>();
-    for (int i = 0; i < members.size() + extras.size(); i++) {
-      before.add(new LinkedHashSet<>());
-      anyAfter.add(List.of());
-      byId.put(
-          i < members.size()
-              ? sheet.steps().get(members.get(i)).id()
-              : extras.get(i - members.size()).id(),
-          i);
-    }
-    for (int i : members) {
-      Step step = sheet.steps().get(i);
-      int self = position.get(i);
-      step.after().forEach(id -> before.get(byId.get(id)).add(self));
-      List<List<Integer>> used =
-          step.afterAny().stream()
-              .map(g -> g.stream().map(search::indexOf).toList())
-              .filter(
-                  g ->
-                      g.stream()
-                          .allMatch(
-                              m ->
-                                  strippedAt.containsKey(m)
-                                      && strippedAt.get(m) < strippedAt.get(i)))
-              .map(g -> g.stream().map(position::get).toList())
-              .toList();
-      if (used.size() == 1) {
-        used.get(0).forEach(m -> before.get(m).add(self));
-      } else {
-        anyAfter.set(self, used);
-      }
-    }
-    for (int e = 0; e < extras.size(); e++) {
-      int self = members.size() + e;
-      extras.get(e).after().stream()
-          .filter(byId::containsKey)
-          .forEach(id -> before.get(self).add(byId.get(id)));
-      extras.get(e).before().stream()
-          .filter(byId::containsKey)
-          .forEach(id -> before.get(byId.get(id)).add(self));
-    }
-    List<Item> items = new ArrayList<>();
-    for (int i = 0; i < before.size(); i++) {
-      Handling how =
-          i < members.size()
-              ? sheet.steps().get(members.get(i)).how()
-              : extras.get(i - members.size()).how();
-      items.add(
-          new Item(
-              poses.of(how.pose()),
-              tools.of(how.toolInHand().orElse("")),
-              List.copyOf(before.get(i)),
-              List.of(),
-              anyAfter.get(i)));
-    }
-    return new OrderProblem(items, startPose, -1);
-  }
-
   private static Order order(OrderProblem problem) {
-    return IdealOrder.solve(problem)
-        .or(() -> GreedyOrder.solve(problem))
+    return BestOrder.of(problem)
         .orElseThrow(
             () ->
                 new UnplannableRequest(
@@ -380,13 +245,5 @@ public final class Planner {
                         new UnplannableRequest.Reason(
                             "sheet",
                             "Steps of this sheet wait for each other: no order has them all."))));
-  }
-
-  private static Map<Integer, Integer> positions(List<Integer> values) {
-    Map<Integer, Integer> position = new HashMap<>();
-    for (int i = 0; i < values.size(); i++) {
-      position.put(values.get(i), i);
-    }
-    return position;
   }
 }

@@ -17,9 +17,9 @@ import java.util.Set;
  * Which strip steps reach every asked part in the least minutes?
  *
  * <p>Depth-first branch and bound over the open choices: a part that several steps can free, and a
- * step with alternative groups before it. A set is closed under {@code after} at all times. Once
- * the branch through a step is searched that step is barred from its sister branches, so no set is
- * searched twice.
+ * step with alternative groups before it. A set is closed under {@code after} and {@code needs} at
+ * all times and holds no two steps that exclude each other. Once the branch through a step is
+ * searched that step is barred from its sister branches, so no set is searched twice.
  *
  * <p>Bound: every open choice needs one of its options, so each step's minutes are split evenly
  * among the choices it could serve, and every choice costs at least its cheapest option at those
@@ -59,6 +59,8 @@ final class RouteSearch {
   private final List<Step> steps;
   private final Map<String, Integer> index = new HashMap<>();
   private final List<BitSet> after;
+  private final List<BitSet> needs;
+  private final List<BitSet> excludes = new ArrayList<>();
   private final List<BitSet> closure = new ArrayList<>();
   private final List<List<BitSet>> wholeGroups = new ArrayList<>();
   private final List<List<Option>> groups = new ArrayList<>();
@@ -84,6 +86,12 @@ final class RouteSearch {
       }
     }
     after = steps.stream().map(s -> bits(s.after())).toList();
+    needs = steps.stream().map(s -> bits(s.needs())).toList();
+    steps.forEach(s -> excludes.add(bits(s.excludes())));
+    for (int i = 0; i < steps.size(); i++) {
+      int self = i;
+      bits(steps.get(i).excludes()).stream().forEach(other -> excludes.get(other).set(self));
+    }
     for (int i = 0; i < steps.size(); i++) {
       closure.add(closureOf(bitOf(i)));
     }
@@ -110,7 +118,7 @@ final class RouteSearch {
     nodes = 0;
     best = new BitSet();
     bestCost = Double.POSITIVE_INFINITY;
-    search(done, avoid, parts.stream().map(this::waysToFree).toList());
+    search(closureOf(done), avoid, parts.stream().map(this::waysToFree).toList());
     return bestCost == Double.POSITIVE_INFINITY
         ? Optional.empty()
         : Optional.of(new Route(best, bestCost, nodes <= MOST_NODES));
@@ -184,6 +192,7 @@ final class RouteSearch {
   private void search(BitSet set, BitSet barred, List<List<Option>> wanted) {
     double cost = cost(set);
     if (set.intersects(barred)
+        || excludesItself(set)
         || cost > bestCost + SAME
         || !seen.add(new Node(set, barred))
         || ++nodes > MOST_NODES) {
@@ -204,6 +213,15 @@ final class RouteSearch {
         tried.set(option.key);
       }
     }
+  }
+
+  private boolean excludesItself(BitSet set) {
+    for (int i = set.nextSetBit(0); i >= 0; i = set.nextSetBit(i + 1)) {
+      if (excludes.get(i).intersects(set)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Options of the choice with fewest, cheapest first. */
@@ -307,7 +325,10 @@ final class RouteSearch {
     return first >= 0 && a.get(first);
   }
 
-  /** {@code set} with everything that must have been stripped before, over any number of steps. */
+  /**
+   * {@code set} with everything that must have been stripped before, or is done along with it, over
+   * any number of steps.
+   */
   private BitSet closureOf(BitSet set) {
     BitSet closed = new BitSet();
     java.util.ArrayDeque<Integer> toAdd = new java.util.ArrayDeque<>();
@@ -317,6 +338,7 @@ final class RouteSearch {
       if (!closed.get(i)) {
         closed.set(i);
         after.get(i).stream().forEach(toAdd::add);
+        needs.get(i).stream().forEach(toAdd::add);
       }
     }
     return closed;

@@ -10,7 +10,7 @@ record Stance(int pose, int tool) {
     int pose = poses.of(sheet.startPose());
     int tool = -1;
     for (String id : done) {
-      Handling how = sheet.handling(id).orElse(Handling.PLAIN);
+      Handling how = sheet.handling(id).orElse(Handling.PLAIN).during(true);
       pose = how.pose().isEmpty() ? pose : poses.of(how.pose());
       tool = how.toolInHand().map(tools::of).orElse(tool);
     }

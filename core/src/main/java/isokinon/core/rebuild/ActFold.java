@@ -161,6 +161,7 @@ final class ActFold implements ActVisitor<Boolean> {
   @Override
   public Boolean materialChosen(PartAct.MaterialChosen act) {
     fold.renewals().choose(act.role(), act.material());
+    fold.material();
     return SAME_STAGE;
   }
 
@@ -168,6 +169,7 @@ final class ActFold implements ActVisitor<Boolean> {
   public Boolean kitFitted(PartAct.KitFitted act) {
     fold.renewals().book(act.lot(), act.parts());
     act.materials().forEach(fold.renewals()::choose);
+    fold.material();
     return SAME_STAGE;
   }
 

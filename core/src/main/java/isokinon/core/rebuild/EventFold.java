@@ -8,6 +8,9 @@ import isokinon.core.act.Stage;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanMemo;
 import isokinon.core.plan.PlanRequest;
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.CalledFor;
+import isokinon.core.sheet.Following;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
@@ -19,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Folds events into the state of a rebuild, one after the other. The plan and the times in each
@@ -51,9 +55,9 @@ final class EventFold {
     this.written = written;
     this.fitted = fitted;
     this.memo = memo;
-    this.sheet = written.by(ways);
-    this.plans = new PlanInHand(memo, () -> sheet, () -> ways);
     this.renewals = new RenewalRecord(() -> sheet, fitted, scope::asked);
+    this.sheet = written.by(following());
+    this.plans = new PlanInHand(memo, () -> sheet, this::following);
   }
 
   /** Folds one more event in. */
@@ -85,9 +89,22 @@ final class EventFold {
     follow();
   }
 
+  private Following following() {
+    return new Following(ways, fitted.material(), renewals.goesIn());
+  }
+
+  /** Another material may go in from now on: what holds only for one of them changes. */
+  void material() {
+    Sheet now = written.by(following());
+    if (!now.equals(sheet)) {
+      sheet = now;
+      plans.forget();
+    }
+  }
+
   /** Follows the ways that are chosen now. */
   private void follow() {
-    sheet = written.by(ways);
+    sheet = written.by(following());
     plans.forget();
     if (has(School.Effect.ONE_SIDE)) {
       scope.oneSideFirst(sheet, plans);
@@ -160,17 +177,25 @@ final class EventFold {
     parts.again(plans.plan(request()).freed());
   }
 
-  /** Parts to look at again when a test sends the job back to the step behind it. */
+  /** Parts to look at again when a test sends the job back to the steps behind it. */
   List<String> behind(String test) {
-    String step = sheet.proofTest(test).map(Sheet.ProofTest::backTo).orElse("");
+    return sheet.proofTest(test).map(Sheet.ProofTest::backTo).orElse(List.of()).stream()
+        .flatMap(step -> partsOf(step).stream())
+        .distinct()
+        .filter(p -> sheet.part(p).map(renewals::present).orElse(false))
+        .toList();
+  }
+
+  private List<String> partsOf(String step) {
     return sheet
         .step(step)
         .map(s -> s.frees().isEmpty() ? s.disturbs() : s.frees())
-        .or(() -> sheet.buildOnlyStep(step).map(b -> b.with()))
-        .orElse(List.of())
-        .stream()
-        .filter(p -> sheet.part(p).map(renewals::present).orElse(false))
-        .toList();
+        .or(() -> sheet.buildOnlyStep(step).map(BuildOnlyStep::calledFor).map(this::partsOf))
+        .orElse(List.of());
+  }
+
+  private List<String> partsOf(CalledFor c) {
+    return Stream.of(c.renewed(), c.off(), c.back()).flatMap(List::stream).toList();
   }
 
   private PlanRequest request() {
@@ -212,12 +237,22 @@ final class EventFold {
   /** Hazards and confirmations not yet answered at the make-safe gate, by id. */
   List<String> openGates() {
     List<String> open = new ArrayList<>();
-    sheet.hazards().stream()
-        .map(Sheet.Hazard::id)
-        .filter(h -> !safe.containsKey(h))
-        .forEach(open::add);
+    hazards().stream().map(Sheet.Hazard::id).filter(h -> !safe.containsKey(h)).forEach(open::add);
     Rebuild.CONFIRMATIONS.keySet().stream().filter(c -> !safe.containsKey(c)).forEach(open::add);
     return open;
+  }
+
+  /** Hazards that this job meets, those answered before it was widened or cut short included. */
+  List<Sheet.Hazard> hazards() {
+    return sheet.hazards().stream()
+        .filter(h -> !h.whereMet() || safe.containsKey(h.id()) || met(h.id()))
+        .toList();
+  }
+
+  private boolean met(String hazard) {
+    return takenIn
+        && (plans.reaching(request()).hazards().contains(hazard)
+            || sheet.proof().stream().anyMatch(t -> t.hazards().contains(hazard)));
   }
 
   /** Build steps of a plan still to do, in order; those that wait for the other side left out. */

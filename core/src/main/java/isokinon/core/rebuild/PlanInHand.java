@@ -3,9 +3,9 @@ package isokinon.core.rebuild;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanMemo;
 import isokinon.core.plan.PlanRequest;
+import isokinon.core.sheet.Following;
 import isokinon.core.sheet.Sheet;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -20,7 +20,7 @@ final class PlanInHand {
 
   private final PlanMemo memo;
   private final Supplier<Sheet> sheet;
-  private final Supplier<List<String>> ways;
+  private final Supplier<Following> job;
   private Optional<Made> made = Optional.empty();
 
   private record Made(PlanRequest request, Plan plan, Set<String> route) {
@@ -57,23 +57,23 @@ final class PlanInHand {
     }
   }
 
-  PlanInHand(PlanMemo memo, Supplier<Sheet> sheet, Supplier<List<String>> ways) {
+  PlanInHand(PlanMemo memo, Supplier<Sheet> sheet, Supplier<Following> job) {
     this.memo = memo;
     this.sheet = sheet;
-    this.ways = ways;
+    this.job = job;
   }
 
   /** The plan of a request, whatever was planned before. */
   Plan plan(PlanRequest request) {
     if (made.isEmpty() || !made.get().request().equals(request)) {
-      made = Optional.of(Made.of(request, memo.plan(sheet.get(), ways.get(), request)));
+      made = Optional.of(Made.of(request, memo.plan(sheet.get(), job.get(), request)));
     }
     return made.get().plan();
   }
 
   /** The plan of a request that stands for itself, such as one side of the pump. */
   Plan aside(PlanRequest request) {
-    return memo.plan(sheet.get(), ways.get(), request);
+    return memo.plan(sheet.get(), job.get(), request);
   }
 
   /** Whether no strip step is left. */

@@ -16,6 +16,7 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Sides;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -142,6 +143,11 @@ public final class Rebuild {
     return fold.handedBack();
   }
 
+  /** Hazards that the make-safe gate asks for in this job. */
+  public List<Sheet.Hazard> hazards() {
+    return fold.hazards();
+  }
+
   /** Hazards and confirmations not yet answered at the make-safe gate, by id. */
   public List<String> openGates() {
     return fold.openGates();
@@ -242,8 +248,32 @@ public final class Rebuild {
   public List<Handling.Check> checks(String step) {
     return sheet()
         .handling(step)
-        .map(h -> h.checks().stream().filter(c -> c.when().shown(!fold.building())).toList())
+        .map(
+            h ->
+                h.checks().stream()
+                    .filter(c -> c.when().shown(!fold.building()) && closes(step, c.closes()))
+                    .toList())
         .orElse(List.of());
+  }
+
+  /** Sentences to be said at a step in the stage it is in. */
+  public List<Handling.Caution> cautions(String step) {
+    return sheet()
+        .handling(step)
+        .map(
+            h ->
+                h.cautions().stream()
+                    .filter(c -> c.when().shown(!fold.building()) && closes(step, c.closes()))
+                    .toList())
+        .orElse(List.of());
+  }
+
+  /**
+   * Whether the side of a step closes then, in the plan as it stands; also where it may do either.
+   */
+  private boolean closes(String step, Optional<Sides.Closes> then) {
+    boolean first = plan().map(p -> p.closesFirst().contains(step)).orElse(false);
+    return then.map(c -> (c == Sides.Closes.CLOSES_FIRST) == first).orElse(true);
   }
 
   /** The last answer to a check of a step. */

@@ -89,7 +89,8 @@ final class JobRules {
   }
 
   Optional<ActRefusal> provedSafe(JobAct.ProvedSafe act) {
-    Optional<Sheet.Hazard> hazard = sheet.hazard(act.hazard());
+    Optional<Sheet.Hazard> hazard =
+        rebuild.hazards().stream().filter(h -> h.id().equals(act.hazard())).findFirst();
     if (hazard.isEmpty()) {
       return no("hazard", "The sheet knows no hazard called " + act.hazard() + ".");
     }
@@ -98,16 +99,33 @@ final class JobRules {
       return early;
     }
     if (act.reading().isEmpty()) {
-      return no("value", "Read the gauge: " + hazard.get().ask() + ".");
+      return hazard.get().orConfirm().isEmpty()
+          ? no("value", "Read the gauge: " + hazard.get().ask() + ".")
+          : Optional.empty();
     }
-    double value = act.reading().get().value();
-    double max = hazard.get().max().orElse(Double.MAX_VALUE);
-    return unless(
-        value <= max,
-        "value",
+    return outside(hazard.get(), act.reading().get().value())
+        .flatMap(
+            beyond ->
+                no(
+                    "value",
+                    say(
+                        "%s %s is %s.",
+                        plain(act.reading().get().value()), hazard.get().unit(), beyond)));
+  }
+
+  /** How a reading misses its limit, in words; empty where it passes. */
+  private static Optional<String> outside(Sheet.Hazard hazard, double value) {
+    if (hazard.passes(value)) {
+      return Optional.empty();
+    }
+    boolean under = hazard.min().filter(m -> value < m).isPresent();
+    return Optional.of(
         say(
-            "%s %s is over the %s %s that counts as safe. It stays live until it reads under that.",
-            plain(value), hazard.get().unit(), plain(max), hazard.get().unit()));
+            "%s the %s %s that counts as safe. It stays live until it reads no %s than that",
+            under ? "under" : "over",
+            plain((under ? hazard.min() : hazard.max()).orElse(Double.NaN)),
+            hazard.unit(),
+            under ? "less" : "more"));
   }
 
   Optional<ActRefusal> paused(JobAct.Paused act) {

@@ -7,9 +7,9 @@ import java.util.List;
  *
  * @param id kebab-case, unique among steps and build-only steps
  * @param build the sentence
- * @param after build steps that come before it, where they are in the plan
- * @param before build steps that come after it, where they are in the plan
- * @param with parts whose renewal calls for it; empty means whenever a step it names is built
+ * @param after build steps, or sides, that come before it, where they are in the plan
+ * @param before build steps, or sides, that come after it, where they are in the plan
+ * @param calledFor what calls for it
  * @param beside parts put together beside the pump, in their order along the axis
  * @param buildMinutes hands-on time, minutes
  * @param waitMinutes time to leave it alone afterwards, minutes
@@ -20,7 +20,7 @@ public record BuildOnlyStep(
     String build,
     List<String> after,
     List<String> before,
-    List<String> with,
+    CalledFor calledFor,
     List<String> beside,
     double buildMinutes,
     double waitMinutes,

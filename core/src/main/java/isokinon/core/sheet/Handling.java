@@ -4,7 +4,6 @@ import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * How a step is done.
@@ -13,27 +12,105 @@ import java.util.Set;
  * @param tools the first one is in the hand
  * @param hazards ids of the sheet's hazards met here
  * @param cautions sentences shown at the step
- * @param fastening the threaded joint of the step, where it has one
+ * @param fastenings the threaded joint of the step as each way of work closes it; a job follows at
+ *     most one
  * @param apply what goes on what: grease, locker, soap
  * @param checks what is asked before the step counts as done
- * @param way the way of a school this step belongs to; empty where every job does it
- * @param power why the drive is under power for it; empty where everything stays locked off
+ * @param power why the drive is under power for it, once for each time; empty where everything
+ *     stays locked off
+ * @param turn which way it turns; empty where nothing turns, or the sentence says it
+ * @param onlyFor the jobs it belongs to
+ * @param stripping what differs while stripping
+ * @param building what differs while building
  */
 public record Handling(
     String pose,
     List<String> tools,
     List<String> hazards,
     List<Caution> cautions,
-    Optional<Fastening> fastening,
+    List<Fastening> fastenings,
     List<Apply> apply,
     List<Check> checks,
-    String way,
-    String power) {
+    List<String> power,
+    Optional<Turn> turn,
+    OnlyFor onlyFor,
+    Apart stripping,
+    Apart building) {
 
   /** Nothing to say: no pose, no tool, no joint. */
   public static final Handling PLAIN =
       new Handling(
-          "", List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of(), "", "");
+          "",
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          Optional.empty(),
+          OnlyFor.EVERY_JOB,
+          Apart.NOTHING,
+          Apart.NOTHING);
+
+  /**
+   * What a step has of its own in one direction, or in one way of work; empty leaves what it has.
+   *
+   * @param pose how the pump stands
+   * @param tools the first one is in the hand
+   * @param hazards ids of the sheet's hazards met
+   * @param turn which way it turns
+   */
+  public record Apart(
+      Optional<String> pose,
+      Optional<List<String>> tools,
+      Optional<List<String>> hazards,
+      Optional<Turn> turn) {
+
+    /** Nothing differs. */
+    public static final Apart NOTHING =
+        new Apart(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+    /** This, and where it says nothing {@code other}. */
+    Apart or(Apart other) {
+      return new Apart(
+          pose.or(other::pose),
+          tools.or(other::tools),
+          hazards.or(other::hazards),
+          turn.or(other::turn));
+    }
+  }
+
+  /**
+   * Which way something is turned.
+   *
+   * @param clockwise else anticlockwise
+   * @param seenFrom where somebody stands who sees it so; may be empty
+   */
+  public record Turn(boolean clockwise, String seenFrom) {}
+
+  /** How it is done in one direction: with the pose, tools and hazards of that direction. */
+  public Handling during(boolean strip) {
+    Apart own = strip ? stripping : building;
+    return new Handling(
+        own.pose().orElse(pose),
+        own.tools().orElse(tools),
+        own.hazards().orElse(hazards),
+        cautions,
+        fastenings,
+        apply,
+        checks,
+        power,
+        own.turn().or(() -> turn),
+        onlyFor,
+        Apart.NOTHING,
+        Apart.NOTHING);
+  }
+
+  /** The threaded joint as the job closes it; empty where it has none. */
+  public Optional<Fastening> fastening() {
+    return fastenings.stream().findFirst();
+  }
 
   /** The tool in the hand; empty where the step needs none. */
   public Optional<String> toolInHand() {
@@ -57,25 +134,51 @@ public record Handling(
    *
    * @param when while stripping, building or both
    * @param say the sentence
-   * @param way the way of a school it belongs to; may be empty
-   * @param onlyFor materials of the wearing part it holds for; empty means all
+   * @param onlyFor the jobs it holds for
+   * @param closes shown only where the step's side closes then; empty for either
    */
-  public record Caution(When when, String say, String way, Set<String> onlyFor) {
+  public record Caution(When when, String say, OnlyFor onlyFor, Optional<Sides.Closes> closes) {}
 
-    /** Whether it holds with {@code material} in the pump. */
-    public boolean holdsFor(String material) {
-      return onlyFor.isEmpty() || onlyFor.contains(material);
+  /**
+   * A substance and the parts it goes on.
+   *
+   * @param what the substance
+   * @param to part ids
+   * @param amount how much of it in all; empty where the sentence says it, or as much as it takes
+   * @param onlyFor the jobs it holds for
+   */
+  public record Apply(String what, List<String> to, Optional<Amount> amount, OnlyFor onlyFor) {
+
+    /** Copies its list. */
+    public Apply {
+      to = List.copyOf(to);
     }
   }
 
   /**
-   * A substance and the part it goes on.
+   * How much of a substance.
    *
-   * @param what the substance
-   * @param to part id
-   * @param way the way of a school it belongs to; may be empty
+   * @param value over 0
+   * @param unit millilitres or grams
    */
-  public record Apply(String what, String to, String way) {}
+  public record Amount(double value, AmountUnit unit) {}
+
+  /** What substances are measured in. */
+  public enum AmountUnit implements Code {
+    ML("mL"),
+    G("g");
+
+    private final String sign;
+
+    AmountUnit(String sign) {
+      this.sign = sign;
+    }
+
+    /** As it stands behind a number. */
+    public String sign() {
+      return sign;
+    }
+  }
 
   /**
    * A question of the step.
@@ -84,13 +187,20 @@ public record Handling(
    * @param ask the question or the statement to confirm
    * @param kind confirm, or number with a unit and limits
    * @param when while stripping, building or both
-   * @param hold a hold point: cannot be skipped
+   * @param hold whether the step waits for its answer whatever the reason; another check may be
+   *     left with a reason
+   * @param second whether a second person looks and answers as well
    * @param unit unit of a number
    * @param min least value that passes
    * @param max greatest value that passes
    * @param about whether it is about a mark across a joint or about power
-   * @param way the way of a school it belongs to; may be empty
+   * @param onlyFor the jobs it is asked in
+   * @param closes asked only where the step's side closes then; empty for either
    * @param pair two readings, left and right, whose difference must be within the limit
+   * @param clockSeconds a clock to run beside it, seconds; 0 for none
+   * @param mark the mark that is met, id; empty where none is
+   * @param within how far the reading may lie from the one the mark was made with; empty where the
+   *     mark has no reading
    */
   public record Check(
       String id,
@@ -98,12 +208,17 @@ public record Handling(
       Answer kind,
       When when,
       boolean hold,
+      boolean second,
       String unit,
       Optional<Double> min,
       Optional<Double> max,
       About about,
-      String way,
-      boolean pair) {
+      OnlyFor onlyFor,
+      Optional<Sides.Closes> closes,
+      boolean pair,
+      int clockSeconds,
+      String mark,
+      Optional<Double> within) {
 
     /** Whether a reading in the check's unit passes. */
     public boolean passes(double value) {
@@ -137,15 +252,17 @@ public record Handling(
    * @param count number of fasteners, at least 1
    * @param layout how they lie
    * @param thread thread designation, for example M8
-   * @param minNm least torque, N·m
-   * @param maxNm greatest torque, N·m
+   * @param minNm least torque, N·m; 0 where it is tight by a sign
+   * @param maxNm greatest torque, N·m; 0 where it is tight by a sign
    * @param threads dry, or what is on them
    * @param locker threadlocker, or none
    * @param retorqueHours hours of settling after which it is tightened again; 0 for never
    * @param cureHours hours until its threadlocker has cured
    * @param across what is torqued against what, where one side is held; else empty
    * @param guidance whether the torque is a table value for size and material, not the sheet's own
-   * @param way the way of a school it belongs to; may be empty
+   * @param until the sign by which it is tight where no torque is asked; else empty
+   * @param leftHand whether its thread is left-hand
+   * @param onlyFor the jobs it is closed so in
    */
   public record Fastening(
       int count,
@@ -159,7 +276,9 @@ public record Handling(
       double cureHours,
       String across,
       boolean guidance,
-      String way) {
+      String until,
+      boolean leftHand,
+      OnlyFor onlyFor) {
 
     /** Full cure of a threadlocker at room temperature, h: the usual figure for anaerobics. */
     public static final double USUAL_CURE_HOURS = 24;
@@ -167,6 +286,11 @@ public record Handling(
     /** Whether cured threadlocker holds the joint, so that it must never be retorqued. */
     public boolean locked() {
       return !locker.isEmpty() && !locker.equals("none");
+    }
+
+    /** Whether it is tight by a sign, such as a flattened washer, and no torque is asked. */
+    public boolean bySign() {
+      return !until.isEmpty();
     }
 
     /** The middle of the range, N·m: what the wrench is set to. */

@@ -22,6 +22,7 @@ import java.util.Set;
  * @param look what wear looks like on it
  * @param mostHours running hours after which it is renewed whatever its state; empty where the
  *     sheet sets none
+ * @param ways ways of a variant in which it is there at all; empty means always
  * @param onlyFor materials of its role with which it is fitted at all; empty means always
  * @param like parts with the same word look alike and could be swapped; empty means only its own
  *     count
@@ -42,6 +43,7 @@ public record Part(
     List<Limit> limits,
     List<String> look,
     Optional<Double> mostHours,
+    Set<String> ways,
     Set<String> onlyFor,
     String like,
     String same,

@@ -5,13 +5,15 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A question good technicians answer differently. The job chooses one of its ways.
+ * A question good technicians answer differently: the job chooses one of its ways. Or a variant:
+ * what stands there decides.
  *
  * @param id kebab-case, unique within the sheet
  * @param ask the question
+ * @param variant whether it is a fact of the pump, seen at the take-in, and no matter of opinion
  * @param ways the answers, at least two, exactly one of them standard
  */
-public record School(String id, String ask, List<Way> ways) {
+public record School(String id, String ask, boolean variant, List<Way> ways) {
 
   /**
    * One answer to the question.
@@ -43,6 +45,7 @@ public record School(String id, String ask, List<Way> ways) {
       new School(
           "renewals",
           "Renew what the kit holds, or by finding",
+          false,
           List.of(
               new Way(
                   "kit-contents",
@@ -62,6 +65,7 @@ public record School(String id, String ask, List<Way> ways) {
       new School(
           "interval",
           "Next time at an interval, or when it tears",
+          false,
           List.of(
               new Way(
                   "at-interval",
@@ -81,6 +85,7 @@ public record School(String id, String ask, List<Way> ways) {
       new School(
           "retired",
           "Parts taken out that look sound",
+          false,
           List.of(
               new Way(
                   "tagged",

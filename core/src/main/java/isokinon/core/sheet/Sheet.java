@@ -2,13 +2,19 @@ package isokinon.core.sheet;
 
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.MagnetMargin;
+import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.value.Code;
 import isokinon.core.value.Range;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
@@ -28,7 +34,10 @@ import java.util.function.UnaryOperator;
  * @param kits parts sold together
  * @param proof tests after building
  * @param hazards what the make-safe gate asks for
- * @param schools questions of this construction that good technicians answer differently
+ * @param schools questions of this construction that good technicians answer differently, and its
+ *     variants
+ * @param orders orders of steps of the strip or of the build that the way in does not tell
+ * @param sides sides that are closed one after the other
  * @param hardware sets of plates and shaft that its wet ends may stand on; empty where all share
  *     one
  * @param stator how rotors fit its stator; empty where it has none
@@ -49,6 +58,8 @@ public record Sheet(
     List<ProofTest> proof,
     List<Hazard> hazards,
     List<School> schools,
+    List<StepOrder> orders,
+    List<Sides> sides,
     List<Hardware> hardware,
     Optional<RotorFit.Stator> stator,
     Optional<Coupling> coupling) {
@@ -108,8 +119,15 @@ public record Sheet(
     PLAN
   }
 
-  /** Parts that are bought together: part id to quantity. */
-  public record Kit(String id, String title, Map<String, Integer> parts) {}
+  /**
+   * Parts that are bought together.
+   *
+   * @param id kebab-case, unique within the sheet
+   * @param title what it is called
+   * @param parts part id to quantity
+   * @param onlyFor the jobs it serves
+   */
+  public record Kit(String id, String title, Map<String, Integer> parts, OnlyFor onlyFor) {}
 
   /**
    * A test after building.
@@ -121,11 +139,15 @@ public record Sheet(
    * @param min least value that passes
    * @param max greatest value that passes
    * @param clockSeconds a clock to run beside it, seconds; 0 for none
-   * @param backTo the step a failed test points at; empty where it points at none
+   * @param backTo steps a failed test points at, the likeliest first; empty where it points at none
    * @param runs three or more runs into a measure, where it is a calibration
    * @param rpm turns a minute it is done at, where flow is held against displacement
    * @param againHours hours of running after which it is looked at again; 0 for never
    * @param afterWaits whether curing and drying must be over before it
+   * @param beforeStart whether it is of the list that is gone through before the drive is started
+   * @param hazards ids of the sheet's hazards met in it
+   * @param cautions sentences shown at it
+   * @param onlyFor the jobs it is done in
    */
   public record ProofTest(
       String id,
@@ -135,11 +157,15 @@ public record Sheet(
       Optional<Double> min,
       Optional<Double> max,
       int clockSeconds,
-      String backTo,
+      List<String> backTo,
       Optional<Runs> runs,
       Optional<Double> rpm,
       double againHours,
-      boolean afterWaits) {
+      boolean afterWaits,
+      boolean beforeStart,
+      List<String> hazards,
+      List<String> cautions,
+      OnlyFor onlyFor) {
 
     /** Whether a reading in the test's unit passes. */
     public boolean passes(double value) {
@@ -167,8 +193,13 @@ public record Sheet(
    * @param ask what is measured or confirmed to prove it gone
    * @param kind confirm or number
    * @param unit unit of a number
-   * @param max greatest value that counts as safe
+   * @param min least value that counts as safe; empty where there is none
+   * @param max greatest value that counts as safe; empty where there is none
+   * @param orConfirm what is confirmed instead where the number proves nothing, such as pH after a
+   *     fluid that has none; else empty
    * @param licensed whether the law reserves it to licensed people in many places
+   * @param whereMet whether it is asked only in a job whose steps meet it
+   * @param onlyFor the jobs it is asked in
    */
   public record Hazard(
       String id,
@@ -179,8 +210,18 @@ public record Sheet(
       String ask,
       Handling.Answer kind,
       String unit,
+      Optional<Double> min,
       Optional<Double> max,
-      boolean licensed) {}
+      String orConfirm,
+      boolean licensed,
+      boolean whereMet,
+      OnlyFor onlyFor) {
+
+    /** Whether a reading in the hazard's unit proves it gone. */
+    public boolean passes(double value) {
+      return Range.holds(min, max, value);
+    }
+  }
 
   /** Kinds of energy and danger. */
   public enum Energy implements Code {
@@ -206,13 +247,18 @@ public record Sheet(
 
   /** This sheet as a job follows it that has chosen {@code ways}; the standard way elsewhere. */
   public Sheet by(Collection<String> ways) {
-    return WayOfWork.of(this, ways);
+    return by(Following.ways(List.copyOf(ways)));
+  }
+
+  /** This sheet as a job follows it. */
+  public Sheet by(Following job) {
+    return WayOfWork.of(this, job);
   }
 
   /** Whether a step or a build-only step belongs to {@code way}. */
   public boolean hasSteps(String way) {
-    return steps.stream().anyMatch(s -> s.how().way().equals(way))
-        || buildOnly.stream().anyMatch(b -> b.how().way().equals(way));
+    return steps.stream().anyMatch(s -> s.how().onlyFor().ways().contains(way))
+        || buildOnly.stream().anyMatch(b -> b.how().onlyFor().ways().contains(way));
   }
 
   /** This sheet with other minutes, for example those learned from recorded jobs. */
@@ -232,6 +278,8 @@ public record Sheet(
         proof,
         hazards,
         schools,
+        orders,
+        sides,
         hardware,
         stator,
         coupling);
@@ -273,6 +321,43 @@ public record Sheet(
   /** The test of the proof with this id; empty where there is none. */
   public Optional<ProofTest> proofTest(String id) {
     return proof.stream().filter(t -> t.id().equals(id)).findFirst();
+  }
+
+  /**
+   * The steps a list of steps names: a step itself, or the steps of a side in a plan of {@code
+   * planned}.
+   */
+  public List<String> named(String id, Collection<String> planned) {
+    for (Sides s : sides) {
+      for (Sides.Closes when : Sides.Closes.values()) {
+        if (s.name(when).equals(id)) {
+          return s.steps(when, planned);
+        }
+      }
+    }
+    return List.of(id);
+  }
+
+  /**
+   * Steps that are built after {@code step} because they are stripped before it: what it comes
+   * after, and through those that are not built what they come after.
+   */
+  public Set<String> builtAfter(Step step) {
+    Set<String> over = new LinkedHashSet<>();
+    Set<String> seen = new HashSet<>();
+    Deque<String> toLookAt = new ArrayDeque<>(step.after());
+    while (!toLookAt.isEmpty()) {
+      String id = toLookAt.pop();
+      Optional<Step> above = step(id);
+      if (seen.add(id) && above.isPresent()) {
+        if (above.get().stripOnly()) {
+          toLookAt.addAll(above.get().after());
+        } else {
+          over.add(id);
+        }
+      }
+    }
+    return over;
   }
 
   /** The part with this id; empty where there is none. */

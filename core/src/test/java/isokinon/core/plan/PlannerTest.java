@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
-import isokinon.core.sheet.SheetReader;
 import isokinon.core.sheet.ShippedSheet;
 import isokinon.core.sheet.Step;
+import isokinon.core.sheet.reading.SheetReader;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -3,7 +3,7 @@ package isokinon.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.sheet.Sheet;
-import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.reading.SheetReader;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;

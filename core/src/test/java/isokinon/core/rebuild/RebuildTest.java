@@ -74,7 +74,7 @@ class RebuildTest {
             bench.refused(
                 new JobAct.ProvedSafe("compressed-air", Optional.of(new Reading(1.4, "bar")))))
         .isEqualTo(
-            "1.4 bar is over the 0 bar that counts as safe. It stays live until it reads under that.");
+            "1.4 bar is over the 0 bar that counts as safe. It stays live until it reads no more than that.");
     assertThat(bench.refused(new JobAct.ProvedSafe("compressed-air", Optional.empty())))
         .startsWith("Read the gauge");
     assertThat(bench.refused(new JobAct.ProvedSafe("dragons", Optional.empty())))

@@ -3,6 +3,8 @@ package isokinon.core.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import isokinon.core.sheet.reading.SheetReader;
+import isokinon.core.sheet.reading.SheetReading;
 import isokinon.core.value.Fault;
 import java.time.Duration;
 import java.util.List;

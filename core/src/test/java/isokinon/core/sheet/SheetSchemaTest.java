@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
+import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.value.Code;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,5 +1,6 @@
 package isokinon.core.sheet;
 
+import isokinon.core.sheet.reading.SheetReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;

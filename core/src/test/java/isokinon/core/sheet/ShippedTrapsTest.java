@@ -16,7 +16,7 @@ class ShippedTrapsTest {
             how.checks().stream().map(Handling.Check::ask),
             how.cautions().stream().map(Handling.Caution::say),
             how.apply().stream().map(Handling.Apply::what),
-            Stream.of(how.power()))
+            how.power().stream())
         .flatMap(s -> s);
   }
 
@@ -54,10 +54,10 @@ class ShippedTrapsTest {
           linear-twin-diaphragm-80 | hose-a-off | clip ears
           linear-twin-diaphragm-80 | switch-out | will not start
           linear-twin-diaphragm-80 | filter-out | process gas coming back
-          oil-two-piston-50 | sleeve-a-out | on the vertical
-          oil-two-piston-50 | oil-out | non-detergent
+          oil-two-piston-50 | sleeve-a-out | straight up, one straight down
+          oil-two-piston-50 | oil-in | non-detergent
           oil-two-piston-50 | oil-out | milky
-          oil-two-piston-50 | side-a-closed | side B still open
+          oil-two-piston-50 | side-a-closed | other side still open
           oil-two-piston-50 | diaphragm-a-off | toward the oil
           tube-push-in-8 | rollers-out | never by mouth
           tube-push-in-8 | rollers-out | seen but not felt

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import isokinon.core.sheet.Handling.Fastening;
 import isokinon.core.sheet.Handling.Layout;
+import isokinon.core.sheet.OnlyFor;
 import java.time.LocalDate;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -19,7 +20,21 @@ class TorqueTest {
 
   private static final LocalDate TODAY = LocalDate.of(2026, 3, 17);
   private static final Fastening CAP =
-      new Fastening(8, Layout.CIRCLE, "M8", 14, 16, "dry", "none", 24, 24, "", false, "");
+      new Fastening(
+          8,
+          Layout.CIRCLE,
+          "M8",
+          14,
+          16,
+          "dry",
+          "none",
+          24,
+          24,
+          "",
+          false,
+          "",
+          false,
+          OnlyFor.EVERY_JOB);
 
   // ---- setting with an adapter ----------------------------------------------------------------
 

@@ -36,13 +36,7 @@ public class Clipboard {
   /** The papers of {@code rebuild} as one PDF; before the take-in there is only its head. */
   public byte[] pdf(BenchView.PumpHead pump, Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
-    Plan plan =
-        rebuild
-            .plan()
-            .orElse(
-                new Plan(
-                    List.of(), List.of(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), List.of(),
-                    List.of(), List.of(), true));
+    Plan plan = rebuild.plan().orElse(Plan.NOTHING);
     List<String> strip = rebuild.route();
     Map<String, Object> values = new HashMap<>();
     values.put("tag", pump.tag());
@@ -51,7 +45,7 @@ public class Clipboard {
         "sheet", "Sheet " + sheet.id() + " revision " + sheet.revision() + ". " + sheet.note());
     values.put(
         "hazards",
-        sheet.hazards().stream()
+        rebuild.hazards().stream()
             .map(h -> new HazardLine(h.title(), h.act() + ". " + h.ask()))
             .toList());
     values.put("steps", strip.stream().map(id -> step(sheet, id)).toList());
@@ -81,7 +75,7 @@ public class Clipboard {
   public record JointBlanks(String title, String asked, List<List<Integer>> rows) {}
 
   private static StepLine step(Sheet sheet, String id) {
-    Handling how = sheet.handling(id).orElse(Handling.PLAIN);
+    Handling how = sheet.handling(id).orElse(Handling.PLAIN).during(true);
     return new StepLine(
         sheet.step(id).map(s -> s.strip()).orElse(id),
         stand(how),

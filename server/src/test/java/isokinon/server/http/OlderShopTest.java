@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
 import isokinon.server.ApiClient;
 import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
@@ -105,13 +108,35 @@ class OlderShopTest {
         .forEachRemaining(
             f -> {
               if (then.has(f.getKey()) && !List.of("parts", "decide").contains(f.getKey())) {
-                assertThat(f.getValue()).as(f.getKey()).isEqualTo(then.path(f.getKey()));
+                assertThat(asToldThen(f.getValue(), then.path(f.getKey())))
+                    .as(f.getKey())
+                    .isEqualTo(then.path(f.getKey()));
               }
             });
     assertThat(now("/rebuilds/" + id + "/log").findValuesAsText("say"))
         .isEqualTo(then.path("log").findValuesAsText("say"));
     assertThat(now("/rebuilds/" + id + "/drawing").findValuesAsText("word"))
         .isEqualTo(then.path("rails").findValuesAsText("word"));
+  }
+
+  /** An answer without the fields that were not told then, and one step where now are several. */
+  private static JsonNode asToldThen(JsonNode now, JsonNode then) {
+    if (now.isArray() && then.isTextual()) {
+      return now.isEmpty() ? new TextNode("") : now.get(0);
+    }
+    if (now.isArray() && then.size() == now.size()) {
+      ArrayNode told = JSON.createArrayNode();
+      for (int i = 0; i < now.size(); i++) {
+        told.add(asToldThen(now.get(i), then.get(i)));
+      }
+      return told;
+    }
+    if (now.isObject() && then.isObject()) {
+      ObjectNode told = JSON.createObjectNode();
+      then.fieldNames().forEachRemaining(n -> told.set(n, asToldThen(now.path(n), then.path(n))));
+      return told;
+    }
+    return now;
   }
 
   @Test

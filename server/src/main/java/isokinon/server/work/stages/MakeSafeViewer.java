@@ -43,7 +43,7 @@ class MakeSafeViewer {
 
   List<Gate> gates(Rebuild rebuild) {
     List<Gate> gates = new ArrayList<>();
-    for (Sheet.Hazard h : rebuild.sheet().hazards()) {
+    for (Sheet.Hazard h : rebuild.hazards()) {
       Optional<GateAnswer> answer = rebuild.gate(h.id());
       gates.add(
           new Gate(
@@ -55,7 +55,9 @@ class MakeSafeViewer {
               h.ask(),
               h.kind(),
               h.unit(),
+              h.min(),
               h.max(),
+              h.orConfirm(),
               h.licensed(),
               false,
               answer.isPresent(),
@@ -77,6 +79,8 @@ class MakeSafeViewer {
                   Handling.Answer.CONFIRM,
                   "",
                   Optional.empty(),
+                  Optional.empty(),
+                  "",
                   false,
                   true,
                   answer.isPresent(),

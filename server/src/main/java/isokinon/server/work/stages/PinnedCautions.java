@@ -33,7 +33,10 @@ final class PinnedCautions {
   static List<Pin> of(Rebuild rebuild, Handling how, List<Part> parts) {
     List<Pin> pins = new ArrayList<>();
     if (!how.power().isEmpty()) {
-      pins.add(new Pin(PinMark.MAINS, "Under power for this step: " + lower(how.power()) + "."));
+      pins.add(
+          new Pin(
+              PinMark.MAINS,
+              "Under power for this step: " + lower(String.join("; ", how.power())) + "."));
     }
     rebuild.sheet().hazards().stream()
         .filter(h -> how.hazards().contains(h.id()) && PINNED.containsKey(h.energy()))

@@ -68,7 +68,7 @@ public class ProofViewer {
             ? rebuild.calibration(t).map(c -> c.mlPerTurn() * t.runs().get().turns())
             : answer.flatMap(e -> e.act().reading()).map(Reading::value),
         answer.map(e -> PartAssessment.by(e.who(), e.act().gauge())).orElse(""),
-        t.backTo().isEmpty() ? "" : rebuild.sheet().stepSentence(t.backTo()),
+        t.backTo().stream().map(rebuild.sheet()::stepSentence).toList(),
         rebuild.clock(t.id()).map(s -> s.plusSeconds(t.clockSeconds())).map(Instant::toString),
         t.afterWaits(),
         t.runs().isPresent(),

@@ -33,6 +33,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** The step in hand: its sentence, what goes with it, what is still missing. */
@@ -58,7 +59,7 @@ class StepViewer {
     boolean stripping = rebuild.stage() == Stage.STRIP;
     List<String> done = stripping ? rebuild.stripped() : rebuild.built();
     int left = stripping ? rebuild.stripLeft().size() : rebuild.buildLeft().size();
-    Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN);
+    Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN).during(stripping);
     Optional<Step> step = rebuild.sheet().step(id);
     List<Part> parts =
         step.stream()
@@ -80,20 +81,13 @@ class StepViewer {
         turn(rebuild, how.pose(), stripping),
         Text.words(how.pose()),
         how.tools().stream().map(Text::tool).toList(),
-        how.toolInHand().isPresent() && !how.toolInHand().equals(toolBefore(rebuild, done)),
+        how.toolInHand().isPresent()
+            && !how.toolInHand().equals(toolBefore(rebuild, done, stripping)),
         step.map(s -> stripping ? s.stripMinutes() : s.buildMinutes())
             .or(() -> rebuild.sheet().buildOnlyStep(id).map(BuildOnlyStep::buildMinutes))
             .orElse(0.0),
-        stripping
-            ? List.of()
-            : how.apply().stream()
-                .map(
-                    a ->
-                        Text.sentence(a.what())
-                            + ", "
-                            + rebuild.sheet().partName(a.to()).toLowerCase(Locale.ROOT))
-                .toList(),
-        cautions(rebuild, how, stripping),
+        stripping ? List.of() : how.apply().stream().map(a -> applied(rebuild, a)).toList(),
+        cautions(rebuild, id, how, stripping),
         stripping
             ? List.of()
             : parts.stream().map(Part::facing).filter(f -> !f.isEmpty()).distinct().toList(),
@@ -104,26 +98,39 @@ class StepViewer {
         PinnedCautions.of(rebuild, how, parts),
         beside(rebuild, id, stripping),
         places,
-        how.power(),
+        String.join("; ", how.power()),
         step.map(Step::learnedJobs).orElse(0));
   }
 
-  private List<String> cautions(Rebuild rebuild, Handling how, boolean stripping) {
+  /** A substance, how much of it, and what it goes on. */
+  private static String applied(Rebuild rebuild, Handling.Apply a) {
+    return Text.sentence(a.what())
+        + a.amount().map(m -> " " + Text.plain(m.value()) + " " + m.unit().sign()).orElse("")
+        + ", "
+        + a.to().stream()
+            .map(p -> rebuild.sheet().partName(p).toLowerCase(Locale.ROOT))
+            .collect(Collectors.joining(", "));
+  }
+
+  private List<String> cautions(Rebuild rebuild, String id, Handling how, boolean stripping) {
     List<String> said = new ArrayList<>();
     if (!stripping) {
-      how.apply().forEach(a -> lubricantRefused(rebuild, a).ifPresent(said::add));
+      how.apply().forEach(a -> lubricantRefused(rebuild, a).forEach(said::add));
     }
-    how.cautions().stream()
-        .filter(c -> c.when().shown(stripping))
-        .filter(c -> c.holdsFor(stripping ? rebuild.fitted().material() : rebuild.goesIn()))
-        .map(Handling.Caution::say)
-        .forEach(said::add);
+    rebuild.cautions(id).stream().map(Handling.Caution::say).forEach(said::add);
     return said;
   }
 
   /** A lubricant is a fluid too: one that attacks the part it is put on is refused. */
-  private Optional<String> lubricantRefused(Rebuild rebuild, Handling.Apply apply) {
-    Optional<Part> part = rebuild.sheet().part(apply.to());
+  private List<String> lubricantRefused(Rebuild rebuild, Handling.Apply apply) {
+    return apply.to().stream()
+        .flatMap(part -> refusedOn(rebuild, apply.what(), part).stream())
+        .distinct()
+        .toList();
+  }
+
+  private Optional<String> refusedOn(Rebuild rebuild, String lubricant, String partId) {
+    Optional<Part> part = rebuild.sheet().part(partId);
     Optional<String> material =
         part.flatMap(Part::role)
             .flatMap(
@@ -133,7 +140,7 @@ class StepViewer {
                         : rebuild.material(role));
     return library
         .materials()
-        .fluid(apply.what())
+        .fluid(lubricant)
         .flatMap(
             f ->
                 material
@@ -203,16 +210,23 @@ class StepViewer {
       done.addAll(rebuild.built());
     }
     for (String id : done) {
-      String was = rebuild.sheet().handling(id).map(Handling::pose).orElse("");
+      boolean built = rebuild.built().contains(id);
+      String was = rebuild.sheet().handling(id).map(h -> h.during(!built).pose()).orElse("");
       now = was.isEmpty() ? now : was;
     }
     return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Text.words(pose));
   }
 
-  private static Optional<String> toolBefore(Rebuild rebuild, List<String> done) {
+  private static Optional<String> toolBefore(
+      Rebuild rebuild, List<String> done, boolean stripping) {
     Optional<String> tool = Optional.empty();
     for (String id : done) {
-      tool = rebuild.sheet().handling(id).flatMap(Handling::toolInHand).or(lastOf(tool));
+      tool =
+          rebuild
+              .sheet()
+              .handling(id)
+              .flatMap(h -> h.during(stripping).toolInHand())
+              .or(lastOf(tool));
     }
     return tool;
   }
@@ -318,8 +332,8 @@ class StepViewer {
     for (int i = 1; i < left.size() && next.size() < STEPS_AHEAD; i++) {
       String id = left.get(i);
       String before = left.get(i - 1);
-      Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN);
-      Handling was = rebuild.sheet().handling(before).orElse(Handling.PLAIN);
+      Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN).during(stripping);
+      Handling was = rebuild.sheet().handling(before).orElse(Handling.PLAIN).during(stripping);
       next.add(
           new NextStep(
               done + i + 1,

@@ -6,6 +6,7 @@ import isokinon.core.plan.Planner;
 import isokinon.core.plan.RouteOption;
 import isokinon.core.plan.UnplannableRequest;
 import isokinon.core.rebuild.Rebuild;
+import isokinon.core.sheet.Following;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.work.lives.Forecast;
@@ -107,7 +108,9 @@ final class WaysViewer {
       return Optional.of(
           new Planner()
               .plan(
-                  rebuild.written().by(ways),
+                  rebuild
+                      .written()
+                      .by(new Following(ways, rebuild.fitted().material(), rebuild.goesIn())),
                   new PlanRequest(
                       asked.renew(),
                       asked.inspect(),

@@ -12,7 +12,7 @@ import static org.mockito.Mockito.when;
 
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
-import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.server.access.People;
 import isokinon.server.db.DataVersions;

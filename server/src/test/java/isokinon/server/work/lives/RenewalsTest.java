@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import isokinon.core.sheet.SheetReader;
+import isokinon.core.sheet.reading.SheetReader;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.materials.WetKitRow;

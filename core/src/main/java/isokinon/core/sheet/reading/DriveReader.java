@@ -1,7 +1,8 @@
-package isokinon.core.sheet;
+package isokinon.core.sheet.reading;
 
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.MagnetMargin;
+import isokinon.core.sheet.Sheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,15 @@
-package isokinon.core.sheet;
+package isokinon.core.sheet.reading;
 
-import isokinon.core.sheet.Handling.About;
-import isokinon.core.sheet.Handling.When;
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.CalledFor;
+import isokinon.core.sheet.Family;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.School;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Sides;
+import isokinon.core.sheet.Step;
+import isokinon.core.sheet.StepOrder;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import java.io.StringReader;
@@ -13,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.error.MarkedYAMLException;
@@ -37,9 +46,6 @@ public final class SheetReader {
 
   /** Most parts, steps or build-only steps of one sheet: planning stays within two seconds. */
   public static final int MOST_ROWS = 500;
-
-  private static final String LOCKED_AGAIN =
-      "Drive isolated and locked again, tried dead, before hands go back in";
 
   private final boolean strict;
 
@@ -121,10 +127,21 @@ public final class SheetReader {
         f.each("steps", this::step),
         f.each("buildOnly", this::buildOnly),
         f.each(
-            "kits", k -> new Sheet.Kit(k.required("id"), k.wanted("title", ""), k.counts("parts"))),
+            "kits",
+            k ->
+                new Sheet.Kit(
+                    k.required("id"),
+                    k.wanted("title", ""),
+                    k.counts("parts"),
+                    HandlingReader.onlyFor(k))),
         f.each("proof", this::proof),
         f.each("hazards", this::hazard),
-        f.each("schools", this::school),
+        Stream.concat(
+                f.each("schools", s -> school(s, false)).stream(),
+                f.each("variants", s -> school(s, true)).stream())
+            .toList(),
+        f.each("order", this::order),
+        f.each("sides", s -> new Sides(s.required("id"), s.words("a"), s.words("b"))),
         f.each(
             "hardware",
             h -> new Sheet.Hardware(h.required("id"), h.wanted("title", ""), h.words("differs"))),
@@ -143,10 +160,23 @@ public final class SheetReader {
         f.code("view", Sheet.View.class, Sheet.View.AXIS));
   }
 
-  private School school(Fields f) {
+  private StepOrder order(Fields f) {
+    boolean strip = f.has("strip");
+    if (strip == f.has("build")) {
+      f.fault("", "an order says \"strip\" or \"build\", and one of them only");
+    }
+    List<String> steps = f.words(strip ? "strip" : "build");
+    if (steps.size() < 2) {
+      f.fault(strip ? "strip" : "build", "an order has two steps or more");
+    }
+    return new StepOrder(steps, strip, f.text("because"), HandlingReader.onlyFor(f));
+  }
+
+  private School school(Fields f, boolean variant) {
     return new School(
         f.required("id"),
         f.required("ask"),
+        variant,
         f.each(
             "ways",
             w ->
@@ -198,27 +228,48 @@ public final class SheetReader {
                     l.optionalNumber("new"))),
         f.words("look"),
         f.optionalNumber("mostHours", 1, 1e6),
+        new TreeSet<>(f.wordOrWords("way")),
         new TreeSet<>(f.words("onlyFor")),
         f.text("like"),
         f.text("same"),
         f.text("because"));
   }
 
+  private Step.OwnWay ownWay(Fields f) {
+    return new Step.OwnWay(
+        HandlingReader.onlyFor(f),
+        f.optional("strip"),
+        f.optional("build"),
+        f.optionalNumber("stripMinutes", 0, 100_000),
+        f.optionalNumber("buildMinutes", 0, 100_000),
+        HandlingReader.apart(f, "stripping"),
+        HandlingReader.apart(f, "building"));
+  }
+
   private Step step(Fields f) {
     String id = f.required("id");
+    boolean stripOnly = f.flag("stripOnly");
+    if (stripOnly && f.number("buildMinutes", 0, 0, 100_000) > 0) {
+      f.fault("buildMinutes", "a step that is only stripped takes no time to build");
+    }
     return new Step(
         id,
         f.wanted("strip", id),
-        f.wanted("build", id),
+        stripOnly ? f.text("build") : f.wanted("build", id),
         f.words("frees"),
+        f.words("aside"),
         f.words("disturbs"),
         f.words("after"),
         f.wordLists("afterAny"),
+        f.words("needs"),
+        f.words("excludes"),
+        stripOnly,
         f.number("stripMinutes", 0, 0, 100_000),
         f.number("buildMinutes", 0, 0, 100_000),
         0,
         f.text("route"),
-        handling(f, id));
+        f.each("byWay", this::ownWay),
+        HandlingReader.handling(f, id));
   }
 
   private BuildOnlyStep buildOnly(Fields f) {
@@ -228,112 +279,43 @@ public final class SheetReader {
         f.wanted("build", id),
         f.words("after"),
         f.words("before"),
-        f.words("with"),
+        calledFor(f),
         f.words("beside"),
         f.number("buildMinutes", 0, 0, 100_000),
         f.number("waitMinutes", 0, 0, 1_000_000),
-        handling(f, id));
+        HandlingReader.handling(f, id));
   }
 
-  private Handling handling(Fields f, String step) {
-    List<Handling.Check> checks = new ArrayList<>();
-    Optional<Power> power =
-        f.inner("power", p -> new Power(p.required("why"), p.required("clear")));
-    power.ifPresent(p -> checks.add(heldBack(step + "-clear", p.clear, When.BOTH, About.POWER)));
-    List<Mark> marks =
-        f.each("marks", m -> new Mark(m.required("id"), m.required("make"), m.required("meet")));
-    marks.forEach(m -> checks.add(heldBack(m.id + "-made", m.make, When.STRIP, About.MARK)));
-    checks.addAll(f.each("checks", this::check));
-    marks.forEach(m -> checks.add(heldBack(m.id + "-met", m.meet, When.BUILD, About.MARK)));
-    power.ifPresent(
-        p -> checks.add(heldBack(step + "-isolated", LOCKED_AGAIN, When.BOTH, About.POWER)));
-    return new Handling(
-        f.text("pose"),
-        f.words("tools"),
-        f.words("hazards"),
-        f.each(
-            "cautions",
-            c ->
-                new Handling.Caution(
-                    c.code("when", When.class, When.BOTH),
-                    c.required("say"),
-                    c.text("way"),
-                    new TreeSet<>(c.words("onlyFor")))),
-        f.inner("fastening", this::fastening),
-        f.each(
-            "apply", a -> new Handling.Apply(a.required("what"), a.required("to"), a.text("way"))),
-        List.copyOf(checks),
-        f.text("way"),
-        power.map(Power::why).orElse(""));
-  }
-
-  /** A mark across a joint: made before it parts, met again when it closes. */
-  private record Mark(String id, String make, String meet) {}
-
-  /** The drive under power: why, and who stands clear. */
-  private record Power(String why, String clear) {}
-
-  private static Handling.Check heldBack(String id, String ask, When when, About about) {
-    return new Handling.Check(
-        id,
-        ask,
-        Handling.Answer.CONFIRM,
-        when,
-        true,
-        "",
-        Optional.empty(),
-        Optional.empty(),
-        about,
-        "",
-        false);
-  }
-
-  private Handling.Check check(Fields f) {
-    return new Handling.Check(
-        f.required("id"),
-        f.wanted("ask", ""),
-        f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
-        f.code("when", When.class, When.BUILD),
-        f.flag("hold"),
-        f.text("unit"),
-        f.optionalNumber("min"),
-        f.optionalNumber("max"),
-        About.STEP,
-        f.text("way"),
-        f.flag("pair"));
-  }
-
-  private Handling.Fastening fastening(Fields f) {
-    double min = f.number("minNm", 0, 0, 10_000);
-    double max = f.number("maxNm", min, 0, 10_000);
-    if (max < min) {
-      f.fault("maxNm", "torque max " + max + " N·m is under min " + min + " N·m");
+  /** {@code with} is the short form of {@code when: {renewed: ...}}. */
+  private static CalledFor calledFor(Fields f) {
+    if (f.has("with") && f.has("when")) {
+      f.fault("with", "\"with\" stands alone; beside \"when\" it is when: {renewed: ...}");
     }
-    return new Handling.Fastening(
-        f.integer("count", 1, 1, 200),
-        f.code("layout", Handling.Layout.class, Handling.Layout.CIRCLE),
-        f.text("thread"),
-        min,
-        max,
-        f.text("threads"),
-        f.text("locker"),
-        f.number("retorqueHours", 0, 0, 1000),
-        f.number("cureHours", Handling.Fastening.USUAL_CURE_HOURS, 0, 1000),
-        f.text("across"),
-        f.flag("guidance"),
-        f.text("way"));
+    return f.inner(
+            "when",
+            w ->
+                new CalledFor(
+                    w.words("renewed"),
+                    w.words("off"),
+                    w.words("back"),
+                    w.words("steps"),
+                    w.words("without")))
+        .orElseGet(() -> CalledFor.renewing(f.words("with")));
   }
 
   private Sheet.ProofTest proof(Fields f) {
+    Optional<Double> min = f.optionalNumber("min");
+    Optional<Double> max = f.optionalNumber("max");
+    f.inOrder(min, max);
     return new Sheet.ProofTest(
         f.required("id"),
         f.wanted("ask", ""),
         f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
         f.text("unit"),
-        f.optionalNumber("min"),
-        f.optionalNumber("max"),
+        min,
+        max,
         f.integer("clockSeconds", 0, 0, 1_000_000),
-        f.text("backTo"),
+        f.wordOrWords("backTo"),
         f.inner(
             "runs",
             r ->
@@ -343,10 +325,17 @@ public final class SheetReader {
                     r.number("withinPct", 1, 0.01, 100))),
         f.optionalNumber("rpm"),
         f.number("againHours", 0, 0, 10_000),
-        f.flag("afterWaits"));
+        f.flag("afterWaits"),
+        f.flag("beforeStart"),
+        f.words("hazards"),
+        f.words("cautions"),
+        HandlingReader.onlyFor(f));
   }
 
   private Sheet.Hazard hazard(Fields f) {
+    Optional<Double> min = f.optionalNumber("min");
+    Optional<Double> max = f.optionalNumber("max");
+    f.inOrder(min, max);
     return new Sheet.Hazard(
         f.required("id"),
         f.code("energy", Sheet.Energy.class, Sheet.Energy.PRESSURE),
@@ -356,8 +345,12 @@ public final class SheetReader {
         f.wanted("ask", ""),
         f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
         f.text("unit"),
-        f.optionalNumber("max"),
-        f.flag("licensed"));
+        min,
+        max,
+        f.text("orConfirm"),
+        f.flag("licensed"),
+        f.flag("whereMet"),
+        HandlingReader.onlyFor(f));
   }
 
   private static void refuseShared(

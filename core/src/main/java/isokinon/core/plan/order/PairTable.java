@@ -1,4 +1,4 @@
-package isokinon.core.plan;
+package isokinon.core.plan.order;
 
 import java.util.Arrays;
 

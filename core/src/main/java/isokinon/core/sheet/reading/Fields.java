@@ -1,4 +1,4 @@
-package isokinon.core.sheet;
+package isokinon.core.sheet.reading;
 
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
@@ -162,6 +162,11 @@ final class Fields {
     return list(key, (p, node) -> scalar(p, node).orElse(""));
   }
 
+  /** One word, or a list of them. */
+  List<String> wordOrWords(String key) {
+    return has(key) && values.get(key) instanceof ScalarNode ? List.of(text(key)) : words(key);
+  }
+
   List<List<String>> wordLists(String key) {
     return list(
         key,
@@ -187,6 +192,20 @@ final class Fields {
           fields.refuseUnknown();
           return value;
         });
+  }
+
+  /** Like {@link #each}; a single one need not stand in a list. */
+  <T> List<T> oneOrEach(String key, Function<Fields, T> read) {
+    return has(key) && values.get(key) instanceof MappingNode
+        ? inner(key, read).stream().toList()
+        : each(key, read);
+  }
+
+  /** Tells where the least value is over the greatest. */
+  void inOrder(Optional<Double> min, Optional<Double> max) {
+    if (min.isPresent() && max.isPresent() && min.get() > max.get()) {
+      fault("min", "min " + plain(min.get()) + " is over max " + plain(max.get()));
+    }
   }
 
   /** The line each item of a list begins on. */

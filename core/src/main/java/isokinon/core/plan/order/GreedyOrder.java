@@ -1,6 +1,6 @@
-package isokinon.core.plan;
+package isokinon.core.plan.order;
 
-import isokinon.core.plan.OrderProblem.Order;
+import isokinon.core.plan.order.OrderProblem.Order;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;

@@ -1,5 +1,14 @@
-package isokinon.core.sheet;
+package isokinon.core.sheet.reading;
 
+import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.CalledFor;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Part;
+import isokinon.core.sheet.School;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Sides;
+import isokinon.core.sheet.Step;
+import isokinon.core.sheet.StepOrder;
 import isokinon.core.value.Fault;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -8,6 +17,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.stream.Stream;
 
 /**
@@ -43,6 +53,9 @@ final class SheetRules {
             "proof",
             "hazards",
             "schools",
+            "variants",
+            "order",
+            "sides",
             "hardware")) {
       List<Integer> starts = root.linesOf(key);
       for (int i = 0; i < starts.size(); i++) {
@@ -65,7 +78,10 @@ final class SheetRules {
       sheet.hardware().get(i).differs().forEach(p -> known(path, p, parts, "part"));
     }
     unique("kits", sheet.kits().stream().map(Sheet.Kit::id).toList(), new HashSet<>());
+    checkSides(build);
     checkSteps(build, hazards);
+    checkOrders(build);
+    checkMarks();
     checkParts();
     checkSchools();
     for (int i = 0; i < sheet.kits().size(); i++) {
@@ -73,9 +89,9 @@ final class SheetRules {
       sheet.kits().get(i).parts().keySet().forEach(p -> known(path + ".parts", p, parts, "part"));
     }
     for (int i = 0; i < sheet.proof().size(); i++) {
-      String back = sheet.proof().get(i).backTo();
-      if (!back.isEmpty()) {
-        known("proof[" + i + "].backTo", back, build, "step");
+      known("proof[" + i + "].backTo", sheet.proof().get(i).backTo(), build, "step");
+      if (strict) {
+        known("proof[" + i + "].hazards", sheet.proof().get(i).hazards(), hazards, "hazard");
       }
     }
     if (faults.isEmpty()) {
@@ -87,9 +103,10 @@ final class SheetRules {
     Set<String> schoolIds = new HashSet<>();
     unique("schools", sheet.schools().stream().map(School::id).toList(), schoolIds);
     Set<String> taken = new HashSet<>();
+    int plain = (int) sheet.schools().stream().filter(s -> !s.variant()).count();
     for (int i = 0; i < sheet.schools().size(); i++) {
       School school = sheet.schools().get(i);
-      String path = "schools[" + i + "]";
+      String path = school.variant() ? "variants[" + (i - plain) + "]" : "schools[" + i + "]";
       for (School.Way way : school.ways()) {
         if (!taken.add(way.id())) {
           fault(path + ".ways", "the way " + way.id() + " is taken");
@@ -103,24 +120,39 @@ final class SheetRules {
       }
     }
     sheet.allSchools().forEach(s -> s.ways().forEach(w -> taken.add(w.id())));
+    eachHandling(
+        (path, how) ->
+            Stream.of(
+                    Stream.of(how.onlyFor()),
+                    how.cautions().stream().map(Handling.Caution::onlyFor),
+                    how.apply().stream().map(Handling.Apply::onlyFor),
+                    how.checks().stream().map(Handling.Check::onlyFor),
+                    how.fastenings().stream().map(Handling.Fastening::onlyFor))
+                .flatMap(s -> s)
+                .forEach(o -> knownWays(path, o.ways(), taken)));
     for (int i = 0; i < sheet.steps().size(); i++) {
-      knownWays("steps[" + i + "]", sheet.steps().get(i).how(), taken);
+      String path = "steps[" + i + "].byWay";
+      sheet.steps().get(i).byWay().forEach(w -> knownWays(path, w.onlyFor().ways(), taken));
     }
-    for (int i = 0; i < sheet.buildOnly().size(); i++) {
-      knownWays("buildOnly[" + i + "]", sheet.buildOnly().get(i).how(), taken);
+    for (int i = 0; i < sheet.parts().size(); i++) {
+      knownWays("parts[" + i + "]", sheet.parts().get(i).ways(), taken);
+    }
+    for (int i = 0; i < sheet.kits().size(); i++) {
+      knownWays("kits[" + i + "]", sheet.kits().get(i).onlyFor().ways(), taken);
+    }
+    for (int i = 0; i < sheet.proof().size(); i++) {
+      knownWays("proof[" + i + "]", sheet.proof().get(i).onlyFor().ways(), taken);
+    }
+    for (int i = 0; i < sheet.hazards().size(); i++) {
+      knownWays("hazards[" + i + "]", sheet.hazards().get(i).onlyFor().ways(), taken);
+    }
+    for (int i = 0; i < sheet.orders().size(); i++) {
+      knownWays("order[" + i + "]", sheet.orders().get(i).onlyFor().ways(), taken);
     }
   }
 
-  private void knownWays(String path, Handling how, Set<String> ways) {
-    Stream.of(
-            Stream.of(how.way()),
-            how.cautions().stream().map(Handling.Caution::way),
-            how.apply().stream().map(Handling.Apply::way),
-            how.checks().stream().map(Handling.Check::way),
-            how.fastening().stream().map(Handling.Fastening::way))
-        .flatMap(s -> s)
-        .filter(w -> !w.isEmpty())
-        .forEach(w -> known(path + ".way", w, ways, "way"));
+  private void knownWays(String path, Set<String> named, Set<String> ways) {
+    named.forEach(w -> known(path + ".way", w, ways, "way"));
   }
 
   /** The standard way of work, and each that differs from it in one school. */
@@ -137,11 +169,11 @@ final class SheetRules {
 
   private void checkDoable(Sheet followed) {
     if (faults.isEmpty()) {
-      checkReachable(followed);
-      checkBuildable(followed);
+      new OrderRules(sheet, followed, this::fault).check();
     }
     if (faults.isEmpty()) {
       checkFreed(followed);
+      checkFastenings(followed);
     }
   }
 
@@ -151,20 +183,106 @@ final class SheetRules {
     followed.steps().forEach(s -> off.addAll(s.opens()));
     for (int i = 0; i < sheet.parts().size(); i++) {
       Part part = sheet.parts().get(i);
-      if (part.renew() != Part.Renew.KEEP && !off.contains(part.id())) {
+      if (part.renew() != Part.Renew.KEEP
+          && followed.part(part.id()).isPresent()
+          && !off.contains(part.id())) {
         fault("parts[" + i + "]", "no step frees " + part.id() + " when another way is chosen");
       }
     }
   }
 
+  /** A job closes a joint in one way. */
+  private void checkFastenings(Sheet followed) {
+    for (int i = 0; i < sheet.steps().size(); i++) {
+      oneJoint("steps[" + i + "]", followed, sheet.steps().get(i).id());
+    }
+    for (int i = 0; i < sheet.buildOnly().size(); i++) {
+      oneJoint("buildOnly[" + i + "]", followed, sheet.buildOnly().get(i).id());
+    }
+  }
+
+  private void oneJoint(String path, Sheet followed, String id) {
+    List<Handling.Fastening> joints =
+        followed.handling(id).map(Handling::fastenings).orElse(List.of());
+    boolean byMaterial = joints.stream().anyMatch(f -> !f.onlyFor().materials().isEmpty());
+    if (joints.size() > 1 && !byMaterial) {
+      fault(path + ".fastening", "two joints are closed at once: each needs a way of its own");
+    }
+  }
+
+  private void checkSides(Set<String> build) {
+    unique("sides", sheet.sides().stream().map(Sides::id).toList(), new HashSet<>());
+    for (int i = 0; i < sheet.sides().size(); i++) {
+      known("sides[" + i + "].a", sheet.sides().get(i).a(), build, "step");
+      known("sides[" + i + "].b", sheet.sides().get(i).b(), build, "step");
+    }
+  }
+
+  private void checkOrders(Set<String> build) {
+    for (int i = 0; i < sheet.orders().size(); i++) {
+      StepOrder order = sheet.orders().get(i);
+      String path = "order[" + i + "]";
+      known(path, order.steps(), order.stripping() ? steps : build, "step");
+      if (!order.stripping()) {
+        for (String id : order.steps()) {
+          sheet.step(id).filter(Step::stripOnly).ifPresent(s -> fault(path, id + " is not built"));
+        }
+      }
+    }
+  }
+
+  /** A mark that is made is met, at a step that is built, and what is met was made. */
+  private void checkMarks() {
+    Set<String> made = new HashSet<>();
+    Set<String> met = new HashSet<>();
+    eachHandling(
+        (path, how) -> {
+          for (Handling.Check c : how.checks()) {
+            if (c.about() == Handling.About.MARK && c.mark().isEmpty()) {
+              made.add(c.id().substring(0, c.id().length() - "-made".length()));
+            }
+            if (!c.mark().isEmpty()) {
+              met.add(c.mark());
+            }
+          }
+        });
+    eachHandling(
+        (path, how) -> {
+          for (Handling.Check c : how.checks()) {
+            if (!c.mark().isEmpty() && !made.contains(c.mark())) {
+              fault(path + ".meets", "no mark is called " + c.mark());
+            }
+            if (c.about() == Handling.About.MARK
+                && c.mark().isEmpty()
+                && !met.contains(c.id().substring(0, c.id().length() - "-made".length()))) {
+              fault(path + ".marks", "the mark of " + c.id() + " is never met");
+            }
+          }
+        });
+  }
+
+  private void eachHandling(BiConsumer<String, Handling> look) {
+    for (int i = 0; i < sheet.steps().size(); i++) {
+      look.accept("steps[" + i + "]", sheet.steps().get(i).how());
+    }
+    for (int i = 0; i < sheet.buildOnly().size(); i++) {
+      look.accept("buildOnly[" + i + "]", sheet.buildOnly().get(i).how());
+    }
+  }
+
   private void checkSteps(Set<String> build, Set<String> hazards) {
     Set<String> checkIds = new HashSet<>();
+    Set<String> named = new HashSet<>(build);
+    sheet.sides().forEach(side -> named.addAll(side.names()));
     for (int i = 0; i < sheet.steps().size(); i++) {
       Step step = sheet.steps().get(i);
       String path = "steps[" + i + "]";
       known(path + ".frees", step.frees(), parts, "part");
       known(path + ".disturbs", step.disturbs(), parts, "part");
+      known(path + ".aside", step.aside(), parts, "part");
       known(path + ".after", step.after(), steps, "step");
+      known(path + ".needs", step.needs(), steps, "step");
+      known(path + ".excludes", step.excludes(), steps, "step");
       for (int g = 0; g < step.afterAny().size(); g++) {
         known(path + ".afterAny[" + g + "]", step.afterAny().get(g), steps, "step");
       }
@@ -179,9 +297,14 @@ final class SheetRules {
     for (int i = 0; i < sheet.buildOnly().size(); i++) {
       BuildOnlyStep step = sheet.buildOnly().get(i);
       String path = "buildOnly[" + i + "]";
-      known(path + ".after", step.after(), build, "step");
-      known(path + ".before", step.before(), build, "step");
-      known(path + ".with", step.with(), parts, "part");
+      known(path + ".after", step.after(), named, "step");
+      known(path + ".before", step.before(), named, "step");
+      CalledFor c = step.calledFor();
+      known(path + ".with", c.renewed(), parts, "part");
+      known(path + ".when.off", c.off(), parts, "part");
+      known(path + ".when.back", c.back(), parts, "part");
+      known(path + ".when.steps", c.steps(), named, "step");
+      known(path + ".when.without", c.without(), named, "step");
       known(path + ".beside", step.beside(), parts, "part");
       handling(path, step.how(), hazards, checkIds);
     }
@@ -190,6 +313,8 @@ final class SheetRules {
   private void handling(String path, Handling how, Set<String> hazards, Set<String> checkIds) {
     if (strict) {
       known(path + ".hazards", how.hazards(), hazards, "hazard");
+      known(path + ".hazards", how.stripping().hazards().orElse(List.of()), hazards, "hazard");
+      known(path + ".hazards", how.building().hazards().orElse(List.of()), hazards, "hazard");
       how.apply().forEach(a -> known(path + ".apply", a.to(), parts, "part"));
     }
     for (Handling.Check check : how.checks()) {
@@ -217,50 +342,6 @@ final class SheetRules {
       }
       if (strict && part.place().isPresent() && !lineIds.contains(part.place().get().line())) {
         fault("parts[" + i + "].place", "no line is called " + part.place().get().line());
-      }
-    }
-  }
-
-  private void checkReachable(Sheet followed) {
-    Set<String> done = new HashSet<>();
-    boolean grew = true;
-    while (grew) {
-      grew = false;
-      for (Step step : followed.steps()) {
-        if (!done.contains(step.id())
-            && done.containsAll(step.after())
-            && (step.afterAny().isEmpty()
-                || step.afterAny().stream().anyMatch(done::containsAll))) {
-          grew |= done.add(step.id());
-        }
-      }
-    }
-    for (int i = 0; i < sheet.steps().size(); i++) {
-      String id = sheet.steps().get(i).id();
-      if (!done.contains(id) && followed.step(id).isPresent()) {
-        fault("steps[" + i + "].after", "cycle: " + id + " can never be done, it waits for itself");
-      }
-    }
-  }
-
-  /** Build steps, with those that only building has, must not wait for each other either. */
-  private void checkBuildable(Sheet followed) {
-    Map<String, Set<String>> before = new HashMap<>();
-    followed.steps().forEach(s -> before.put(s.id(), new HashSet<>()));
-    followed.buildOnly().forEach(b -> before.put(b.id(), new HashSet<>(b.after())));
-    followed.steps().forEach(s -> s.after().forEach(inner -> before.get(inner).add(s.id())));
-    followed.buildOnly().forEach(b -> b.before().forEach(later -> before.get(later).add(b.id())));
-    Set<String> built = new HashSet<>();
-    while (before.entrySet().stream()
-        .filter(e -> built.containsAll(e.getValue()))
-        .map(e -> built.add(e.getKey()))
-        .reduce(false, Boolean::logicalOr)) {
-      // goes on as long as another step could be built
-    }
-    for (int i = 0; i < sheet.buildOnly().size(); i++) {
-      String id = sheet.buildOnly().get(i).id();
-      if (!built.contains(id) && followed.buildOnlyStep(id).isPresent()) {
-        fault("buildOnly[" + i + "]", "cycle: " + id + " can never be built, it waits for itself");
       }
     }
   }

@@ -1,5 +1,6 @@
-package isokinon.core.sheet;
+package isokinon.core.sheet.reading;
 
+import isokinon.core.sheet.Sheet;
 import isokinon.core.value.Fault;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,7 @@
-package isokinon.core.plan;
+package isokinon.core.plan.order;
 
-import isokinon.core.plan.OrderProblem.Item;
-import isokinon.core.plan.OrderProblem.Order;
+import isokinon.core.plan.order.OrderProblem.Item;
+import isokinon.core.plan.order.OrderProblem.Order;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
