@@ -1,5 +1,7 @@
+import { useState } from "react";
 import { NumberInput, ReadingField } from "../../../parts/ReadingField";
 import type { CheckView } from "../../../api/types";
+import { useSettings } from "../../../parts/settings";
 import { Mark } from "../../../parts/Mark";
 import { rounded, unitWord } from "../../../text/numbers";
 import { useDraft } from "../../../parts/useDraft";
@@ -14,11 +16,14 @@ export function Check({
   link,
   view,
 }: { check: CheckView; number: number; step: string } & StageProps) {
+  const [leaving, setLeaving] = useState(false);
+  const { who } = useSettings();
   const said = c.answered
     ? `${c.value === null ? "confirmed" : `${rounded(c.value, 2)} ${unitWord(c.unit)}`}, ${c.by}`
     : "";
+  const second = c.passed && c.second && !c.secondBy;
   return (
-    <li className="flex min-h-[56px] items-center gap-4 border-b border-line2 py-1.5">
+    <li className="flex min-h-[56px] flex-wrap items-center gap-x-4 border-b border-line2 py-1.5">
       {c.about === "step" || c.answered ? (
         <Mark state={c.answered ? (c.passed ? "sound" : "renew") : "unknown"} size={20} />
       ) : (
@@ -27,13 +32,28 @@ export function Check({
       <span className="min-w-0 flex-1 text-lead leading-[21px] font-[600]">
         {c.ask}
         {c.hold && <span className="ml-2 text-small font-[640] whitespace-nowrap text-accent">hold point</span>}
+        {c.second && <span className="ml-2 text-small font-[640] whitespace-nowrap text-accent">two people</span>}
         {c.note && <span className="block text-small font-[560] text-soft">{c.note}</span>}
         {limits(c) && <span className="m block text-small text-muted">{limits(c)}</span>}
       </span>
-      {c.kind === "number" && (!c.answered || !c.passed) ? (
+      {c.left ? (
+        <span className="max-w-[240px] text-body text-muted">left: {c.left}</span>
+      ) : c.kind === "number" && (!c.answered || !c.passed) ? (
         <NumberCheck check={c} step={step} link={link} view={view} />
+      ) : second ? (
+        <button
+          type="button"
+          className="press call"
+          disabled={link.busy || who === c.by}
+          onClick={() => void link.act({ kind: "SECONDED", step, check: c.id })}
+        >
+          {who === c.by ? `${said}. Another person looks as well` : `${said}. I looked as well`}
+        </button>
       ) : c.answered ? (
-        <span className="text-body text-muted">{said}</span>
+        <span className="text-body text-muted">
+          {said}
+          {c.secondBy && ` and ${c.secondBy}`}
+        </span>
       ) : (
         <button
           type="button"
@@ -45,7 +65,45 @@ export function Check({
           Confirm <span className="m pl-1 text-small font-medium text-muted">alt {number}</span>
         </button>
       )}
+      {!c.hold && !c.settled && (
+        <button
+          type="button"
+          className="min-h-11 px-1 text-small text-muted underline"
+          aria-expanded={leaving}
+          aria-label={`Leave with a reason: ${c.ask}`}
+          onClick={() => setLeaving(!leaving)}
+        >
+          leave
+        </button>
+      )}
+      {leaving && !c.settled && <Leave check={c} step={step} link={link} />}
     </li>
+  );
+}
+
+/** A check that is no hold point is left: never without a reason. */
+function Leave({ check: c, step, link }: { check: CheckView; step: string; link: StageProps["link"] }) {
+  const [why, setWhy] = useState("");
+  return (
+    <form
+      className="flex w-full items-center gap-2 pl-9"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void link.act({ kind: "CHECK_LEFT", step, check: c.id, because: why });
+      }}
+    >
+      <input
+        className="field min-w-0 flex-1"
+        aria-label={`Why it is left: ${c.ask}`}
+        placeholder="Why it is left"
+        value={why}
+        maxLength={2000}
+        onChange={(e) => setWhy(e.target.value)}
+      />
+      <button type="submit" className="press" disabled={link.busy || !why.trim()}>
+        Leave it
+      </button>
+    </form>
   );
 }
 
@@ -109,5 +167,7 @@ function limits(c: CheckView): string {
   const parts = [];
   if (c.min !== null) parts.push(`at least ${rounded(c.min, 2)}`);
   if (c.max !== null) parts.push(`at most ${rounded(c.max, 2)}`);
+  if (c.markReading !== null && c.within !== null)
+    parts.push(`as marked, ${rounded(c.markReading, 2)} within ${rounded(c.within, 2)}`);
   return parts.length > 0 ? `${parts.join(", ")} ${unitWord(c.unit)}` : "";
 }

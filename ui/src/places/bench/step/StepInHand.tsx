@@ -18,7 +18,7 @@ export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD"
   const step = now.step;
   const [why, setWhy] = useState("");
   if (!step) return null;
-  const open = step.checks.filter((c) => !c.answered || !c.passed);
+  const open = step.checks.filter((c) => !c.settled);
   const fault = faultAt(link.faults, "torque");
   const held = faultAt(link.faults, "wait");
   const done = async () => {
@@ -101,6 +101,12 @@ function Beside({ step }: { step: StepView }) {
   const torque = step.torque;
   const items: [keyof typeof ICONS, string, string][] = [];
   if (step.turn) items.push(["turn", step.turn, `it stands ${step.pose} for this step`]);
+  if (step.rotation)
+    items.push([
+      step.rotation.clockwise ? "clockwise" : "anticlockwise",
+      step.rotation.clockwise ? "Clockwise" : "Anticlockwise",
+      step.rotation.seenFrom ? `seen from ${step.rotation.seenFrom}` : "",
+    ]);
   const [tool, ...more] = step.tools;
   if (tool)
     items.push([
@@ -114,6 +120,7 @@ function Beside({ step }: { step: StepView }) {
       torque.wrench ? `Torque wrench ${torque.wrench}` : "No wrench in the crib fits",
       torque.wrenchBecause,
     ]);
+  if (step.tightBySign) items.push(["torque", step.tightBySign, "no torque is asked here"]);
   const [apply, ...other] = step.apply;
   if (apply) items.push(["apply", apply, other.join("; ") || "nothing else"]);
   const [facing, ...faces] = step.facings;
@@ -121,7 +128,7 @@ function Beside({ step }: { step: StepView }) {
   if (items.length === 0) items.push(["hand", "By hand", "no tool for this step"]);
   return (
     <ul className="flex flex-wrap border-y border-line">
-      {items.slice(0, 4).map(([icon, first, second]) => (
+      {items.map(([icon, first, second]) => (
         <li
           key={icon}
           className="flex min-h-[50px] min-w-[180px] flex-1 items-center gap-2.5 border-line py-1 pr-3 not-first:border-l not-first:pl-3.5"
@@ -130,14 +137,8 @@ function Beside({ step }: { step: StepView }) {
             {ICONS[icon]}
           </svg>
           <span className="min-w-0 leading-[17px]">
-            <b className="line-clamp-2 text-body font-[660]" title={first}>
-              {first}
-            </b>
-            {second && (
-              <span className="block truncate text-small text-muted" title={second}>
-                {second}
-              </span>
-            )}
+            <b className="block text-body font-[660]">{first}</b>
+            {second && <span className="block text-small leading-[15px] text-muted">{second}</span>}
           </span>
         </li>
       ))}
@@ -181,6 +182,13 @@ const CARE: Record<string, string> = {
 };
 
 const line = { fill: "none", stroke: "var(--ink)", strokeWidth: 1.7 } as const;
+const ROTATION = (
+  <g {...line} strokeWidth={2.2}>
+    <path d="M17,5A12,12 0 1 1 5,17" />
+    <path d="M18.5,0.5L10.5,5L18.5,9.5Z" fill="var(--ink)" stroke="none" transform="matrix(-1 0 0 1 34 0)" />
+    <circle cx="17" cy="17" r="3" fill="var(--ink)" stroke="none" />
+  </g>
+);
 const ICONS = {
   tool: (
     <g {...line}>
@@ -214,6 +222,8 @@ const ICONS = {
       <path d="M29,11.5L28.4,5.4L23.6,9.2Z" fill="var(--ink)" stroke="none" />
     </g>
   ),
+  clockwise: ROTATION,
+  anticlockwise: <g transform="matrix(-1 0 0 1 34 0)">{ROTATION}</g>,
   hand: (
     <g {...line}>
       <path d="M9,32V18L6,14V9Q6,7.5 8,7.5T10,9V15V5Q10,3.5 12,3.5T14,5V14V4Q14,2.5 16,2.5T18,4V14V5Q18,3.5 20,3.5T22,5V16Q26,13 28,16L22,24V32Z" />

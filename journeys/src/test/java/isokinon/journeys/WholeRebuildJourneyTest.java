@@ -57,7 +57,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     assertThat(air).hasValue("none at all");
     air.fill("1.4");
     air.press("Enter");
-    rt.sees("1.4 bar is over the 0 bar that counts as safe.");
+    rt.sees("1.4 bar is over the 0.05 bar that counts as safe.");
     air.fill("20 psi");
     air.press("Enter");
     rt.sees("It stays live until it reads no more than that.");

@@ -259,10 +259,16 @@ public class ApiClient {
                   "hazard",
                   subject,
                   "reading",
-                  Map.of("typed", gate.path("kind").asText().equals("number") ? "0" : "")));
+                  Map.of("typed", gate.path("kind").asText().equals("number") ? safe(gate) : "")));
         }
       }
       return does("STAGE_DONE", Map.of("stage", "MAKE_SAFE"));
+    }
+
+    /** A reading that counts as safe: none at all where that does, else the middle. */
+    private static String safe(JsonNode gate) {
+      double min = gate.path("min").asDouble(0);
+      return min <= 0 ? "0" : Double.toString((min + gate.path("max").asDouble(min)) / 2);
     }
 
     public Job answersChecks() {

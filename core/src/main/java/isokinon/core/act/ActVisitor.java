@@ -43,6 +43,12 @@ public interface ActVisitor<R> {
 
   R stepUndone(StepAct.StepUndone act);
 
+  R checkLeft(StepAct.CheckLeft act);
+
+  R seconded(StepAct.Seconded act);
+
+  R foundImpossible(StepAct.FoundImpossible act);
+
   R measured(PartAct.Measured act);
 
   R judged(PartAct.Judged act);

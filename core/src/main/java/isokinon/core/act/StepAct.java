@@ -30,6 +30,56 @@ public sealed interface StepAct extends Act {
   }
 
   /**
+   * A check that is no hold point is left, with the reason.
+   *
+   * @param step strip or build step, id
+   * @param check check of that step, id
+   * @param because the reason
+   */
+  record CheckLeft(String step, String check, String because) implements StepAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.checkLeft(this);
+    }
+
+    @Override
+    public String words() {
+      return because;
+    }
+  }
+
+  /**
+   * A second person looked as well, and says so.
+   *
+   * @param step strip or build step, id
+   * @param check check of that step, id
+   */
+  record Seconded(String step, String check) implements StepAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.seconded(this);
+    }
+  }
+
+  /**
+   * A strip step cannot be done, so another way in is taken from what is off already.
+   *
+   * @param step strip step in hand, id
+   * @param because what stands against it
+   */
+  record FoundImpossible(String step, String because) implements StepAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.foundImpossible(this);
+    }
+
+    @Override
+    public String words() {
+      return because;
+    }
+  }
+
+  /**
    * A matched part goes back.
    *
    * @param step build step in hand, id

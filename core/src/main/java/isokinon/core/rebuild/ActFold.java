@@ -99,6 +99,24 @@ final class ActFold implements ActVisitor<Boolean> {
   }
 
   @Override
+  public Boolean checkLeft(StepAct.CheckLeft act) {
+    fold.steps().leave(event.of(act), fold.building());
+    return SAME_STAGE;
+  }
+
+  @Override
+  public Boolean seconded(StepAct.Seconded act) {
+    fold.steps().second(event.of(act), fold.building());
+    return SAME_STAGE;
+  }
+
+  @Override
+  public Boolean foundImpossible(StepAct.FoundImpossible act) {
+    fold.avoid(act.step());
+    return OTHER_STAGE;
+  }
+
+  @Override
   public Boolean placed(StepAct.Placed act) {
     fold.steps().place(act.place(), act.piece());
     return SAME_STAGE;

@@ -119,6 +119,12 @@ final class EventFold {
     }
   }
 
+  /** Another way in is taken, from what is off already. */
+  void avoid(String step) {
+    scope.askToAvoid(step);
+    plans.forget();
+  }
+
   void judge(BenchEvent<PartAct.Judged> event) {
     String part = event.act().part();
     parts.judge(event);

@@ -6,6 +6,7 @@ import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.PartReading;
 import isokinon.core.act.ProofAct;
+import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.peristaltic.Calibration;
@@ -45,6 +46,9 @@ public final class Rebuild {
     inOrder.put("dressed", "Dressed for the fluid");
     return Collections.unmodifiableMap(inOrder);
   }
+
+  /** Readings are decimal numbers: half of the least step any gauge of the shop shows. */
+  private static final double ROUNDING = 5e-4;
 
   private final EventFold fold;
   private final Optional<Plan> plan;
@@ -279,6 +283,59 @@ public final class Rebuild {
   /** The last answer to a check of a step. */
   public Optional<BenchEvent<StepAct.Checked>> answer(String step, String check) {
     return fold.steps().answerTo(step, check, fold.building());
+  }
+
+  /** Why a check of a step was left; empty where it was not. */
+  public Optional<BenchEvent<StepAct.CheckLeft>> left(String step, String check) {
+    return fold.steps().leftBecause(step, check, fold.building());
+  }
+
+  /** Who looked as well, where a check asks for a second person; empty so far. */
+  public Optional<BenchEvent<StepAct.Seconded>> seconded(String step, String check) {
+    return fold.steps().secondTo(step, check, fold.building());
+  }
+
+  /** What a check is held against where it meets a mark with a reading; empty elsewhere. */
+  public Optional<Double> markReading(Handling.Check check) {
+    return check.within().isPresent() && !check.mark().isEmpty()
+        ? fold.steps().readingOfMark(check.mark())
+        : Optional.empty();
+  }
+
+  /** What a step still waits for at one of its checks. */
+  public enum Open {
+    UNANSWERED,
+    MISSED,
+    SECOND_PERSON
+  }
+
+  /** What a step waits for at a check; empty where it is settled, or was left with a reason. */
+  public Optional<Open> open(String step, Handling.Check check) {
+    if (left(step, check.id()).isPresent()) {
+      return Optional.empty();
+    }
+    if (answer(step, check.id()).isEmpty()) {
+      return Optional.of(Open.UNANSWERED);
+    }
+    if (!passed(step, check)) {
+      return Optional.of(Open.MISSED);
+    }
+    return check.second() && seconded(step, check.id()).isEmpty()
+        ? Optional.of(Open.SECOND_PERSON)
+        : Optional.empty();
+  }
+
+  /** Whether the answer to a check is one that the step may go on with. */
+  public boolean passed(String step, Handling.Check check) {
+    Optional<BenchEvent<StepAct.Checked>> answer = answer(step, check.id());
+    if (answer.isEmpty() || check.kind() == Handling.Answer.CONFIRM) {
+      return answer.isPresent();
+    }
+    double value = answer.get().act().reading().map(Reading::value).orElse(Double.NaN);
+    return check.passes(value)
+        && markReading(check)
+            .map(m -> Math.abs(value - m) <= check.within().orElse(0.0) + ROUNDING)
+            .orElse(true);
   }
 
   /** The tightening of a step's joint as recorded so far; empty where it has no joint. */

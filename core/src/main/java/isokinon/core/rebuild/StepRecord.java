@@ -1,10 +1,13 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.Reading;
 import isokinon.core.act.StepAct;
+import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -12,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The steps that were done, with the answers to their checks, their torque and what was put back.
@@ -23,6 +27,8 @@ final class StepRecord {
   private final List<String> earlierBuilt = new ArrayList<>();
   private final Map<String, Instant> builtAt = new LinkedHashMap<>();
   private final Map<String, BenchEvent<StepAct.Checked>> answers = new HashMap<>();
+  private final Map<String, BenchEvent<StepAct.CheckLeft>> left = new HashMap<>();
+  private final Map<String, BenchEvent<StepAct.Seconded>> seconded = new HashMap<>();
   private final Map<String, TorqueRound> rounds = new HashMap<>();
   private final Map<String, String> placed = new LinkedHashMap<>();
 
@@ -40,11 +46,40 @@ final class StepRecord {
       rounds.remove(step);
       MatchedParts.places(sheet, step).forEach(placed::remove);
     }
-    answers.keySet().removeIf(k -> k.startsWith(key(step, "", building)));
+    Stream.of(answers, left, seconded)
+        .forEach(m -> m.keySet().removeIf(k -> k.startsWith(key(step, "", building))));
   }
 
   void answer(BenchEvent<StepAct.Checked> event, boolean building) {
-    answers.put(key(event.act().step(), event.act().check(), building), event);
+    String check = key(event.act().step(), event.act().check(), building);
+    answers.put(check, event);
+    left.remove(check);
+    seconded.remove(check);
+  }
+
+  void leave(BenchEvent<StepAct.CheckLeft> event, boolean building) {
+    left.put(key(event.act().step(), event.act().check(), building), event);
+  }
+
+  void second(BenchEvent<StepAct.Seconded> event, boolean building) {
+    seconded.put(key(event.act().step(), event.act().check(), building), event);
+  }
+
+  Optional<BenchEvent<StepAct.CheckLeft>> leftBecause(String step, String check, boolean building) {
+    return Optional.ofNullable(left.get(key(step, check, building)));
+  }
+
+  Optional<BenchEvent<StepAct.Seconded>> secondTo(String step, String check, boolean building) {
+    return Optional.ofNullable(seconded.get(key(step, check, building)));
+  }
+
+  /** The reading a mark was made with, at whichever step; empty where it has none so far. */
+  Optional<Double> readingOfMark(String mark) {
+    return answers.values().stream()
+        .filter(e -> e.act().check().equals(mark + Handling.Check.MADE))
+        .max(Comparator.comparingLong(BenchEvent::seq))
+        .flatMap(e -> e.act().reading())
+        .map(Reading::value);
   }
 
   Optional<BenchEvent<StepAct.Checked>> answerTo(String step, String check, boolean building) {
@@ -83,6 +118,8 @@ final class StepRecord {
     built.clear();
     rounds.clear();
     answers.clear();
+    left.clear();
+    seconded.clear();
     placed.clear();
   }
 

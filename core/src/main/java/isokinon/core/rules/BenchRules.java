@@ -27,14 +27,16 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   private final Rebuild rebuild;
   private final boolean lead;
   private final StageRules stages;
+  private final String who;
   private final JobRules job;
   private final StepRules steps;
   private final TorqueRules torque;
   private final PartRules parts;
   private final ProofRules proof;
 
-  private BenchRules(Rebuild rebuild, boolean lead, Instant now) {
+  private BenchRules(Rebuild rebuild, String who, boolean lead, Instant now) {
     this.rebuild = rebuild;
+    this.who = who;
     this.lead = lead;
     this.stages = new StageRules(rebuild);
     this.proof = new ProofRules(rebuild, now);
@@ -47,16 +49,19 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   /**
    * Why an act cannot be recorded; empty where it can.
    *
+   * @param who initials of who acts
    * @param lead whether who acts leads
    * @param now the time of the act
    */
-  public static Optional<ActRefusal> refuse(Rebuild rebuild, Act act, boolean lead, Instant now) {
-    return new BenchRules(rebuild, lead, now).refuse(act).or(() -> unplannable(rebuild, act));
+  public static Optional<ActRefusal> refuse(
+      Rebuild rebuild, Act act, String who, boolean lead, Instant now) {
+    return new BenchRules(rebuild, who, lead, now).refuse(act).or(() -> unplannable(rebuild, act));
   }
 
   /** What is asked may leave no way in, where steps are avoided or another way is followed. */
   private static Optional<ActRefusal> unplannable(Rebuild rebuild, Act act) {
-    if (!(act instanceof JobAct.TakenIn) && !(act instanceof JobAct.WayChosen)) {
+    boolean impossible = act instanceof StepAct.FoundImpossible;
+    if (!(act instanceof JobAct.TakenIn) && !(act instanceof JobAct.WayChosen) && !impossible) {
       return Optional.empty();
     }
     try {
@@ -64,7 +69,9 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
       return unless(
           rebuild.plus(supposed).plan().isPresent(), "renew", "There is nothing to plan.");
     } catch (UnplannableRequest e) {
-      return no("renew", e.getMessage());
+      return impossible
+          ? no("step", "There is no other way in from here. " + e.getMessage())
+          : no("renew", e.getMessage());
     }
   }
 
@@ -180,6 +187,21 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   @Override
   public Optional<ActRefusal> stepDone(StepAct.StepDone act) {
     return steps.stepDone(act);
+  }
+
+  @Override
+  public Optional<ActRefusal> checkLeft(StepAct.CheckLeft act) {
+    return steps.checkLeft(act);
+  }
+
+  @Override
+  public Optional<ActRefusal> seconded(StepAct.Seconded act) {
+    return steps.seconded(act, who);
+  }
+
+  @Override
+  public Optional<ActRefusal> foundImpossible(StepAct.FoundImpossible act) {
+    return steps.foundImpossible(act);
   }
 
   @Override

@@ -3,17 +3,23 @@ package isokinon.core.rules;
 import static isokinon.core.rules.StageRules.no;
 import static isokinon.core.rules.StageRules.unless;
 
-import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
+import java.util.Map;
 import java.util.Optional;
 
 /** When a step may be answered, done and taken back. */
 final class StepRules {
+
+  private static final Map<Rebuild.Open, String> OPEN =
+      Map.of(
+          Rebuild.Open.UNANSWERED, "Still to answer",
+          Rebuild.Open.MISSED, "The reading misses its limit",
+          Rebuild.Open.SECOND_PERSON, "A second person looks as well");
 
   private final Rebuild rebuild;
   private final StageRules stages;
@@ -26,8 +32,7 @@ final class StepRules {
   }
 
   Optional<ActRefusal> checked(StepAct.Checked act) {
-    Optional<Check> check =
-        rebuild.checks(act.step()).stream().filter(c -> c.id().equals(act.check())).findFirst();
+    Optional<Check> check = asked(act, act.check());
     if (check.isEmpty()) {
       return no("check", "This step does not ask for " + act.check() + ".");
     }
@@ -66,19 +71,66 @@ final class StepRules {
 
   private Optional<ActRefusal> unanswered(String step) {
     for (Check check : rebuild.checks(step)) {
-      Optional<StepAct.Checked> answer = rebuild.answer(step, check.id()).map(e -> e.act());
-      if (answer.isEmpty()) {
-        return no(check.id(), "Still to answer: " + check.ask() + ".");
-      }
-      if (check.kind() == Handling.Answer.NUMBER && !within(check, answer.get())) {
-        return no(check.id(), "The reading misses its limit: " + check.ask() + ".");
+      Optional<Rebuild.Open> open = rebuild.open(step, check);
+      if (open.isPresent()) {
+        return no(check.id(), OPEN.get(open.get()) + ": " + check.ask() + ".");
       }
     }
     return Optional.empty();
   }
 
-  private static boolean within(Check check, StepAct.Checked answer) {
-    return check.passes(answer.reading().map(Reading::value).orElse(Double.NaN));
+  private Optional<Check> asked(StepAct act, String check) {
+    return rebuild.checks(act.step()).stream().filter(c -> c.id().equals(check)).findFirst();
+  }
+
+  Optional<ActRefusal> checkLeft(StepAct.CheckLeft act) {
+    Optional<Check> check = asked(act, act.check());
+    if (check.isEmpty()) {
+      return no("check", "This step does not ask for " + act.check() + ".");
+    }
+    return stages
+        .current(act.step())
+        .or(
+            () ->
+                unless(
+                    !check.get().hold(),
+                    act.check(),
+                    "This is a hold point: the step waits for its answer."))
+        .or(() -> unless(!act.because().isBlank(), "because", "Say why it is left."));
+  }
+
+  /**
+   * @param who initials of who says it
+   */
+  Optional<ActRefusal> seconded(StepAct.Seconded act, String who) {
+    Optional<Check> check = asked(act, act.check());
+    if (check.filter(Check::second).isEmpty()) {
+      return no("check", "No second person is asked for here.");
+    }
+    return stages
+        .current(act.step())
+        .or(
+            () ->
+                unless(
+                    rebuild.passed(act.step(), check.get()),
+                    act.check(),
+                    "It is answered first, then a second person looks."))
+        .or(
+            () ->
+                unless(
+                    rebuild
+                        .answer(act.step(), act.check())
+                        .filter(e -> e.who().equals(who))
+                        .isEmpty(),
+                    "who",
+                    "The second person is another one than " + who + ", who answered it."));
+  }
+
+  Optional<ActRefusal> foundImpossible(StepAct.FoundImpossible act) {
+    return stages
+        .in(Stage.STRIP)
+        .or(() -> stages.current(act.step()))
+        .or(() -> unless(!act.because().isBlank(), "because", "Say what stands against it."));
   }
 
   private Optional<ActRefusal> unbuilt(String step) {

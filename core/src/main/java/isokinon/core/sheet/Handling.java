@@ -220,6 +220,9 @@ public record Handling(
       String mark,
       Optional<Double> within) {
 
+    /** Behind the id of a mark stands this where the check asks for the mark to be made. */
+    public static final String MADE = "-made";
+
     /** Whether a reading in the check's unit passes. */
     public boolean passes(double value) {
       return Range.holds(min, max, value);

@@ -375,9 +375,12 @@ public record Sheet(
     return step(stepId).map(Step::how).or(() -> buildOnlyStep(stepId).map(BuildOnlyStep::how));
   }
 
-  /** The joint that a step tightens; empty where it has none, or the sheet knows no such step. */
+  /**
+   * The joint that a step tightens to a torque; empty where it has none, where it is tight by a
+   * sign, or the sheet knows no such step.
+   */
   public Optional<Handling.Fastening> fastening(String step) {
-    return handling(step).flatMap(Handling::fastening);
+    return handling(step).flatMap(Handling::fastening).filter(f -> !f.bySign());
   }
 
   /** The build-only step with this id; empty where there is none. */

@@ -227,6 +227,7 @@ class FindingsAndProofTest {
             BenchRules.refuse(
                 bench.rebuild(),
                 new StepAct.StepDone("filter-out", "a dry spare goes in"),
+                "RT",
                 false,
                 bench.now()))
         .isEmpty();

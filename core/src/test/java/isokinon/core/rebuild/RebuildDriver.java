@@ -72,7 +72,7 @@ final class RebuildDriver {
   }
 
   private RebuildDriver does(Act act, boolean lead) {
-    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, lead, now);
+    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, "RT", lead, now);
     if (refusal.isPresent()) {
       throw new AssertionError(act + " was refused: " + refusal.get());
     }
@@ -85,7 +85,7 @@ final class RebuildDriver {
 
   /** The sentence an act is refused with. */
   String refused(Act act) {
-    return BenchRules.refuse(rebuild, act, false, now)
+    return BenchRules.refuse(rebuild, act, "RT", false, now)
         .map(ActRefusal::message)
         .orElseThrow(() -> new AssertionError(act + " was allowed"));
   }
@@ -103,8 +103,9 @@ final class RebuildDriver {
   }
 
   RebuildDriver makesSafe() {
-    for (Sheet.Hazard h : sheet.hazards()) {
-      does(new JobAct.ProvedSafe(h.id(), reading(h.kind(), 0, h.unit())));
+    for (Sheet.Hazard h : rebuild.hazards()) {
+      double gone = h.min().map(m -> (m + h.max().orElse(m)) / 2).orElse(0.0);
+      does(new JobAct.ProvedSafe(h.id(), reading(h.kind(), gone, h.unit())));
     }
     Rebuild.CONFIRMATIONS.keySet().forEach(c -> does(new JobAct.Confirmed(c)));
     return does(new JobAct.StageDone(Stage.MAKE_SAFE));
@@ -196,7 +197,7 @@ final class RebuildDriver {
         .forEach(place -> places(place, place));
     torques();
     Act done = new StepAct.StepDone(rebuild.currentStep().orElseThrow(), "");
-    if (BenchRules.refuse(rebuild, done, false, now)
+    if (BenchRules.refuse(rebuild, done, "RT", false, now)
         .map(r -> r.path().equals("wait"))
         .orElse(false)) {
       after(Duration.ofHours(3));

@@ -74,7 +74,7 @@ class RebuildTest {
             bench.refused(
                 new JobAct.ProvedSafe("compressed-air", Optional.of(new Reading(1.4, "bar")))))
         .isEqualTo(
-            "1.4 bar is over the 0 bar that counts as safe. It stays live until it reads no more than that.");
+            "1.4 bar is over the 0.05 bar that counts as safe. It stays live until it reads no more than that.");
     assertThat(bench.refused(new JobAct.ProvedSafe("compressed-air", Optional.empty())))
         .startsWith("Read the gauge");
     assertThat(bench.refused(new JobAct.ProvedSafe("dragons", Optional.empty())))
@@ -163,7 +163,7 @@ class RebuildTest {
   void aVerdictBetterThanTheReadingNeedsAReason(double mm, Verdict verdict, boolean allowed) {
     RebuildDriver bench = stripping().strips();
     PartAct.Judged judged = edgeWorn(mm, verdict, verdict == Verdict.WATCH ? "seen" : "");
-    assertThat(BenchRules.refuse(bench.rebuild(), judged, false, bench.now()).isEmpty())
+    assertThat(BenchRules.refuse(bench.rebuild(), judged, "RT", false, bench.now()).isEmpty())
         .isEqualTo(allowed);
     if (!allowed) {
       assertThat(bench.refused(judged)).contains("to judge it better than that, give a reason");
@@ -306,7 +306,7 @@ class RebuildTest {
     assertThat(bench.refused(accepted("cap flush")))
         .isEqualTo("Only the lead can accept a reading out of range.");
     assertThat(
-            BenchRules.refuse(bench.rebuild(), accepted(""), true, bench.now())
+            BenchRules.refuse(bench.rebuild(), accepted(""), "RT", true, bench.now())
                 .orElseThrow()
                 .message())
         .isEqualTo("Say why the reading is accepted.");
@@ -415,7 +415,7 @@ class RebuildTest {
     names.addAll(List.of("", "compressed-air", "shaft", "diaphragm", "dead-head", "cap-a-bead"));
     for (int i = 0; i < 40; i++) {
       Act tried = RandomActs.any(random, names);
-      BenchRules.refuse(bench.rebuild(), tried, random.nextBoolean(), bench.now())
+      BenchRules.refuse(bench.rebuild(), tried, "RT", random.nextBoolean(), bench.now())
           .ifPresent(r -> assertThat(r.message()).isNotBlank().doesNotContain("null"));
     }
   }

@@ -34,7 +34,7 @@ class ActsThatBelongTogetherTest {
   private Rebuild rebuild = Rebuild.replay(sheet, new Fitted("stator", "NBR"), List.of());
 
   private Optional<ActRefusal> refused(Act act) {
-    return BenchRules.refuse(rebuild, act, false, NOW);
+    return BenchRules.refuse(rebuild, act, "RT", false, NOW);
   }
 
   private void does(Act act) {
@@ -53,7 +53,13 @@ class ActsThatBelongTogetherTest {
     does(new JobAct.TakenIn(List.of(), List.of("stator"), List.of(), List.of(), "slow"));
     sheet
         .hazards()
-        .forEach(h -> does(new JobAct.ProvedSafe(h.id(), reading(h.kind(), 0, h.unit()))));
+        .forEach(
+            h ->
+                does(
+                    new JobAct.ProvedSafe(
+                        h.id(),
+                        reading(
+                            h.kind(), h.min().map(m -> Math.max(m, 0)).orElse(0.0), h.unit()))));
     Rebuild.CONFIRMATIONS.keySet().forEach(c -> does(new JobAct.Confirmed(c)));
     does(new JobAct.StageDone(Stage.MAKE_SAFE));
     while (rebuild.stage() == Stage.STRIP) {

@@ -77,23 +77,23 @@ class ShippedTrapsTest {
           cavity-pin-joint-40 | stator-off | never oil or mineral grease
           cavity-pin-joint-40 | stator-off | recess
           cavity-pin-joint-40 | stator-off | key
-          cavity-pin-joint-40 | casing-off | sling it
-          cavity-pin-joint-40 | retaining-off | sleeve jams
+          cavity-pin-joint-40 | casing-off | stand or sling
+          cavity-pin-joint-40 | rotor-joint | sleeve jams
           cavity-pin-joint-40 | sleeve-off | bevel
-          cavity-pin-joint-40 | packing-out | staggered
+          cavity-pin-joint-40 | packing-out | quarter turn apart
           cavity-pin-joint-40 | packing-out | drip
-          cavity-pin-joint-40 | nut-off | no longer turns by itself
+          cavity-pin-joint-40 | nut-off | cannot be turned by hand
           cavity-pin-joint-40 | shaft-out | outer races
           cavity-pin-joint-40 | bearings-off | inner race
           cavity-pin-joint-40 | snap-ring-out | whole groove
-          cavity-pin-joint-40 | bands-off | small end
+          cavity-pin-joint-40 | rod-dressed | once both ends are pinned
           cavity-hopper-auger-50 | seal-off | lapped face to the drive end
           cavity-hopper-auger-50 | flinger-off | open side
           cavity-hopper-auger-50 | nut-off | once more
           cavity-hopper-auger-50 | rotor-off | flush
           cavity-hopper-auger-50 | discharge-off | nothing abrasive
-          cavity-threaded-stator-25 | gland-off | lantern ring
-          cavity-threaded-stator-25 | key-out | before the cover
+          cavity-threaded-stator-25 | box-emptied | lantern ring
+          cavity-threaded-stator-25 | key-out | lip of the cover
           cavity-quick-change-40 | unit-back | back by
           magnetic-plastic-12 | outer-magnet-off | never a lever
           magnetic-plastic-12 | outer-magnet-off | on the keyway
@@ -135,6 +135,30 @@ class ShippedTrapsTest {
 
   static List<String> sheets() {
     return ShippedSheet.ids();
+  }
+
+  /** A vacuum holds a cover as pressure does, and an acid hurts as an alkali does. */
+  @ParameterizedTest
+  @MethodSource("sheets")
+  void anEnergyIsGoneOnlyBetweenItsLimits(String id) {
+    for (Sheet.Hazard h : ShippedSheet.of(id).hazards()) {
+      switch (h.unit()) {
+        case "pH" ->
+            assertThat(Stream.of(1.0, 5.9, 7.0, 9.0, 12.0).filter(h::passes))
+                .as(h.id())
+                .containsExactly(7.0, 9.0);
+        case "bar" ->
+            assertThat(Stream.of(-0.8, 0.0, 0.3).filter(h::passes)).as(h.id()).containsExactly(0.0);
+        case "mbar" ->
+            assertThat(Stream.of(-800.0, 0.0, 300.0).filter(h::passes))
+                .as(h.id())
+                .containsExactly(0.0);
+        default ->
+            assertThat(h.kind() == Handling.Answer.CONFIRM || h.unit().equals("degC"))
+                .as(h.id())
+                .isTrue();
+      }
+    }
   }
 
   /** Someone who has never seen the pump must be able to do it. */

@@ -128,7 +128,7 @@ final class HandlingReader {
     }
 
     Handling.Check made() {
-      return ofMark(id + "-made", make, kind(), when, unit, "", Optional.empty());
+      return ofMark(id + Handling.Check.MADE, make, kind(), when, unit, "", Optional.empty());
     }
 
     Handling.Check met() {

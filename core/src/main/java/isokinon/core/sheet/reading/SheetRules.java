@@ -239,7 +239,7 @@ final class SheetRules {
         (path, how) -> {
           for (Handling.Check c : how.checks()) {
             if (c.about() == Handling.About.MARK && c.mark().isEmpty()) {
-              made.add(c.id().substring(0, c.id().length() - "-made".length()));
+              made.add(c.id().substring(0, c.id().length() - Handling.Check.MADE.length()));
             }
             if (!c.mark().isEmpty()) {
               met.add(c.mark());
@@ -254,7 +254,8 @@ final class SheetRules {
             }
             if (c.about() == Handling.About.MARK
                 && c.mark().isEmpty()
-                && !met.contains(c.id().substring(0, c.id().length() - "-made".length()))) {
+                && !met.contains(
+                    c.id().substring(0, c.id().length() - Handling.Check.MADE.length()))) {
               fault(path + ".marks", "the mark of " + c.id() + " is never met");
             }
           }

@@ -32,9 +32,18 @@ final class ActReader {
     this.rack = rack;
   }
 
-  /** The reading of an energy at the gate; empty where nothing was typed. */
+  /**
+   * The reading of an energy at the gate; empty where none is given, which confirms it. A field
+   * that was left empty confirms nothing.
+   */
   Optional<Reading> hazard(String hazard, TypedReading given) {
-    return read(given, sheet.hazard(hazard).map(Sheet.Hazard::unit), VALUE);
+    Optional<Sheet.Hazard> asked = sheet.hazard(hazard);
+    Optional<Reading> reading = read(given, asked.map(Sheet.Hazard::unit), VALUE);
+    boolean number = asked.filter(h -> h.kind() == Handling.Answer.NUMBER).isPresent();
+    if (number && given != null && reading.isEmpty()) {
+      throw RequestProblem.notNow(VALUE, "Read the gauge: " + asked.get().ask() + ".");
+    }
+    return reading;
   }
 
   /** The reading of a test; empty where nothing was typed. */

@@ -123,4 +123,51 @@ public sealed interface AskedStepAct extends AskedAct {
       return new StepAct.StepUndone(step);
     }
   }
+
+  /**
+   * A check that is no hold point is left.
+   *
+   * @param step strip or build step, id
+   * @param check check of that step, id
+   * @param because the reason
+   */
+  record CheckLeft(
+      @NotNull @Identifier String step,
+      @NotNull @Identifier String check,
+      @NotNull @Size(max = AskedAct.MOST_TEXT) String because)
+      implements AskedStepAct {
+    @Override
+    public Act read(ActReader reader) {
+      return new StepAct.CheckLeft(step, check, because);
+    }
+  }
+
+  /**
+   * A second person looked as well.
+   *
+   * @param step strip or build step, id
+   * @param check check of that step, id
+   */
+  record Seconded(@NotNull @Identifier String step, @NotNull @Identifier String check)
+      implements AskedStepAct {
+    @Override
+    public Act read(ActReader reader) {
+      return new StepAct.Seconded(step, check);
+    }
+  }
+
+  /**
+   * A strip step cannot be done: another way in is taken.
+   *
+   * @param step strip step in hand, id
+   * @param because what stands against it
+   */
+  record FoundImpossible(
+      @NotNull @Identifier String step, @NotNull @Size(max = AskedAct.MOST_TEXT) String because)
+      implements AskedStepAct {
+    @Override
+    public Act read(ActReader reader) {
+      return new StepAct.FoundImpossible(step, because);
+    }
+  }
 }

@@ -204,7 +204,7 @@ public class Bench {
       return viewer.ways(job.pump(), rebuild);
     }
     Act act = asked.read(new ActReader(rebuild, rack));
-    requireAllowed(BenchRules.refuse(rebuild, act, false, clock.instant()));
+    requireAllowed(BenchRules.refuse(rebuild, act, "", false, clock.instant()));
     return viewer.ways(job.pump(), rebuild.plus(supposed(rebuild, act)));
   }
 
@@ -230,7 +230,7 @@ public class Bench {
     }
     Act asked = request.act().read(new ActReader(rebuild, rack));
     requireAllowed(
-        BenchRules.refuse(rebuild, asked, lead, clock.instant())
+        BenchRules.refuse(rebuild, asked, request.who(), lead, clock.instant())
             .or(() -> findingLog.refuse(asked, rebuild))
             .or(() -> shelfRefusal(job, asked)));
     OffsetDateTime now = OffsetDateTime.now(clock);

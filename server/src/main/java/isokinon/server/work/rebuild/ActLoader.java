@@ -56,6 +56,9 @@ final class ActLoader {
       case TORQUE_ACCEPTED -> new StepAct.TorqueAccepted(c.step(), c.fastener(), c.text());
       case STEP_DONE -> new StepAct.StepDone(c.step(), c.text());
       case STEP_UNDONE -> new StepAct.StepUndone(c.step());
+      case CHECK_LEFT -> new StepAct.CheckLeft(c.step(), c.subject(), c.text());
+      case SECONDED -> new StepAct.Seconded(c.step(), c.subject());
+      case FOUND_IMPOSSIBLE -> new StepAct.FoundImpossible(c.step(), c.text());
       case MEASURED ->
           new PartAct.Measured(
               c.subject(), c.measurements().stream().findFirst().orElseThrow(() -> broken(c)));

@@ -134,6 +134,21 @@ final class ActWriter implements ActVisitor<ActColumns> {
     return step(StoredKind.STEP_UNDONE, act);
   }
 
+  @Override
+  public ActColumns checkLeft(StepAct.CheckLeft act) {
+    return ActColumns.of(StoredKind.CHECK_LEFT, act.step(), act.check()).saying(act.because());
+  }
+
+  @Override
+  public ActColumns seconded(StepAct.Seconded act) {
+    return ActColumns.of(StoredKind.SECONDED, act.step(), act.check());
+  }
+
+  @Override
+  public ActColumns foundImpossible(StepAct.FoundImpossible act) {
+    return step(StoredKind.FOUND_IMPOSSIBLE, act).saying(act.because());
+  }
+
   private static ActColumns step(StoredKind kind, StepAct act) {
     return ActColumns.of(kind, act.step(), "");
   }

@@ -15,6 +15,7 @@ import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.Step;
 import isokinon.server.work.shared.Text;
 import java.util.List;
 import java.util.Optional;
@@ -180,6 +181,28 @@ public final class ActDescriptions implements ActVisitor<String> {
   @Override
   public String stepUndone(StepAct.StepUndone act) {
     return "taken back: " + sheet.stepSentence(act.step());
+  }
+
+  @Override
+  public String checkLeft(StepAct.CheckLeft act) {
+    return "left: " + asks(act.step(), act.check()) + ", " + act.because();
+  }
+
+  @Override
+  public String seconded(StepAct.Seconded act) {
+    return "looked as well: " + asks(act.step(), act.check());
+  }
+
+  private String asks(String step, String check) {
+    return sheet.handling(step).flatMap(h -> h.check(check)).map(Handling.Check::ask).orElse(check);
+  }
+
+  @Override
+  public String foundImpossible(StepAct.FoundImpossible act) {
+    return "cannot be done: "
+        + sheet.step(act.step()).map(Step::strip).orElse(act.step())
+        + ", "
+        + act.because();
   }
 
   // ---- parts -----------------------------------------------------------------------------------

@@ -27,12 +27,17 @@ public record StepView(
     List<String> parts,
     List<CheckView> checks,
     Optional<TorqueView> torque,
+    String tightBySign,
+    Optional<Rotation> rotation,
     String missing,
     List<Pin> pinned,
     List<RailPart> beside,
     List<PlaceView> places,
     String power,
     int learnedJobs) {
+
+  /** Which way something is turned, and where somebody stands who sees it so. */
+  public record Rotation(boolean clockwise, String seenFrom) {}
 
   /** Marks of cautions that stay in sight. */
   public enum PinMark implements Code {
@@ -70,7 +75,14 @@ public record StepView(
       Optional<Double> value,
       String by,
       boolean pair,
-      String note) {}
+      String note,
+      String left,
+      boolean second,
+      String secondBy,
+      Optional<Double> markReading,
+      Optional<Double> within,
+      int clockSeconds,
+      boolean settled) {}
 
   /** The tightening of the step's joint. */
   public record TorqueView(

@@ -71,7 +71,7 @@ class StepViewer {
     Optional<TorqueView> torque =
         stripping
             ? Optional.empty()
-            : how.fastening().map(f -> torque(f, rebuild.torque(id).orElseThrow()));
+            : rebuild.torque(id).map(r -> torque(how.fastening().orElseThrow(), r));
     return new StepView(
         id,
         done.size() + 1,
@@ -94,12 +94,19 @@ class StepViewer {
         parts.stream().map(Part::id).toList(),
         checks,
         torque,
+        stripping ? "" : how.fastening().map(StepViewer::bySign).orElse(""),
+        how.turn().map(t -> new StepView.Rotation(t.clockwise(), t.seenFrom())),
         missing(checks, torque, places),
         PinnedCautions.of(rebuild, how, parts),
         beside(rebuild, id, stripping),
         places,
         String.join("; ", how.power()),
         step.map(Step::learnedJobs).orElse(0));
+  }
+
+  /** A joint without a torque: how many, and the sign that it is tight. */
+  private static String bySign(Handling.Fastening f) {
+    return f.bySign() ? f.count() + " x " + f.thread() + ", " + f.until() : "";
   }
 
   /** A substance, how much of it, and what it goes on. */
@@ -192,7 +199,7 @@ class StepViewer {
         .filter(p -> p.placed().isEmpty())
         .findFirst()
         .ifPresent(p -> missing.add(p.name() + " to its place"));
-    long open = checks.stream().filter(c -> !c.answered() || !c.passed()).count();
+    long open = checks.stream().filter(c -> !c.settled()).count();
     torque.map(TorqueView::missing).filter(m -> !m.isEmpty()).ifPresent(missing::add);
     if (open > 0) {
       missing.add(Text.count(open, "check") + " to answer");
@@ -238,9 +245,6 @@ class StepViewer {
   private static CheckView check(Rebuild rebuild, String step, Handling.Check c) {
     Optional<BenchEvent<StepAct.Checked>> answer = rebuild.answer(step, c.id());
     Optional<Double> value = answer.flatMap(e -> e.act().reading()).map(Reading::value);
-    boolean passed =
-        answer.isPresent()
-            && (c.kind() == Handling.Answer.CONFIRM || value.filter(c::passes).isPresent());
     return new CheckView(
         c.id(),
         c.ask(),
@@ -251,11 +255,18 @@ class StepViewer {
         c.hold(),
         c.about(),
         answer.isPresent(),
-        passed,
+        rebuild.passed(step, c),
         value,
         answer.map(BenchEvent::who).orElse(""),
         c.pair(),
-        answer.map(e -> e.act().note()).orElse(""));
+        answer.map(e -> e.act().note()).orElse(""),
+        rebuild.left(step, c.id()).map(e -> e.act().because()).orElse(""),
+        c.second(),
+        rebuild.seconded(step, c.id()).map(BenchEvent::who).orElse(""),
+        rebuild.markReading(c),
+        c.within(),
+        c.clockSeconds(),
+        rebuild.open(step, c).isEmpty());
   }
 
   private TorqueView torque(Handling.Fastening f, TorqueRound round) {
@@ -342,7 +353,7 @@ class StepViewer {
                   ? rebuild.sheet().step(id).orElseThrow().strip()
                   : rebuild.sheet().stepSentence(id),
               how.fastening()
-                  .filter(f -> !stripping)
+                  .filter(f -> !stripping && !f.bySign())
                   .map(f -> Text.plain(f.minNm()) + " to " + Text.plain(f.maxNm()) + " N·m")
                   .orElse(""),
               !how.pose().isEmpty() && !how.pose().equals(was.pose()),
