@@ -291,6 +291,9 @@ public class ApiClient {
                   "reading",
                   Map.of("typed", within(check))));
         }
+        if (check.path("second").asBoolean() && check.path("secondBy").asText().isEmpty()) {
+          does("SECONDED", Map.of("step", step, "check", check.path("id").asText(), "who", "KO"));
+        }
       }
       return this;
     }

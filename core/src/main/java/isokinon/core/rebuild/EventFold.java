@@ -165,7 +165,7 @@ final class EventFold {
 
   private void openTheOtherSide() {
     renewals.keep(plans.building(request()));
-    steps.otherSide(scope.stayOpen());
+    steps.otherSide(scope.stayOpen(), sheet);
     scope.otherSide();
     finished.remove(Stage.INSPECT);
     finished.remove(Stage.DECIDE);

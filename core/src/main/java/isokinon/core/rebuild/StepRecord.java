@@ -43,8 +43,14 @@ final class StepRecord {
     (building ? built : stripped).remove(step);
     if (building) {
       builtAt.remove(step);
-      rounds.remove(step);
       MatchedParts.places(sheet, step).forEach(placed::remove);
+    }
+    forget(step, building);
+  }
+
+  private void forget(String step, boolean building) {
+    if (building) {
+      rounds.remove(step);
     }
     Stream.of(answers, left, seconded)
         .forEach(m -> m.keySet().removeIf(k -> k.startsWith(key(step, "", building))));
@@ -105,8 +111,12 @@ final class StepRecord {
   }
 
   /** Side A is closed: the pump is opened again but for what stayed open. */
-  void otherSide(List<String> stayOpen) {
+  void otherSide(List<String> stayOpen, Sheet sheet) {
     earlierBuilt.addAll(built);
+    // Steps that only building has are built once more with the other side, and asked once more.
+    built.stream()
+        .filter(step -> sheet.buildOnlyStep(step).isPresent())
+        .forEach(step -> forget(step, true));
     stripped.retainAll(stayOpen);
     built.clear();
   }

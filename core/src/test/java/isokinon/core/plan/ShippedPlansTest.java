@@ -139,7 +139,7 @@ class ShippedPlansTest {
     Plan spaced = planner.plan(written.by(List.of("both-sides")), both);
     assertThat(one.strip()).doesNotContain("spacers-in");
     assertThat(spaced.strip()).contains("spacers-in");
-    assertThat(spaced.minutes()).isEqualTo(one.minutes() + 4);
+    assertThat(spaced.minutes()).isEqualTo(one.minutes() + 1);
   }
 
   @Test

@@ -133,7 +133,7 @@ class ConstructionsTest {
         .contains("filter-lid", "core-lid")
         .doesNotContain("diaphragm-a", "valve-box-a");
     assertThat(bench.rebuild().stripLeft())
-        .containsExactly("hose-b-off", "valve-box-b-off", "diaphragm-b-off");
+        .containsExactly("hose-b-off", "spacers-b-in", "valve-box-b-off", "diaphragm-b-off");
     bench.strips().inspects().decides("EPDM").builds();
     assertThat(bench.rebuild().renewalsInAll())
         .extracting(r -> r.part() + ", " + r.because())

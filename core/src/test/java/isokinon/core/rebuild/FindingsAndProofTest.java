@@ -209,7 +209,9 @@ class FindingsAndProofTest {
     RebuildDriver bench =
         new RebuildDriver(
                 ShippedSheet.of("linear-twin-diaphragm-80"), new Fitted("diaphragm", "EPDM"))
-            .looksAt("filter")
+            .takesIn(
+                new JobAct.TakenIn(
+                    List.of(), List.of("filter"), List.of("wash-and-wait"), List.of(), "dusty"))
             .makesSafe()
             .strips()
             .inspects()
@@ -222,7 +224,7 @@ class FindingsAndProofTest {
     }
     bench.answersChecks();
     Act done = new StepAct.StepDone("filter-out", "");
-    assertThat(bench.refused(done)).startsWith("It has to wait for 1:5");
+    assertThat(bench.refused(done)).startsWith("It has to wait for 11:5");
     assertThat(
             BenchRules.refuse(
                 bench.rebuild(),
@@ -231,7 +233,7 @@ class FindingsAndProofTest {
                 false,
                 bench.now()))
         .isEmpty();
-    bench.after(Duration.ofHours(2)).does(done);
+    bench.after(Duration.ofHours(12)).does(done);
   }
 
   @Test

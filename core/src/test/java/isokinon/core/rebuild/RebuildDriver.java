@@ -72,12 +72,13 @@ final class RebuildDriver {
   }
 
   private RebuildDriver does(Act act, boolean lead) {
-    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, "RT", lead, now);
+    String who = lead ? "MA" : "RT";
+    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, who, lead, now);
     if (refusal.isPresent()) {
       throw new AssertionError(act + " was refused: " + refusal.get());
     }
     now = now.plusSeconds(60);
-    BenchEvent<?> event = new BenchEvent<>(events.size() + 1L, now, lead ? "MA" : "RT", lead, act);
+    BenchEvent<?> event = new BenchEvent<>(events.size() + 1L, now, who, lead, act);
     events.add(event);
     rebuild = rebuild.plus(event);
     return this;
@@ -116,6 +117,9 @@ final class RebuildDriver {
     for (Handling.Check c : rebuild.checks(step)) {
       double within = c.min().orElse(c.max().orElse(1.0));
       does(new StepAct.Checked(step, c.id(), reading(c.kind(), within, c.unit()), ""));
+      if (c.second()) {
+        leadDoes(new StepAct.Seconded(step, c.id()));
+      }
     }
     return this;
   }
@@ -222,7 +226,7 @@ final class RebuildDriver {
   /** Waits until nothing cures, then does every test by its clock, with readings that pass. */
   RebuildDriver proves() {
     after(Duration.ofHours(25));
-    for (Sheet.ProofTest t : sheet.proof()) {
+    for (Sheet.ProofTest t : rebuild.sheet().proof()) {
       if (t.clockSeconds() > 0) {
         does(new ProofAct.ClockStarted(t.id())).after(Duration.ofSeconds(t.clockSeconds()));
       }

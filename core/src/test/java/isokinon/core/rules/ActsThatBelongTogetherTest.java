@@ -51,7 +51,7 @@ class ActsThatBelongTogetherTest {
   @BeforeEach
   void stripsUntilTheStatorLiesOnTheTray() {
     does(new JobAct.TakenIn(List.of(), List.of("stator"), List.of(), List.of(), "slow"));
-    sheet
+    rebuild
         .hazards()
         .forEach(
             h ->

@@ -47,12 +47,12 @@ class ShippedTrapsTest {
           aodd-bolted-metal-40 | outlet-valves-out | O-ring down
           aodd-bolted-metal-40 | outlet-manifold-off | half of the error
           linear-twin-diaphragm-80 | upper-housing-off | earth lead
-          linear-twin-diaphragm-80 | core-lid-off | another length
+          linear-twin-diaphragm-80 | core-lid-off | too long a screw
           linear-twin-diaphragm-80 | diaphragm-a-off | fingers clear
           linear-twin-diaphragm-80 | diaphragm-a-off | opening of diaphragm
-          linear-twin-diaphragm-80 | valve-box-a-off | pull the spacers
+          linear-twin-diaphragm-80 | spacers-in | pulled and counted
           linear-twin-diaphragm-80 | hose-a-off | clip ears
-          linear-twin-diaphragm-80 | switch-out | will not start
+          linear-twin-diaphragm-80 | switch-set | will not start
           linear-twin-diaphragm-80 | filter-out | process gas coming back
           oil-two-piston-50 | sleeve-a-out | straight up, one straight down
           oil-two-piston-50 | oil-in | non-detergent
@@ -107,9 +107,9 @@ class ShippedTrapsTest {
           magnetic-metal-50 | rotor-apart | toward the thread
           magnetic-metal-50 | wet-end-off | up marks
           magnetic-metal-50 | wet-end-off | fingers never between
-          magnetic-heavy-frame-80 | hub-off | never hit on its rim
-          magnetic-heavy-frame-80 | wet-end-off | guard tube off
-          magnetic-heavy-frame-80 | shaft-adapter-off | never a flame
+          magnetic-heavy-frame-80 | hub-off | hit on the rim
+          magnetic-heavy-frame-80 | wet-end-off | guard tube out
+          magnetic-heavy-frame-80 | adapter-warmed | never a flame
           magnetic-vessel-drive-5 | shaft-unscrewed | pinched
           magnetic-vessel-drive-5 | cover-off | proven so
           magnetic-vessel-drive-5 | jacket-off | whole hand clear
@@ -171,12 +171,7 @@ class ShippedTrapsTest {
     assertThat(sheet.proof()).hasSizeGreaterThanOrEqualTo(3);
     assertThat(sheet.kits()).isNotEmpty();
     assertThat(sheet.parts()).allSatisfy(p -> assertThat(p.place()).isPresent());
-    assertThat(sheet.steps())
-        .allSatisfy(
-            s -> {
-              assertThat(s.how().pose()).isNotEmpty();
-              assertThat(s.minutes()).isPositive();
-            });
+    assertThat(sheet.steps()).allSatisfy(s -> assertThat(s.minutes()).isPositive());
     assertThat(sheet.parts().stream().filter(p -> p.renew() == Part.Renew.INSPECT))
         .filteredOn(p -> p.onlyFor().isEmpty())
         .allSatisfy(p -> assertThat(p.look()).as(p.id()).isNotEmpty());

@@ -162,7 +162,7 @@ class FindingApiTest {
           .does("STEP_DONE", Map.of("step", job.view().at("/step/id").asText()));
     }
     String step = job.view().at("/step/id").asText();
-    String id = step.contains("-a-") ? "gaps-a" : "gaps-b";
+    String id = "gaps-even";
     job.does(
         "CHECKED",
         Map.of(
