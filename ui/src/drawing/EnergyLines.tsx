@@ -2,7 +2,7 @@ import type { Energy, Gate, Rail } from "../api/types";
 import { glyph } from "./glyphs";
 import { PartGlyph } from "./PartGlyph";
 
-export const GATE_ROW = 84;
+export const GATE_ROW = 100;
 const WIDTH = 440;
 const SOURCE = 54;
 const PUMP_SCALE = 0.58;

@@ -98,6 +98,9 @@ export function Stack({ rail, onPress, bare = false, natural = false }: Props) {
   );
 }
 
+/** How far a part that is undone, but still caught on its shaft, is drawn from its place. */
+const ASIDE = 14;
+
 const key = (c: Column) => `${c.line.id}-${c.parts[0]?.at}`;
 const lead = (c: Column): RailPart | undefined => c.parts[0];
 const isInHand = (c: Column) => c.parts.some((p) => p.where === "in-hand");
@@ -206,6 +209,16 @@ function PartAtHome({ part: p, column: c }: { part: RailPart; column: Column }) 
       </g>
     );
   }
+  if (p.where === "aside") {
+    return (
+      <g>
+        <Ghost {...at} y={AXIS} />
+        <PartGlyph {...at} x={c.x + ASIDE} y={AXIS} ink="hand" />
+        <path d={`M${c.x},${AXIS + 60}h${ASIDE + 12}`} stroke="var(--accent)" strokeWidth={1.4} />
+        <path d={`M${c.x + ASIDE + 16},${AXIS + 60}l-7,-3.5v7z`} fill="var(--accent)" />
+      </g>
+    );
+  }
   return p.where === "off" ? <Ghost {...at} y={AXIS} /> : <PartGlyph {...at} y={AXIS} />;
 }
 
@@ -296,7 +309,7 @@ function Standing({ column: c, hand }: { column: Column; hand: boolean }) {
                 fontWeight={inHand ? 680 : 620}
                 fill={inHand ? "var(--accent)" : "var(--ink)"}
               >
-                {inHand ? "in hand" : clip(p.word, step)}
+                {inHand ? "in hand" : p.where === "aside" ? "aside" : clip(p.word, step)}
               </text>
             )}
             {!small && (

@@ -1,8 +1,9 @@
 import { lazy, Suspense } from "react";
 import { useParams } from "react-router";
-import type { Rail } from "../../../api/types";
+import type { Rail, StepView } from "../../../api/types";
 import { useBench } from "../../../api/useBench";
 import { useDrawing } from "../../../api/useDrawing";
+import { useLowScreen } from "../../../parts/useLowScreen";
 import { useSettings } from "../../../parts/settings";
 import { Failed, Loading } from "../../../parts/States";
 import { Banners } from "./Banners";
@@ -42,6 +43,18 @@ export function Bench() {
   );
 }
 
+/**
+ * The drawing above the step. On a low screen it gives way: to the ring of a joint that is being
+ * tightened, which is a drawing itself, and its tray to a step with much to read.
+ */
+function RailsOfTheStep({ rails, step }: { rails: Rail[]; step: StepView | null }) {
+  const low = useLowScreen();
+  const open = step?.checks.filter((c) => !c.settled).length ?? 0;
+  if (low && step?.torque && open === 0) return null;
+  const much = open + (step?.cautions.length ?? 0) > 2;
+  return <Rails rails={rails.filter((r) => r.inPlan)} bare={low && much} />;
+}
+
 function StageInHand({ rails, ...props }: StageProps & { rails: Rail[] }) {
   const now = props.view.inHand;
   switch (now.stage) {
@@ -53,7 +66,7 @@ function StageInHand({ rails, ...props }: StageProps & { rails: Rail[] }) {
     case "BUILD":
       return (
         <>
-          <Rails rails={rails.filter((r) => r.inPlan)} />
+          <RailsOfTheStep rails={rails} step={now.step} />
           <StepInHand {...props} now={now} rails={rails} />
         </>
       );

@@ -148,7 +148,10 @@ function Proof({ gate: g, link, current, typed, type, clear, wrong }: ProofProps
   };
   return (
     <div>
-      <label htmlFor={`gate-${g.id}`} className="flex justify-between gap-1 text-small leading-4 text-soft">
+      <label
+        htmlFor={`gate-${g.id}`}
+        className="flex items-end justify-between gap-1 text-small leading-[14px] text-soft"
+      >
         <span className={wrong ? "truncate" : ""}>{g.ask}</span>
         <span className="m whitespace-nowrap text-muted">{safeWithin(g)}</span>
       </label>
@@ -167,8 +170,7 @@ function Proof({ gate: g, link, current, typed, type, clear, wrong }: ProofProps
       {g.orConfirm && (
         <button
           type="button"
-          className="w-full truncate pt-0.5 text-left text-small leading-4 text-accent underline"
-          title={g.orConfirm}
+          className="w-full pt-0.5 text-left text-small leading-[14px] text-accent underline"
           disabled={link.busy}
           onClick={() => void link.act({ kind: "PROVED_SAFE", hazard: g.id })}
         >

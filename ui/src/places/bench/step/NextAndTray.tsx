@@ -1,6 +1,7 @@
 import { api } from "../../../api/client";
 import type { TrayItem } from "../../../api/types";
 import { SmallPart } from "../../../drawing/SmallPart";
+import { clock } from "../../../text/numbers";
 import { Mark } from "../../../parts/Mark";
 import type { Now } from "../frame/stage";
 
@@ -15,7 +16,10 @@ export function NextAndTray({ id, now }: { id: number; now: Now<"STRIP" | "BUILD
         <h2 className="head">Next</h2>
         <span className="text-small text-muted">
           {now.plan.strip.length > 0 ? `${now.plan.strip.length} to strip, ` : ""}
-          {Math.round(now.plan.minutes)} min in all,{" "}
+          {Math.round(now.plan.minutes + now.plan.buildOnlyMinutes)} min of hands
+          {now.plan.clockMinutes > now.plan.minutes + now.plan.buildOnlyMinutes + 1 &&
+            `, ${clock(now.plan.clockMinutes)} on the clock`}
+          ,{" "}
           <a className="underline" href={api.clipboardUrl(id)} target="_blank" rel="noreferrer">
             print it
           </a>
@@ -29,13 +33,26 @@ export function NextAndTray({ id, now }: { id: number; now: Now<"STRIP" | "BUILD
           <li key={n.id} className="flex min-h-12 items-center border-b border-line2">
             <span className="m w-[34px] text-body text-muted">{n.number}</span>
             <span className="min-w-0 flex-1 leading-[17px]">
-              <span className="line-clamp-2 text-body font-[600]">{n.sentence}</span>
+              <span className="block py-0.5 text-body font-[600]">{n.sentence}</span>
               {n.sub && <span className="m text-small text-muted">{n.sub}</span>}
             </span>
             {n.turn ? <Change word="Turn over" kind="turn" /> : n.tool ? <Change word={n.tool} kind="tool" /> : null}
           </li>
         ))}
       </ol>
+      {now.aside.length > 0 && (
+        <>
+          <div className="mt-2 flex h-[30px] items-end justify-between border-b-[1.5px] border-ink pb-[3px]">
+            <h2 className="head">Aside</h2>
+            <span className="text-small text-muted">undone, still caught on the shaft</span>
+          </div>
+          <ul className="grid grid-cols-2 gap-x-[18px]" aria-label="Aside">
+            {now.aside.map((t) => (
+              <OnTray key={t.part} item={t} />
+            ))}
+          </ul>
+        </>
+      )}
       <Tray tray={now.tray} />
     </aside>
   );
@@ -100,12 +117,10 @@ const SIDES = [
 
 function OnTray({ item: t }: { item: TrayItem }) {
   return (
-    <li className="flex h-12 items-center gap-2 border-b border-line2">
+    <li className="flex min-h-12 items-center gap-2 border-b border-line2 py-0.5">
       <SmallPart glyphName={t.glyph} />
       <span className="min-w-0 leading-4">
-        <span className="block truncate text-body font-[600]" title={t.name}>
-          {t.name}
-        </span>
+        <span className="block text-body leading-[15px] font-[600]">{t.name}</span>
         <span className="flex items-center gap-1.5 text-small text-muted">
           <Mark state={t.state} size={13} />
           {[t.word, t.matched && "own place"].filter(Boolean).join(", ")}

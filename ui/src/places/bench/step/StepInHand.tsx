@@ -17,6 +17,7 @@ import { Sentence } from "../../../parts/States";
 export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD">) {
   const step = now.step;
   const [why, setWhy] = useState("");
+  const [stuck, setStuck] = useState(false);
   if (!step) return null;
   const open = step.checks.filter((c) => !c.settled);
   const fault = faultAt(link.faults, "torque");
@@ -55,6 +56,7 @@ export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD"
             </label>
           </div>
         )}
+        {step.stripping && stuck && <Stuck key={step.id} step={step} link={link} close={() => setStuck(false)} />}
         <Foot
           link={link}
           view={view}
@@ -62,10 +64,55 @@ export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD"
           missing={step.missing}
           disabled={step.missing !== ""}
           onMain={() => void done()}
-        />
+        >
+          {step.stripping && (
+            <button
+              type="button"
+              className="press h-[60px]"
+              aria-expanded={stuck}
+              onClick={() => setStuck(!stuck)}
+              title="It will not come off this way: another way in is planned from what is off"
+            >
+              Will not go
+            </button>
+          )}
+        </Foot>
       </section>
       <NextAndTray id={view.id} now={now} />
     </div>
+  );
+}
+
+/** The step cannot be done: another way in is asked for, from what is off already. */
+function Stuck({ step, link, close }: { step: StepView; link: StageProps["link"]; close: () => void }) {
+  const [why, setWhy] = useState("");
+  const fault = faultAt(link.faults, "step", "because");
+  const send = async () => {
+    if (await link.act({ kind: "FOUND_IMPOSSIBLE", step: step.id, because: why })) close();
+  };
+  return (
+    <form
+      className="px-5 pb-1"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void send();
+      }}
+    >
+      {fault && <Sentence>{fault}</Sentence>}
+      <label className="flex items-center gap-2 text-body text-soft">
+        What stands against it
+        <input
+          className="field min-w-0 flex-1"
+          placeholder="seized, no room, thread gone"
+          value={why}
+          maxLength={2000}
+          onChange={(e) => setWhy(e.target.value)}
+        />
+        <button type="submit" className="press" disabled={link.busy || !why.trim()}>
+          Plan another way in
+        </button>
+      </label>
+    </form>
   );
 }
 
@@ -84,6 +131,9 @@ function Pinned({ step }: { step: StepView }) {
   );
 }
 
+/** A sentence of more letters is set smaller, so that what follows it stays in sight. */
+const LONG = 75;
+
 function StepHead({ step }: { step: StepView }) {
   return (
     <div className="flex items-baseline gap-4 pt-2.5 pb-2">
@@ -91,7 +141,11 @@ function StepHead({ step }: { step: StepView }) {
         {step.number}
         <span className="font-medium text-muted">/{step.of}</span>
       </span>
-      <h2 className="text-head leading-9 font-[680] tracking-[-.005em] text-balance">{step.sentence}</h2>
+      <h2
+        className={`font-[680] tracking-[-.005em] text-balance ${step.sentence.length > LONG ? "text-title leading-[25px]" : "text-head leading-9"}`}
+      >
+        {step.sentence}
+      </h2>
     </div>
   );
 }
@@ -185,7 +239,7 @@ const line = { fill: "none", stroke: "var(--ink)", strokeWidth: 1.7 } as const;
 const ROTATION = (
   <g {...line} strokeWidth={2.2}>
     <path d="M17,5A12,12 0 1 1 5,17" />
-    <path d="M18.5,0.5L10.5,5L18.5,9.5Z" fill="var(--ink)" stroke="none" transform="matrix(-1 0 0 1 34 0)" />
+    <path d="M0.5,19L5,10L9.5,19Z" fill="var(--ink)" stroke="none" />
     <circle cx="17" cy="17" r="3" fill="var(--ink)" stroke="none" />
   </g>
 );
@@ -232,18 +286,29 @@ const ICONS = {
 };
 
 function Cautions({ step }: { step: StepView }) {
-  return step.cautions.map((c) => (
-    <p
-      key={c}
-      className="mb-2 flex items-center gap-3 border-l-[5px] border-watch bg-card py-2 pr-3 pl-3.5 text-lead leading-5 font-[620]"
-    >
-      <svg width="22" height="20" viewBox="0 0 22 20" className="shrink-0" aria-hidden>
-        <path d="M11,1.5L21,18.5H1Z" fill="none" stroke="var(--watch-words)" strokeWidth="2" strokeLinejoin="round" />
-        <path d="M11,7V13M11,15V17" stroke="var(--watch-words)" strokeWidth="2.2" />
-      </svg>
-      {c}
-    </p>
-  ));
+  const many = step.cautions.length > 2 ? "grid grid-cols-2 gap-x-2 max-[760px]:grid-cols-1" : "";
+  return (
+    <div className={many}>
+      {step.cautions.map((c) => (
+        <p
+          key={c}
+          className="mb-1.5 flex items-center gap-3 border-l-[5px] border-watch bg-card py-1.5 pr-3 pl-3.5 text-lead leading-5 font-[620]"
+        >
+          <svg width="22" height="20" viewBox="0 0 22 20" className="shrink-0" aria-hidden>
+            <path
+              d="M11,1.5L21,18.5H1Z"
+              fill="none"
+              stroke="var(--watch-words)"
+              strokeWidth="2"
+              strokeLinejoin="round"
+            />
+            <path d="M11,7V13M11,15V17" stroke="var(--watch-words)" strokeWidth="2.2" />
+          </svg>
+          {c}
+        </p>
+      ))}
+    </div>
+  );
 }
 
 function Checks({ step, link, view }: { step: StepView } & StageProps) {

@@ -353,6 +353,11 @@ public final class Rebuild {
     return fold.steps().off(sheet());
   }
 
+  /** Parts undone, but still caught on a shaft or rod: they lie on no tray. */
+  public Set<String> aside() {
+    return fold.steps().aside(sheet());
+  }
+
   /** Joints to be tightened again after settling, with the hours to wait. */
   public Map<String, Double> retorques() {
     Map<String, Double> due = new LinkedHashMap<>();

@@ -155,6 +155,18 @@ final class StepRecord {
     return placed;
   }
 
+  /** Parts undone, but still caught on a shaft or rod. */
+  Set<String> aside(Sheet sheet) {
+    Set<String> aside = new LinkedHashSet<>();
+    for (String step : stripped) {
+      if (!built.contains(step)) {
+        sheet.step(step).ifPresent(s -> aside.addAll(s.aside()));
+      }
+    }
+    aside.removeAll(off(sheet));
+    return aside;
+  }
+
   /** Parts off the pump now. */
   Set<String> off(Sheet sheet) {
     Set<String> off = new LinkedHashSet<>();

@@ -93,7 +93,7 @@ class ConstructionsApiTest {
     double one = sides.at("/ways/0/minutes").asDouble();
     assertThat(sides.at("/ways/0/followed").asBoolean()).isTrue();
     assertThat(sides.at("/ways/0/standard").asBoolean()).isTrue();
-    assertThat(sides.at("/ways/1/minutes").asDouble()).isEqualTo(one + 4);
+    assertThat(sides.at("/ways/1/minutes").asDouble()).isEqualTo(one + 5);
     job.takesIn("renew:diaphragm-a", "renew:diaphragm-b").makesSafe().strips();
     assertThat(job.view().path("state").asText())
         .isEqualTo("stripped, air side open, frame open, side B to come");

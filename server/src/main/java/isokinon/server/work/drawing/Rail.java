@@ -17,6 +17,8 @@ public record Rail(String id, String title, boolean inPlan, List<RailLine> lines
   public enum Where implements Code {
     IN_PLACE,
     IN_HAND,
+    /** Undone, but still caught on a shaft or rod. */
+    ASIDE,
     OFF
   }
 

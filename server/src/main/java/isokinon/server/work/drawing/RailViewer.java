@@ -108,7 +108,9 @@ public final class RailViewer {
               Where where =
                   inHand.contains(p.id())
                       ? Where.IN_HAND
-                      : off.contains(p.id()) ? Where.OFF : Where.IN_PLACE;
+                      : off.contains(p.id())
+                          ? Where.OFF
+                          : rebuild.aside().contains(p.id()) ? Where.ASIDE : Where.IN_PLACE;
               return part(p, rebuild, where);
             })
         .toList();

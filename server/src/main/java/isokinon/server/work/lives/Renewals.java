@@ -61,7 +61,8 @@ public class Renewals {
     return pump.sheet().flatMap(sheets::find).map(s -> of(pump, s));
   }
 
-  private Renewal of(PumpRow pump, Sheet sheet) {
+  private Renewal of(PumpRow pump, Sheet written) {
+    Sheet sheet = written.by(List.of());
     WetEndRow wetEnd = wetEnds.of(pump.tag());
     Optional<WetKitRow> kit = catalogue.renewing(sheet.id(), pump.material(), wetEnd.hardware());
     List<String> wearing =

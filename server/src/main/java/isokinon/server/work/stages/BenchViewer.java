@@ -110,6 +110,7 @@ public class BenchViewer {
               steps.current(rebuild),
               StepViewer.next(rebuild),
               StepViewer.tray(rebuild),
+              StepViewer.aside(rebuild),
               WaysViewer.plan(rebuild));
       case INSPECT ->
           new StageView.Inspect(
@@ -124,6 +125,7 @@ public class BenchViewer {
               steps.current(rebuild),
               StepViewer.next(rebuild),
               StepViewer.tray(rebuild),
+              StepViewer.aside(rebuild),
               WaysViewer.plan(rebuild));
       case PROVE -> new StageView.Prove(stage, proof.of(id, job.pump(), rebuild));
       case HAND_BACK ->

@@ -43,7 +43,12 @@ public sealed interface StageView {
   /** The step in hand on the way in; empty while it is worked out. */
   @Schema(name = "StripStage")
   record Strip(
-      Stage stage, Optional<StepView> step, List<NextStep> next, List<TrayItem> tray, PlanView plan)
+      Stage stage,
+      Optional<StepView> step,
+      List<NextStep> next,
+      List<TrayItem> tray,
+      List<TrayItem> aside,
+      PlanView plan)
       implements StageView {}
 
   /** Parts to judge, and what that makes of the job. */
@@ -58,7 +63,12 @@ public sealed interface StageView {
   /** The step in hand on the way back. */
   @Schema(name = "BuildStage")
   record Build(
-      Stage stage, Optional<StepView> step, List<NextStep> next, List<TrayItem> tray, PlanView plan)
+      Stage stage,
+      Optional<StepView> step,
+      List<NextStep> next,
+      List<TrayItem> tray,
+      List<TrayItem> aside,
+      PlanView plan)
       implements StageView {}
 
   /** The tests. */
@@ -232,6 +242,7 @@ public sealed interface StageView {
       List<String> build,
       double minutes,
       double buildOnlyMinutes,
+      double clockMinutes,
       int poseChanges,
       int toolChanges,
       List<String> tools,

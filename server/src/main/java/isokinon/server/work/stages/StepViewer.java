@@ -33,6 +33,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -365,7 +366,16 @@ class StepViewer {
   }
 
   static List<TrayItem> tray(Rebuild rebuild) {
-    return rebuild.off().stream()
+    return items(rebuild, rebuild.off());
+  }
+
+  /** Parts undone that still hang on a shaft or rod. */
+  static List<TrayItem> aside(Rebuild rebuild) {
+    return items(rebuild, rebuild.aside());
+  }
+
+  private static List<TrayItem> items(Rebuild rebuild, Set<String> parts) {
+    return parts.stream()
         .flatMap(id -> rebuild.sheet().part(id).stream())
         .filter(rebuild::present)
         .map(
