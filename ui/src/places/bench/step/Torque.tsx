@@ -54,7 +54,8 @@ export function Torque({ step, torque, link, view }: Props) {
           {torque.thread}, threads {torque.threads}
           {torque.locker !== "none" && `, threadlocker ${torque.locker}`}
           {torque.across && `, ${torque.across}`}
-          {torque.clampKn > 0 && `, about ${torque.clampKn.toFixed(1)} kN clamp by the dry nut factor`}
+          {torque.clampKn > 0 &&
+            `, about ${torque.clampKn.toFixed(1)} kN clamp by the nut factor of ${torque.threads} threads`}
           {step.checks.length > 0 && `. ${counted(step.checks.length, "check")} confirmed`}
         </p>
         <Adapter torque={torque} />

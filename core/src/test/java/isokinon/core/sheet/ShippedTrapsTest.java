@@ -2,6 +2,8 @@ package isokinon.core.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.torque.ClampForce;
+import isokinon.core.torque.ThreadFinish;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -159,6 +161,30 @@ class ShippedTrapsTest {
                 .isTrue();
       }
     }
+  }
+
+  /** A dry value on a pasted thread is too much for a stainless screw. */
+  @ParameterizedTest
+  @MethodSource("sheets")
+  void noJointPullsAStainlessScrewOverItsProofStress(String id) {
+    Sheet sheet = ShippedSheet.of(id);
+    Stream.concat(
+            sheet.steps().stream().map(Step::how),
+            sheet.buildOnly().stream().map(BuildOnlyStep::how))
+        .flatMap(h -> h.fastenings().stream())
+        .filter(f -> !f.bySign())
+        .forEach(
+            f -> {
+              ThreadFinish finish = ThreadFinish.of(f.threads()).orElseThrow();
+              ClampForce.diameterMm(f.thread())
+                  .map(d -> ClampForce.newtons(f.maxNm(), d, finish))
+                  .flatMap(n -> ClampForce.stressMpa(f.thread(), n))
+                  .ifPresent(
+                      mpa ->
+                          assertThat(mpa)
+                              .as("%s %s %s N·m", f.thread(), f.threads(), f.maxNm())
+                              .isLessThanOrEqualTo(ClampForce.A4_70_MPA));
+            });
   }
 
   /** Someone who has never seen the pump must be able to do it. */

@@ -79,13 +79,22 @@ class TorqueTest {
   // ---- clamp force ----------------------------------------------------------------------------
 
   @Test
-  void sixteenNewtonMetresOnADryM8ClampWithTenKilonewtons() {
-    assertThat(ClampForce.newtons(16, 8)).isCloseTo(10_000, within(1e-6));
+  void whatIsOnTheThreadDecidesHowHardItClamps() {
+    assertThat(ClampForce.newtons(16, 8, ThreadFinish.DRY)).isCloseTo(10_000, within(1e-6));
+    double pasted = ClampForce.newtons(20, 8, ThreadFinish.of("anti-seize").orElseThrow());
+    assertThat(pasted)
+        .as("M8 with anti-seize at 20 N·m pulls as 33 N·m dry does")
+        .isCloseTo(ClampForce.newtons(100 / 3.0, 8, ThreadFinish.DRY), within(1e-6));
+    assertThat(ClampForce.stressMpa("M8", pasted).orElseThrow())
+        .isGreaterThan(ClampForce.A4_70_MPA);
+    assertThat(ThreadFinish.of("food-grade paste")).contains(ThreadFinish.FOOD_GRADE_PASTE);
+    assertThat(ThreadFinish.of("honey")).isEmpty();
   }
 
   @Test
   void aThreadWithoutDiameterIsRefused() {
-    assertThatThrownBy(() -> ClampForce.newtons(16, 0)).hasMessageContaining("diameter");
+    assertThatThrownBy(() -> ClampForce.newtons(16, 0, ThreadFinish.DRY))
+        .hasMessageContaining("diameter");
   }
 
   // ---- wrench choice --------------------------------------------------------------------------

@@ -12,6 +12,7 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Step;
 import isokinon.core.torque.ClampForce;
+import isokinon.core.torque.ThreadFinish;
 import isokinon.core.torque.TorqueReading;
 import isokinon.core.value.Code;
 import isokinon.server.work.drawing.Rail.RailPart;
@@ -325,13 +326,16 @@ class StepViewer {
         clampKn(f));
   }
 
-  /** Clamp force of one fastener at the target, kN, from the thread's nominal size. */
+  /**
+   * Clamp force of one fastener at the target, kN; 0 where thread or what is on it is not known.
+   */
   private static double clampKn(Handling.Fastening f) {
-    if (!f.thread().matches("M\\d+")) {
-      return 0;
-    }
-    double diameterMm = Double.parseDouble(f.thread().substring(1));
-    return ClampForce.newtons(f.targetNm(), diameterMm) / 1000;
+    return ThreadFinish.of(f.threads())
+        .flatMap(
+            finish ->
+                ClampForce.diameterMm(f.thread())
+                    .map(d -> ClampForce.newtons(f.targetNm(), d, finish) / 1000))
+        .orElse(0.0);
   }
 
   private static final int STEPS_AHEAD = 4;
