@@ -46,7 +46,7 @@ class FamiliesJourneyTest extends AtTheMill {
   void aProgressingCavityPumpIsRepackedAcrossTwoDevicesAndARest() {
     BenchPage ko = new BenchPage(shop.device("KO"));
     ko.bringsToTheBench("EFF-04");
-    ko.takesIn("Packing and sleeve kit", "Gland drips a stream");
+    ko.takesIn("Wear sleeve kit", "Gland drips a stream");
     ko.opens(ko.job(mill.api()).makesSafe());
     ko.done("Off, next step");
     ko.button("Rest").click();
@@ -64,8 +64,8 @@ class FamiliesJourneyTest extends AtTheMill {
     rt.button("Take it up again").click();
     rt.stands("Strip");
     ApiClient.Job job = rt.job(mill.api());
-    job.stripsUpTo("Push the joint pins out").strips().inspects().decidesAsBefore();
-    rt.opens(job.buildsUpTo("Lay the packing rings in one by one"));
+    job.stripsUpTo("Carry the housing on its wet-end rim").strips().inspects().decidesAsBefore();
+    rt.opens(job.buildsUpTo("Box on the sleeve"));
     rt.answersChecks();
     rt.sees("Cuts staggered, each ring pushed home before the next");
     Shop.accessible(page);
@@ -101,10 +101,13 @@ class FamiliesJourneyTest extends AtTheMill {
     BenchPage ko = new BenchPage(shop.device("KO"));
     Page page = ko.page();
     ko.bringsToTheBench("SCR-09");
-    ko.press("Stator and O-rings");
+    page.getByText("Discharge to joint, part by part").click();
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Stator").setExact(true))
+        .getByText("look")
+        .click();
     Locator pair = ko.main("Pull the pair");
     assertThat(pair).hasAttribute("aria-pressed", "true");
-    assertThat(pair).containsText("55");
+    assertThat(pair).containsText("64");
     Shop.picture(page, "bench-take-in");
     Shop.accessible(page);
     ko.main("Stator alone, over the rotor").click();
@@ -112,7 +115,7 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.press("Take it in");
     ko.stands("Make safe");
     ko.opens(ko.job(mill.api()).makesSafe());
-    ko.sees("Undo the foot and the pressure flange");
+    ko.sees("Both valves shut and locked");
   }
 
   @Test

@@ -28,6 +28,15 @@ public final class ClampForce {
     return torqueNm / (threads.nutFactor() * diameterMm / 1000);
   }
 
+  /**
+   * Clamp force, kN, of {@code torqueNm} on a thread such as {@code M8}; empty where the thread or
+   * what is on it is not known.
+   */
+  public static Optional<Double> kilonewtons(double torqueNm, String thread, String onIt) {
+    return ThreadFinish.of(onIt)
+        .flatMap(finish -> diameterMm(thread).map(d -> newtons(torqueNm, d, finish) / 1000));
+  }
+
   /** Nominal diameter of a coarse metric thread such as {@code M8}, mm; empty for any other. */
   public static Optional<Double> diameterMm(String thread) {
     return thread.matches("M\\d+")

@@ -100,8 +100,8 @@ class ShippedPlansTest {
     assertThat(routes)
         .extracting(RouteOption::title)
         .containsExactly("Pull the pair", "Stator alone, over the rotor");
-    assertThat(routes.get(0).minutes()).isEqualTo(55);
-    assertThat(routes.get(1).minutes()).isEqualTo(59);
+    assertThat(routes.get(0).minutes()).isEqualTo(64);
+    assertThat(routes.get(1).minutes()).isEqualTo(66);
   }
 
   @Test

@@ -56,7 +56,7 @@ class SheetReaderTest {
     assertThat(sheet.parts()).extracting(Part::id).containsExactly("cap", "ring");
     Step step = sheet.step("cap-off").orElseThrow();
     assertThat(step.minutes()).isEqualTo(10);
-    assertThat(step.how().fastening().orElseThrow().targetNm()).isEqualTo(13.5);
+    assertThat(step.how().fastening().orElseThrow().targetNm()).isEqualTo(12.5);
     assertThat(sheet.part("ring").orElseThrow().oneTime()).isTrue();
   }
 

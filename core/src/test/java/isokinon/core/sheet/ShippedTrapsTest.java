@@ -91,7 +91,7 @@ class ShippedTrapsTest {
           cavity-pin-joint-40 | rod-dressed | once both ends are pinned
           cavity-hopper-auger-50 | seal-off | lapped face to the drive end
           cavity-hopper-auger-50 | flinger-off | open side
-          cavity-hopper-auger-50 | nut-off | once more
+          cavity-hopper-auger-50 | pressed-again | drawn it off
           cavity-hopper-auger-50 | rotor-off | flush
           cavity-hopper-auger-50 | discharge-off | nothing abrasive
           cavity-threaded-stator-25 | box-emptied | lantern ring

@@ -12,7 +12,6 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Step;
 import isokinon.core.torque.ClampForce;
-import isokinon.core.torque.ThreadFinish;
 import isokinon.core.torque.TorqueReading;
 import isokinon.core.value.Code;
 import isokinon.server.work.drawing.Rail.RailPart;
@@ -323,19 +322,7 @@ class StepViewer {
         round.missing(),
         wrench.wrench(),
         wrench.because(),
-        clampKn(f));
-  }
-
-  /**
-   * Clamp force of one fastener at the target, kN; 0 where thread or what is on it is not known.
-   */
-  private static double clampKn(Handling.Fastening f) {
-    return ThreadFinish.of(f.threads())
-        .flatMap(
-            finish ->
-                ClampForce.diameterMm(f.thread())
-                    .map(d -> ClampForce.newtons(f.targetNm(), d, finish) / 1000))
-        .orElse(0.0);
+        ClampForce.kilonewtons(f.targetNm(), f.thread(), f.threads()).orElse(0.0));
   }
 
   private static final int STEPS_AHEAD = 4;
