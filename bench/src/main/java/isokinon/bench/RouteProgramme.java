@@ -11,7 +11,8 @@ import org.ojalgo.optimisation.Variable;
 
 /**
  * The route as a zero-one programme for a general solver: a variable for every step, one for every
- * group of alternatives; asked parts covered, steps closed under what must come before.
+ * group of alternatives; asked parts covered, steps closed under what must come before or along,
+ * none beside what it excludes.
  */
 final class RouteProgramme {
 
@@ -39,6 +40,16 @@ final class RouteProgramme {
     for (Step step : sheet.steps()) {
       for (String before : step.after()) {
         needs(model, step.id() + " needs " + before, steps.get(step.id()), steps.get(before));
+      }
+      for (String along : step.needs()) {
+        needs(model, step.id() + " with " + along, steps.get(step.id()), steps.get(along));
+      }
+      for (String other : step.excludes()) {
+        model
+            .addExpression(step.id() + " or " + other)
+            .upper(1)
+            .set(steps.get(step.id()), 1)
+            .set(steps.get(other), 1);
       }
       if (!step.afterAny().isEmpty()) {
         Expression any = model.addExpression(step.id() + " any").upper(0);

@@ -62,12 +62,12 @@ class FamiliesJourneyTest extends AtTheMill {
     page.getByText("EFF-04").click();
     rt.sees("Sleeve comes on Thursday");
     rt.button("Take it up again").click();
-    rt.stands("Strip");
+    rt.button("Off, next step").waitFor();
     ApiClient.Job job = rt.job(mill.api());
     job.stripsUpTo("Carry the housing on its wet-end rim").strips().inspects().decidesAsBefore();
     rt.opens(job.buildsUpTo("Box on the sleeve"));
     rt.answersChecks();
-    rt.sees("Cuts staggered, each ring pushed home before the next");
+    rt.sees("Cuts a quarter turn apart, each ring home before the next");
     Shop.accessible(page);
     rt.opens(job.elsewhere().builds().proves());
     rt.handsBack();
@@ -82,7 +82,7 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.bringsToTheBench("DYE-11");
     ko.takesIn("Rotor kit", "Hums since the dry run");
     ApiClient.Job job = ko.job(mill.api()).makesSafe();
-    ko.opens(job);
+    ko.opens(job.stripsUpTo("draw pump and motor apart"));
     ko.sees("Magnets: inner and outer magnet.");
     ko.opens(job.stripsUpTo("Press the bushing out"));
     ko.sees("Brittle: bushing. No knock, no steel under it.");
@@ -90,8 +90,8 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.press("Fit this kit, lot L-1202");
     ko.sees("1 role without a material");
     ko.decidesOnTheRest();
-    ko.opens(job.elsewhere().buildsUpTo("Make up rear disc"));
-    assertThat(page.getByText("Put together beside the pump")).isVisible();
+    ko.opens(job.elsewhere().buildsUpTo("Hub supported, rear disc"));
+    ko.sees("Impeller home, rear disc turns under a finger");
     Shop.accessible(page);
     ko.buildsOne();
   }
@@ -101,7 +101,7 @@ class FamiliesJourneyTest extends AtTheMill {
     BenchPage ko = new BenchPage(shop.device("KO"));
     Page page = ko.page();
     ko.bringsToTheBench("SCR-09");
-    page.getByText("Discharge to joint, part by part").click();
+    page.getByText("Wet end, part by part").click();
     page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Stator").setExact(true))
         .getByText("look")
         .click();
@@ -115,7 +115,7 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.press("Take it in");
     ko.stands("Make safe");
     ko.opens(ko.job(mill.api()).makesSafe());
-    ko.sees("Both valves shut and locked");
+    ko.sees("Prop the pipe, sling the stator");
   }
 
   @Test
@@ -127,7 +127,7 @@ class FamiliesJourneyTest extends AtTheMill {
     page.getByText("Renew everything").waitFor();
     Shop.picture(page, "library-sheet");
     sb.button("Duplicate").click();
-    sb.sees("0:29");
+    sb.sees("0:31");
     Locator text = page.locator(".cm-content");
     text.getByText("renew: one-time").click();
     page.keyboard().press("End");

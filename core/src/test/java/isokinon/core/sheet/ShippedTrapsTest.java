@@ -118,7 +118,7 @@ class ShippedTrapsTest {
           magnetic-vessel-drive-5 | impellers-off | collar and face
           mixer-levitated-3 | clamp-off | support it before
           mixer-levitated-3 | impeller-out | magnets up
-          mixer-levitated-3 | bearing-out | water only
+          mixer-levitated-3 | bearing-in-tool | water only
           mixer-levitated-3 | bearing-out | full stop
           lobe-composite-50 | blocked | never metal
           lobe-composite-50 | sleeve-upper-off | dark film

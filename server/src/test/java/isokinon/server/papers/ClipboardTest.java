@@ -31,7 +31,7 @@ class ClipboardTest {
         .contains("Strip list", "Vent the pressure, undo the 4 cover bolts")
         .contains("U scribed on the upper rotor")
         .contains("Tray card", "Sleeve, upper goes back to its place")
-        .contains("Torque sheet, N·m", "4 M10, 40 to 46 N·m", "In passes 12.9, then 25.8, then 43");
+        .contains("Torque sheet, N·m", "4 M10, 22 to 26 N·m", "In passes 7.2, then 14.4, then 24");
   }
 
   @Test
