@@ -165,7 +165,7 @@ class FindingsJourneyTest extends AtTheMill {
     rt.opens(job);
     rt.provesOne("3,1");
     rt.sees("3.1 m3/h misses the limit. Most likely behind it:");
-    rt.button("Back to that step").click();
+    rt.button("Back to those steps").click();
     rt.stands("Make safe");
     job = job.elsewhere().makesSafe().strips();
     rt.opens(job);
