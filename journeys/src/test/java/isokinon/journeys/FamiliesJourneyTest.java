@@ -108,6 +108,7 @@ class FamiliesJourneyTest extends AtTheMill {
     Locator pair = ko.main("Pull the pair");
     assertThat(pair).hasAttribute("aria-pressed", "true");
     assertThat(pair).containsText("64");
+    page.evaluate("window.scrollTo(0, 0)");
     Shop.picture(page, "bench-take-in");
     Shop.accessible(page);
     ko.main("Stator alone, over the rotor").click();
