@@ -2,7 +2,6 @@ package isokinon.core.plan;
 
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.CalledFor;
-import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import java.util.Collection;
 import java.util.HashSet;
@@ -66,7 +65,7 @@ final class BuildOnlySteps {
   private boolean goesBack(String part, Set<String> renewed) {
     return off.contains(part)
         && !renewed.contains(part)
-        && sheet.part(part).filter(p -> !p.oneTime()).map(Part::id).isPresent();
+        && sheet.part(part).filter(p -> !p.oneTime()).isPresent();
   }
 
   private boolean anyOf(Collection<String> ids, Set<String> there) {

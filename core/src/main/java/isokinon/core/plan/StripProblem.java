@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** The strip of a plan as steps to be put in order. */
 final class StripProblem {
@@ -56,11 +57,7 @@ final class StripProblem {
         }
       }
       Set<Integer> before = new LinkedHashSet<>();
-      step.after().stream()
-          .map(id -> position.get(search.indexOf(id)))
-          .filter(Objects::nonNull)
-          .forEach(before::add);
-      ordered(sheet, true, step.id()).stream()
+      Stream.concat(step.after().stream(), ordered(sheet, true, step.id()).stream())
           .map(id -> position.get(search.indexOf(id)))
           .filter(Objects::nonNull)
           .forEach(before::add);

@@ -252,11 +252,7 @@ public final class Rebuild {
   public List<Handling.Check> checks(String step) {
     return sheet()
         .handling(step)
-        .map(
-            h ->
-                h.checks().stream()
-                    .filter(c -> c.when().shown(!fold.building()) && closes(step, c.closes()))
-                    .toList())
+        .map(h -> h.checks().stream().filter(c -> shown(step, c.when(), c.closes())).toList())
         .orElse(List.of());
   }
 
@@ -264,12 +260,12 @@ public final class Rebuild {
   public List<Handling.Caution> cautions(String step) {
     return sheet()
         .handling(step)
-        .map(
-            h ->
-                h.cautions().stream()
-                    .filter(c -> c.when().shown(!fold.building()) && closes(step, c.closes()))
-                    .toList())
+        .map(h -> h.cautions().stream().filter(c -> shown(step, c.when(), c.closes())).toList())
         .orElse(List.of());
+  }
+
+  private boolean shown(String step, Handling.When when, Optional<Sides.Closes> closes) {
+    return when.shown(!fold.building()) && closes(step, closes);
   }
 
   /**

@@ -82,7 +82,7 @@ final class StepRecord {
   /** The reading a mark was made with, at whichever step; empty where it has none so far. */
   Optional<Double> readingOfMark(String mark) {
     return answers.values().stream()
-        .filter(e -> e.act().check().equals(mark + Handling.Check.MADE))
+        .filter(e -> e.act().check().equals(Handling.Check.making(mark)))
         .max(Comparator.comparingLong(BenchEvent::seq))
         .flatMap(e -> e.act().reading())
         .map(Reading::value);

@@ -11,6 +11,7 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Handling.Check;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** When a step may be answered, done and taken back. */
 final class StepRules {
@@ -32,18 +33,14 @@ final class StepRules {
   }
 
   Optional<ActRefusal> checked(StepAct.Checked act) {
-    Optional<Check> check = asked(act, act.check());
-    if (check.isEmpty()) {
-      return no("check", "This step does not ask for " + act.check() + ".");
-    }
-    return stages
-        .current(act.step())
-        .or(
-            () ->
-                unless(
-                    check.get().kind() == Handling.Answer.CONFIRM || act.reading().isPresent(),
-                    "value",
-                    "A number in " + check.get().unit() + " is asked for."));
+    return ofCheck(
+        act,
+        act.check(),
+        check ->
+            unless(
+                check.kind() == Handling.Answer.CONFIRM || act.reading().isPresent(),
+                "value",
+                "A number in " + check.unit() + " is asked for."));
   }
 
   Optional<ActRefusal> placed(StepAct.Placed act) {
@@ -83,20 +80,25 @@ final class StepRules {
     return rebuild.checks(act.step()).stream().filter(c -> c.id().equals(check)).findFirst();
   }
 
+  /** A check that the step asks for, of the step in hand, and then {@code rule}. */
+  private Optional<ActRefusal> ofCheck(
+      StepAct act, String id, Function<Check, Optional<ActRefusal>> rule) {
+    Optional<Check> check = asked(act, id);
+    return check.isEmpty()
+        ? no("check", "This step does not ask for " + id + ".")
+        : stages.current(act.step()).or(() -> rule.apply(check.get()));
+  }
+
   Optional<ActRefusal> checkLeft(StepAct.CheckLeft act) {
-    Optional<Check> check = asked(act, act.check());
-    if (check.isEmpty()) {
-      return no("check", "This step does not ask for " + act.check() + ".");
-    }
-    return stages
-        .current(act.step())
-        .or(
-            () ->
-                unless(
-                    !check.get().hold(),
+    return ofCheck(
+        act,
+        act.check(),
+        check ->
+            unless(
+                    !check.hold(),
                     act.check(),
-                    "This is a hold point: the step waits for its answer."))
-        .or(() -> unless(!act.because().isBlank(), "because", "Say why it is left."));
+                    "This is a hold point: the step waits for its answer.")
+                .or(() -> unless(!act.because().isBlank(), "because", "Say why it is left.")));
   }
 
   /**

@@ -221,7 +221,19 @@ public record Handling(
       Optional<Double> within) {
 
     /** Behind the id of a mark stands this where the check asks for the mark to be made. */
-    public static final String MADE = "-made";
+    private static final String MADE = "-made";
+
+    /** The id of the check that asks for {@code mark} to be made. */
+    public static String making(String mark) {
+      return mark + MADE;
+    }
+
+    /** The mark that it asks to be made, id; empty where it asks for none. */
+    public Optional<String> makes() {
+      return about == About.MARK && mark.isEmpty()
+          ? Optional.of(id.substring(0, id.length() - MADE.length()))
+          : Optional.empty();
+    }
 
     /** Whether a reading in the check's unit passes. */
     public boolean passes(double value) {

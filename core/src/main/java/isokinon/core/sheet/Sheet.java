@@ -2,7 +2,6 @@ package isokinon.core.sheet;
 
 import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.MagnetMargin;
-import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 import java.util.ArrayDeque;
@@ -19,7 +18,7 @@ import java.util.function.UnaryOperator;
 
 /**
  * One pump construction: parts, steps, kits, proof and hazards. A sheet that exists as a value has
- * passed {@link SheetReader}: its ids resolve and its steps can be done.
+ * passed the reader of {@code core.sheet.reading}: its ids resolve and its steps can be done.
  *
  * @param id kebab-case, unique
  * @param title what the construction is called

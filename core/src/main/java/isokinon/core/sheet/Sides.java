@@ -3,7 +3,6 @@ package isokinon.core.sheet;
 import isokinon.core.value.Code;
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -39,11 +38,6 @@ public record Sides(String id, List<String> a, List<String> b) {
       return openB ? b : openA ? a : List.of();
     }
     return openA && openB ? a : List.of();
-  }
-
-  /** When the side of a step closes; empty where the step is of neither. */
-  public Optional<Closes> of(String step, Collection<String> planned) {
-    return Stream.of(Closes.values()).filter(c -> steps(c, planned).contains(step)).findFirst();
   }
 
   /** What a list of steps may name: {@code id.closes-first}, {@code id.closes-last}. */

@@ -201,11 +201,17 @@ final class Fields {
         : each(key, read);
   }
 
-  /** Tells where the least value is over the greatest. */
-  void inOrder(Optional<Double> min, Optional<Double> max) {
+  /** The least and the greatest value that pass; empty where there is none. */
+  record Limits(Optional<Double> min, Optional<Double> max) {}
+
+  /** {@code min} and {@code max}; tells where the least value is over the greatest. */
+  Limits limits() {
+    Optional<Double> min = optionalNumber("min");
+    Optional<Double> max = optionalNumber("max");
     if (min.isPresent() && max.isPresent() && min.get() > max.get()) {
       fault("min", "min " + plain(min.get()) + " is over max " + plain(max.get()));
     }
+    return new Limits(min, max);
   }
 
   /** The line each item of a list begins on. */

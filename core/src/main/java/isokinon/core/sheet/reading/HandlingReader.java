@@ -5,10 +5,12 @@ import isokinon.core.sheet.Handling.About;
 import isokinon.core.sheet.Handling.When;
 import isokinon.core.sheet.OnlyFor;
 import isokinon.core.sheet.Sides;
+import isokinon.core.value.Code;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.function.Function;
 
 /** Reads how a step is done: what is in the hand, what goes on what, what is asked. */
 final class HandlingReader {
@@ -26,18 +28,12 @@ final class HandlingReader {
         f.oneOrEach("power", p -> new Power(p.required("why"), p.required("clear")));
     List<Mark> marks = f.each("marks", HandlingReader::mark);
     List<Handling.Check> checks = new ArrayList<>();
-    for (int i = 0; i < power.size(); i++) {
-      String id = step + "-clear" + (power.size() > 1 ? "-" + (i + 1) : "");
-      checks.add(heldBack(id, power.get(i).clear, When.BOTH, About.POWER));
-    }
+    checks.addAll(ofPower(power, step + "-clear", Power::clear));
     marks.forEach(m -> checks.add(m.made()));
     checks.addAll(f.each("checks", HandlingReader::check));
     marks.stream().filter(m -> !m.meet.isEmpty()).forEach(m -> checks.add(m.met()));
     checks.addAll(f.each("meets", m -> meet(m, step)));
-    for (int i = 0; i < power.size(); i++) {
-      String id = step + "-isolated" + (power.size() > 1 ? "-" + (i + 1) : "");
-      checks.add(heldBack(id, LOCKED_AGAIN, When.BOTH, About.POWER));
-    }
+    checks.addAll(ofPower(power, step + "-isolated", p -> LOCKED_AGAIN));
     return new Handling(
         f.text("pose"),
         f.words("tools"),
@@ -84,7 +80,7 @@ final class HandlingReader {
   }
 
   /** The two words a direction of turning is written with. */
-  private enum Rotation implements isokinon.core.value.Code {
+  private enum Rotation implements Code {
     CLOCKWISE,
     ANTICLOCKWISE
   }
@@ -128,7 +124,7 @@ final class HandlingReader {
     }
 
     Handling.Check made() {
-      return ofMark(id + Handling.Check.MADE, make, kind(), when, unit, "", Optional.empty());
+      return ofMark(Handling.Check.making(id), make, kind(), when, unit, "", Optional.empty());
     }
 
     Handling.Check met() {
@@ -171,6 +167,38 @@ final class HandlingReader {
       String unit,
       String mark,
       Optional<Double> within) {
+    return held(id, ask, kind, when, unit, About.MARK, mark, within);
+  }
+
+  /** A hold point for each time under power; their ids are numbered where there are more. */
+  private static List<Handling.Check> ofPower(
+      List<Power> power, String id, Function<Power, String> ask) {
+    List<Handling.Check> checks = new ArrayList<>();
+    for (int i = 0; i < power.size(); i++) {
+      checks.add(
+          held(
+              power.size() > 1 ? id + "-" + (i + 1) : id,
+              ask.apply(power.get(i)),
+              Handling.Answer.CONFIRM,
+              When.BOTH,
+              "",
+              About.POWER,
+              "",
+              Optional.empty()));
+    }
+    return checks;
+  }
+
+  /** A hold point that the sheet does not write as a check. */
+  private static Handling.Check held(
+      String id,
+      String ask,
+      Handling.Answer kind,
+      When when,
+      String unit,
+      About about,
+      String mark,
+      Optional<Double> within) {
     return new Handling.Check(
         id,
         ask,
@@ -181,7 +209,7 @@ final class HandlingReader {
         unit,
         Optional.empty(),
         Optional.empty(),
-        About.MARK,
+        about,
         OnlyFor.EVERY_JOB,
         Optional.empty(),
         false,
@@ -190,30 +218,8 @@ final class HandlingReader {
         within);
   }
 
-  private static Handling.Check heldBack(String id, String ask, When when, About about) {
-    return new Handling.Check(
-        id,
-        ask,
-        Handling.Answer.CONFIRM,
-        when,
-        true,
-        false,
-        "",
-        Optional.empty(),
-        Optional.empty(),
-        about,
-        OnlyFor.EVERY_JOB,
-        Optional.empty(),
-        false,
-        0,
-        "",
-        Optional.empty());
-  }
-
   private static Handling.Check check(Fields f) {
-    Optional<Double> min = f.optionalNumber("min");
-    Optional<Double> max = f.optionalNumber("max");
-    f.inOrder(min, max);
+    Fields.Limits limits = f.limits();
     return new Handling.Check(
         f.required("id"),
         f.wanted("ask", ""),
@@ -222,8 +228,8 @@ final class HandlingReader {
         f.flag("hold"),
         f.flag("second"),
         f.text("unit"),
-        min,
-        max,
+        limits.min(),
+        limits.max(),
         About.STEP,
         onlyFor(f),
         closes(f),

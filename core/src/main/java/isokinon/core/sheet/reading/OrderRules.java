@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.stream.Stream;
 
 /**
  * Whether the steps of a sheet, as one way of work has them, can be done in both directions: no
@@ -193,7 +194,7 @@ final class OrderRules {
     return side.stream().filter(there::contains).reduce((a, b) -> b).orElse("");
   }
 
-  private java.util.stream.Stream<String> named(List<String> ids, Set<String> there) {
+  private Stream<String> named(List<String> ids, Set<String> there) {
     return ids.stream().flatMap(id -> followed.named(id, there).stream());
   }
 

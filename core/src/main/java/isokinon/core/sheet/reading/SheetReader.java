@@ -304,16 +304,14 @@ public final class SheetReader {
   }
 
   private Sheet.ProofTest proof(Fields f) {
-    Optional<Double> min = f.optionalNumber("min");
-    Optional<Double> max = f.optionalNumber("max");
-    f.inOrder(min, max);
+    Fields.Limits limits = f.limits();
     return new Sheet.ProofTest(
         f.required("id"),
         f.wanted("ask", ""),
         f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
         f.text("unit"),
-        min,
-        max,
+        limits.min(),
+        limits.max(),
         f.integer("clockSeconds", 0, 0, 1_000_000),
         f.wordOrWords("backTo"),
         f.inner(
@@ -333,9 +331,7 @@ public final class SheetReader {
   }
 
   private Sheet.Hazard hazard(Fields f) {
-    Optional<Double> min = f.optionalNumber("min");
-    Optional<Double> max = f.optionalNumber("max");
-    f.inOrder(min, max);
+    Fields.Limits limits = f.limits();
     return new Sheet.Hazard(
         f.required("id"),
         f.code("energy", Sheet.Energy.class, Sheet.Energy.PRESSURE),
@@ -345,8 +341,8 @@ public final class SheetReader {
         f.wanted("ask", ""),
         f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
         f.text("unit"),
-        min,
-        max,
+        limits.min(),
+        limits.max(),
         f.text("orConfirm"),
         f.flag("licensed"),
         f.flag("whereMet"),

@@ -238,9 +238,7 @@ final class SheetRules {
     eachHandling(
         (path, how) -> {
           for (Handling.Check c : how.checks()) {
-            if (c.about() == Handling.About.MARK && c.mark().isEmpty()) {
-              made.add(c.id().substring(0, c.id().length() - Handling.Check.MADE.length()));
-            }
+            c.makes().ifPresent(made::add);
             if (!c.mark().isEmpty()) {
               met.add(c.mark());
             }
@@ -252,10 +250,7 @@ final class SheetRules {
             if (!c.mark().isEmpty() && !made.contains(c.mark())) {
               fault(path + ".meets", "no mark is called " + c.mark());
             }
-            if (c.about() == Handling.About.MARK
-                && c.mark().isEmpty()
-                && !met.contains(
-                    c.id().substring(0, c.id().length() - Handling.Check.MADE.length()))) {
+            if (c.makes().filter(m -> !met.contains(m)).isPresent()) {
               fault(path + ".marks", "the mark of " + c.id() + " is never met");
             }
           }

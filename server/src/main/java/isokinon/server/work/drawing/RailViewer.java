@@ -99,6 +99,7 @@ public final class RailViewer {
 
   private static List<RailPart> parts(
       Rebuild rebuild, Sheet.Line line, Set<String> inHand, Set<String> off) {
+    Set<String> aside = rebuild.aside();
     return rebuild.sheet().parts().stream()
         .filter(p -> p.place().map(pl -> pl.line().equals(line.id())).orElse(false))
         .filter(rebuild::present)
@@ -110,7 +111,7 @@ public final class RailViewer {
                       ? Where.IN_HAND
                       : off.contains(p.id())
                           ? Where.OFF
-                          : rebuild.aside().contains(p.id()) ? Where.ASIDE : Where.IN_PLACE;
+                          : aside.contains(p.id()) ? Where.ASIDE : Where.IN_PLACE;
               return part(p, rebuild, where);
             })
         .toList();

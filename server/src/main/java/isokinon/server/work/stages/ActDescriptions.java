@@ -131,11 +131,7 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   @Override
   public String checked(StepAct.Checked act) {
-    return sheet
-            .handling(act.step())
-            .flatMap(h -> h.check(act.check()))
-            .map(Handling.Check::ask)
-            .orElse(act.check())
+    return asks(act.step(), act.check())
         + after(": ", number(act.reading()))
         + after(", ", act.note());
   }
