@@ -1,5 +1,6 @@
 package isokinon.core.act;
 
+import java.util.List;
 import java.util.Optional;
 
 /** What is done at a test of the proof, or when a waiting time is over. */
@@ -39,11 +40,18 @@ public sealed interface ProofAct extends Act {
   }
 
   /**
-   * A failed test sends the job back to the step behind it.
+   * A failed test sends the job back to steps that may be behind it.
    *
    * @param test id
+   * @param steps steps it goes back to, ids; empty for all that the sheet names
    */
-  record SentBack(String test) implements ProofAct {
+  record SentBack(String test, List<String> steps) implements ProofAct {
+
+    /** Copies its list. */
+    public SentBack {
+      steps = List.copyOf(steps);
+    }
+
     @Override
     public <R> R accept(ActVisitor<R> visitor) {
       return visitor.sentBack(this);

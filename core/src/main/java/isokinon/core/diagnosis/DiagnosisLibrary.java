@@ -1,14 +1,18 @@
 package isokinon.core.diagnosis;
 
 import isokinon.core.sheet.Family;
+import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
+import isokinon.core.sheet.Sheet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -118,8 +122,10 @@ public record DiagnosisLibrary(
    *
    * @param drawing rhythm it is drawn with
    * @param otherwise chance of it where nothing named causes it
+   * @param parts parts of which a pump has one that can show it; empty for every pump
    */
-  public record Symptom(String id, String title, String say, String drawing, double otherwise) {}
+  public record Symptom(
+      String id, String title, String say, String drawing, double otherwise, List<String> parts) {}
 
   /**
    * A quick test before the strip.
@@ -179,6 +185,24 @@ public record DiagnosisLibrary(
   /** What duty, readings or age say under this id. */
   public Optional<Clue> clue(String id) {
     return evidence.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  /**
+   * What can be wrong with the pump of a sheet, and is asked of it: a fault of a part it has not, a
+   * symptom it cannot show and a test of what is not there are left out.
+   */
+  public DiagnosisLibrary on(Sheet sheet) {
+    Set<String> there = sheet.parts().stream().map(Part::id).collect(Collectors.toSet());
+    Predicate<List<String>> has = p -> p.isEmpty() || p.stream().anyMatch(there::contains);
+    return new DiagnosisLibrary(
+        signatures,
+        causes,
+        counters,
+        baseRates,
+        evidence,
+        faults.stream().filter(f -> has.test(f.parts())).toList(),
+        symptoms.stream().filter(s -> has.test(s.parts())).toList(),
+        tests.stream().filter(t -> has.test(t.parts())).toList());
   }
 
   /** Faults known of a family. */

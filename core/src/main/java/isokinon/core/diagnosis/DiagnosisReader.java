@@ -95,7 +95,8 @@ public final class DiagnosisReader {
                     r.get("title"),
                     r.get("say"),
                     r.get("drawing"),
-                    r.number("otherwise")));
+                    r.number("otherwise"),
+                    r.words("parts", '|')));
     List<QuickTest> tests = rows("tests", DiagnosisReader::test);
     List<Fault> faults = rows("faults", DiagnosisReader::fault);
     Set<String> symptomIds = symptoms.stream().map(Symptom::id).collect(Collectors.toSet());

@@ -207,7 +207,7 @@ final class ActFold implements ActVisitor<Boolean> {
 
   @Override
   public Boolean sentBack(ProofAct.SentBack act) {
-    fold.sendBack(act.test());
+    fold.sendBack(act);
     return OTHER_STAGE;
   }
 

@@ -4,6 +4,7 @@ import isokinon.core.act.BenchEvent;
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
+import isokinon.core.act.ProofAct;
 import isokinon.core.act.Stage;
 import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanMemo;
@@ -172,10 +173,10 @@ final class EventFold {
   }
 
   /** Opens the pump again for what a failed test points at; what else was done stays recorded. */
-  void sendBack(String test) {
+  void sendBack(ProofAct.SentBack act) {
     renewals.keep(plans.plan(request()));
     renewals.sendBack();
-    scope.only(behind(test));
+    scope.only(behind(act));
     steps.again();
     proof.clear();
     safe.clear();
@@ -184,8 +185,9 @@ final class EventFold {
   }
 
   /** Parts to look at again when a test sends the job back to the steps behind it. */
-  List<String> behind(String test) {
-    return sheet.proofTest(test).map(Sheet.ProofTest::backTo).orElse(List.of()).stream()
+  List<String> behind(ProofAct.SentBack act) {
+    return sheet.proofTest(act.test()).map(Sheet.ProofTest::backTo).orElse(List.of()).stream()
+        .filter(step -> act.steps().isEmpty() || act.steps().contains(step))
         .flatMap(step -> partsOf(step).stream())
         .distinct()
         .filter(p -> sheet.part(p).map(renewals::present).orElse(false))
@@ -201,7 +203,10 @@ final class EventFold {
   }
 
   private List<String> partsOf(CalledFor c) {
-    return Stream.of(c.renewed(), c.off(), c.back()).flatMap(List::stream).toList();
+    return Stream.concat(
+            Stream.of(c.renewed(), c.off(), c.back()).flatMap(List::stream),
+            c.steps().stream().flatMap(step -> partsOf(step).stream()))
+        .toList();
   }
 
   private PlanRequest request() {

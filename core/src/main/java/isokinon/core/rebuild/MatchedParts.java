@@ -33,7 +33,10 @@ public final class MatchedParts {
         .toList();
   }
 
-  /** Pieces on the tray that look as if they could go to {@code place}. */
+  /**
+   * Pieces on the tray that look as if they could go to {@code place}. A piece is on the tray as
+   * long as it is in no place, also where another one went to its own.
+   */
   public static List<String> candidates(Rebuild rebuild, String place) {
     Sheet sheet = rebuild.sheet();
     Set<String> renewing = Set.copyOf(rebuild.renewing());
@@ -44,7 +47,8 @@ public final class MatchedParts {
         .ifPresent(
             p ->
                 group(sheet, p).stream()
-                    .filter(piece -> off.contains(partOf(piece)))
+                    .filter(
+                        piece -> off.contains(partOf(piece)) || rebuild.placed().containsKey(piece))
                     .filter(piece -> !renewing.contains(partOf(piece)))
                     .filter(piece -> !rebuild.placed().containsValue(piece))
                     .forEach(pieces::add));

@@ -491,8 +491,8 @@ public final class Rebuild {
   }
 
   /** Parts to look at again when a test sends the job back to the step behind it. */
-  public List<String> behind(String test) {
-    return fold.behind(test);
+  public List<String> behind(ProofAct.SentBack act) {
+    return fold.behind(act);
   }
 
   // ---- time

@@ -59,12 +59,12 @@ final class RenewalRecord {
     List<String> freed = plan.map(Plan::freed).orElse(List.of());
     List<Plan.Renewal> renewals = new ArrayList<>();
     for (Part part : sheet.get().parts()) {
-      if (!goesWith(part, goesIn())) {
+      if (!part.goesWith(goesIn())) {
         continue;
       }
       if (planned.containsKey(part.id())) {
         renewals.add(planned.get(part.id()));
-      } else if (freed.contains(part.id()) && !goesWith(part, fitted.material())) {
+      } else if (freed.contains(part.id()) && !part.goesWith(fitted.material())) {
         renewals.add(
             new Plan.Renewal(
                 part.id(),
@@ -89,7 +89,7 @@ final class RenewalRecord {
     plan.renew().stream().filter(Plan.Renewal::byKit).forEach(r -> byKit.add(r.part()));
     return sheet.get().parts().stream()
         .filter(p -> plan.freed().contains(p.id()) && p.renew() == Part.Renew.INSPECT)
-        .filter(p -> goesWith(p, sentBack ? goesIn() : fitted.material()))
+        .filter(p -> p.goesWith(sentBack ? goesIn() : fitted.material()))
         .map(Part::id)
         .filter(p -> !asked.test(p) && !byKit.contains(p))
         .toList();
@@ -108,10 +108,6 @@ final class RenewalRecord {
   }
 
   boolean present(Part part) {
-    return goesWith(part, goesIn());
-  }
-
-  private static boolean goesWith(Part part, String material) {
-    return part.onlyFor().isEmpty() || part.onlyFor().contains(material);
+    return part.goesWith(goesIn());
   }
 }

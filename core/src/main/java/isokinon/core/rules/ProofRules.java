@@ -140,7 +140,16 @@ final class ProofRules {
         .or(
             () ->
                 unless(
-                    !rebuild.behind(act.test()).isEmpty(),
+                    sheet
+                        .proofTest(act.test())
+                        .map(t -> t.backTo().containsAll(act.steps()))
+                        .orElse(false),
+                    "steps",
+                    "That step is not among those behind the test."))
+        .or(
+            () ->
+                unless(
+                    !rebuild.behind(act).isEmpty(),
                     "test",
                     "The sheet does not say which step is behind it: look outside the pump."));
   }

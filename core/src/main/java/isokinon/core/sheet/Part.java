@@ -57,6 +57,11 @@ public record Part(
     FRAME
   }
 
+  /** Whether it is fitted together with a wearing part of this material. */
+  public boolean goesWith(String material) {
+    return onlyFor.isEmpty() || onlyFor.contains(material);
+  }
+
   /** What becomes of a part at a rebuild. */
   public enum Renew implements Code {
     ONE_TIME,

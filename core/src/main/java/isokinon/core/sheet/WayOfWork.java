@@ -19,6 +19,7 @@ final class WayOfWork {
   private final Set<String> ways;
   private final Following job;
   private final Set<String> parts = new HashSet<>();
+  private final Set<String> goesIn = new HashSet<>();
   private final Set<String> steps = new HashSet<>();
   private final Set<String> namesOfSides = new HashSet<>();
 
@@ -48,6 +49,10 @@ final class WayOfWork {
     s.parts().stream()
         .filter(p -> p.ways().isEmpty() || p.ways().stream().anyMatch(ways::contains))
         .forEach(p -> parts.add(p.id()));
+    s.parts().stream()
+        .filter(p -> parts.contains(p.id()))
+        .filter(p -> job.goesIn().isEmpty() || p.goesWith(job.goesIn()))
+        .forEach(p -> goesIn.add(p.id()));
     s.steps().stream().filter(t -> stands(t.how().onlyFor())).forEach(t -> steps.add(t.id()));
     s.sides().forEach(side -> namesOfSides.addAll(side.names()));
     s.buildOnly().stream().filter(t -> holds(t.how().onlyFor())).forEach(t -> steps.add(t.id()));
@@ -169,7 +174,7 @@ final class WayOfWork {
 
   private Sheet.Kit kit(Sheet.Kit k) {
     Map<String, Integer> held = new LinkedHashMap<>(k.parts());
-    held.keySet().retainAll(parts);
+    held.keySet().retainAll(goesIn);
     return new Sheet.Kit(k.id(), k.title(), held, k.onlyFor());
   }
 

@@ -71,10 +71,11 @@ class PlannerTest {
     assertThat(renew("outlet-balls").renew())
         .extracting(Plan.Renewal::because)
         .containsExactly(
-            "one-time part, its joint is opened: Unbolt the outlet manifold and lift it off",
+            "one-time part, its joint is opened: 8 nuts out, far side first, lift the"
+                + " outlet manifold off",
             "asked for",
-            "one-time part, its joint is opened: Lift out the top balls and seats, keep A and B"
-                + " apart");
+            "one-time part, its joint is opened: Lift out the top balls and seats with a plastic"
+                + " hook, laid out by place");
   }
 
   @Test

@@ -3,6 +3,7 @@ package isokinon.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.sheet.BuildOnlyStep;
+import isokinon.core.sheet.Following;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
@@ -152,10 +153,12 @@ class ShippedPlansTest {
     PlanRequest diaphragm =
         new PlanRequest(
             List.of("diaphragm-a"), List.of("diaphragm-b", "shaft"), List.of(), List.of(), true);
-    assertThat(planner.plan(ShippedSheet.boltedPlastic(), diaphragm).renew())
+    Sheet rubber = ShippedSheet.boltedPlastic().by(new Following(List.of(), "EPDM", "EPDM"));
+    assertThat(planner.plan(rubber, diaphragm).renew())
         .filteredOn(Plan.Renewal::byKit)
         .extracting(Plan.Renewal::part)
-        .containsExactly("diaphragm-b");
+        .as("no backup behind rubber")
+        .containsExactly("outlet-balls", "diaphragm-b", "inlet-balls");
   }
 
   private static List<List<String>> waysOfWork(Sheet sheet) {

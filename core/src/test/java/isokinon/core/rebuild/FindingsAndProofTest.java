@@ -175,9 +175,11 @@ class FindingsAndProofTest {
     bench.does(
         new ProofAct.Proved("dead-head", Optional.of(new Reading(12, "s")), Optional.empty(), ""));
     long before = bench.rebuild().seq();
-    assertThat(bench.refused(new ProofAct.SentBack("dry-lift")))
+    assertThat(bench.refused(new ProofAct.SentBack("dry-lift", List.of())))
         .contains("Only a test that failed");
-    bench.does(new ProofAct.SentBack("dead-head"));
+    assertThat(bench.refused(new ProofAct.SentBack("dead-head", List.of("valve-block-off"))))
+        .contains("not among those behind");
+    bench.does(new ProofAct.SentBack("dead-head", List.of("outlet-valves-out")));
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.MAKE_SAFE);
     bench.makesSafe().strips();
     assertThat(bench.rebuild().toInspect()).contains("outlet-balls", "outlet-seats");
@@ -265,7 +267,7 @@ class FindingsAndProofTest {
             new ProofAct.Proved(
                 "flow", Optional.of(new Reading(0.7, "m3/h")), Optional.empty(), ""),
             new ProofAct.ClockStarted("drip"),
-            new ProofAct.SentBack("flow"))) {
+            new ProofAct.SentBack("flow", List.of()))) {
       assertThat(bench.refused(early)).contains("This belongs to Prove");
     }
     assertThat(bench.refused(told("leaks"))).contains("This belongs to Take in");

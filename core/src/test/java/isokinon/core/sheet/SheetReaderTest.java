@@ -80,7 +80,9 @@ class SheetReaderTest {
   @Test
   void theShippedSheetIsWhole() {
     Sheet sheet = ShippedSheet.boltedPlastic();
-    assertThat(sheet.kits()).extracting(Sheet.Kit::id).containsExactly("wet-kit", "air-kit");
+    assertThat(sheet.kits())
+        .extracting(Sheet.Kit::id)
+        .containsExactly("wet-kit", "valve-kit", "pilot-kit");
     assertThat(sheet.proof()).extracting(Sheet.ProofTest::id).contains("dead-head", "leak");
     assertThat(sheet.parts())
         .filteredOn(p -> p.care().contains(Part.Care.MATCHED))
@@ -95,14 +97,14 @@ class SheetReaderTest {
 
   @ParameterizedTest
   @CsvSource({
-    "spool-way, large end",
+    "spool-way, Large end",
     "spool-lips, toward the middle",
-    "insert-way, parallel to the spool",
+    "insert-way, along the spool",
     "plate-way, Polished side",
-    "washer-a, Chamfer",
+    "radius-a, Radius",
     "outlet-seat-way, Square side",
     "outlet-seat-edge, without a scratch",
-    "cap-a-cage-down, Ball-cage end",
+    "cap-a-line-met, ball-cage end",
     "captive-all, captive screws",
   })
   void theTrapsAreChecksAtTheStepWhereTheyBite(String check, String words) {

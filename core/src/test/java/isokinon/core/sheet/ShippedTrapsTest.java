@@ -32,16 +32,16 @@ class ShippedTrapsTest {
           aodd-bolted-plastic-25 | spool-out | toward the middle
           aodd-bolted-plastic-25 | slide-out | hollow side out
           aodd-bolted-plastic-25 | slide-out | polished side
-          aodd-bolted-plastic-25 | diaphragm-a-off | chamfer
+          aodd-bolted-plastic-25 | diaphragm-a-off | radius of inner plate
           aodd-bolted-plastic-25 | outlet-valves-out | square side
           aodd-bolted-plastic-25 | outlet-valves-out | without a scratch
           aodd-bolted-plastic-25 | fluid-cap-a-off | ball-cage end
-          aodd-bolted-plastic-25 | fluid-cap-a-off | two long bolts
+          aodd-bolted-plastic-25 | diaphragm-a-off | two long bolts
           aodd-bolted-plastic-25 | outlet-manifold-off | undoing only
           aodd-bolted-metal-40 | pilot-ring-b-off | pushed fully over
           aodd-bolted-metal-40 | pilot-ring-a-off | sharp edge
           aodd-bolted-metal-40 | pilot-ring-a-off | first strokes
-          aodd-bolted-metal-40 | muffler-off | bleed port
+          aodd-bolted-metal-40 | bleed-blown | bleed port
           aodd-bolted-metal-40 | valve-off | notch
           aodd-bolted-metal-40 | diaphragm-b-off | never force
           aodd-bolted-metal-40 | diaphragm-a-off | shoulder
@@ -68,9 +68,9 @@ class ShippedTrapsTest {
           tube-push-in-8 | tube-out | tight bends
           tube-push-in-8 | tube-tested | no bubble
           tube-push-in-8 | head-off | motor is in danger
-          tube-four-arm-16 | arms-out | loading position
-          tube-four-arm-16 | arms-out | opposite each other
-          tube-four-arm-16 | arms-out | spins free
+          tube-four-arm-16 | arm-1-out | 9 o'clock
+          tube-four-arm-16 | arm-2-out | like opposite like
+          tube-four-arm-16 | arms-cleaned | spins free
           tube-four-arm-16 | rotor-off | high-temperature grease
           tube-four-arm-16 | controller-told | 0 h
           tube-four-arm-16 | pins-wiped | sensor pins
@@ -102,13 +102,13 @@ class ShippedTrapsTest {
           magnetic-plastic-12 | thrust-out | matt face
           magnetic-plastic-12 | bushing-out | square
           magnetic-plastic-12 | bracket-off | opposite the ports
-          magnetic-metal-50 | cover-off | lying down
+          magnetic-metal-50 | cover-off | shell lying
           magnetic-metal-50 | shaft-out | standing
-          magnetic-metal-50 | cover-off | anti-rotation pin
-          magnetic-metal-50 | rotor-apart | pencil mark
+          magnetic-metal-50 | cover-made-up | pin is tiny
+          magnetic-metal-50 | rotor-stacked | visible end
           magnetic-metal-50 | rotor-apart | toward the thread
           magnetic-metal-50 | wet-end-off | up marks
-          magnetic-metal-50 | wet-end-off | fingers never between
+          magnetic-metal-50 | wet-end-off | fingers out of the gap
           magnetic-heavy-frame-80 | hub-off | hit on the rim
           magnetic-heavy-frame-80 | wet-end-off | guard tube out
           magnetic-heavy-frame-80 | adapter-warmed | never a flame
@@ -208,7 +208,7 @@ class ShippedTrapsTest {
 
   /** What needs power says who stands clear, and isolation is confirmed again after it. */
   @ParameterizedTest
-  @CsvSource({"tube-four-arm-16, arms-out", "hose-shoe-40, hose-out"})
+  @CsvSource({"tube-four-arm-16, arm-1-out", "hose-shoe-40, hose-out"})
   void powerIsAskedForBeforeAndTakenAwayAfter(String sheet, String step) {
     List<Handling.Check> checks = ShippedSheet.of(sheet).handling(step).orElseThrow().checks();
     assertThat(checks.get(0).about()).isEqualTo(Handling.About.POWER);

@@ -5,6 +5,7 @@ import isokinon.core.act.ProofAct;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 
 /** What is done at a test of the proof, as a screen asks for it. */
 public sealed interface AskedProofAct extends AskedAct {
@@ -44,11 +45,14 @@ public sealed interface AskedProofAct extends AskedAct {
    * A failed test sends the job back.
    *
    * @param test id
+   * @param steps steps behind it to go back to, ids; none for all of them
    */
-  record SentBack(@NotNull @Identifier String test) implements AskedProofAct {
+  record SentBack(
+      @NotNull @Identifier String test, @Size(max = 200) List<@NotNull @Identifier String> steps)
+      implements AskedProofAct {
     @Override
     public Act read(ActReader reader) {
-      return new ProofAct.SentBack(test);
+      return new ProofAct.SentBack(test, AskedAct.list(steps));
     }
   }
 

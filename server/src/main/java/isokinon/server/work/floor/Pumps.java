@@ -165,7 +165,7 @@ public class Pumps {
         s.revision(),
         s.parts().stream()
             .filter(p -> p.renew() != Part.Renew.KEEP)
-            .filter(p -> p.onlyFor().isEmpty() || p.onlyFor().contains(pump.material()))
+            .filter(p -> p.goesWith(pump.material()))
             .map(p -> new PartLine(p.id(), p.name(), p.section(), p.renew(), p.count()))
             .toList(),
         s.kits().stream().map(k -> new KitLine(k.id(), k.title(), k.parts())).toList());

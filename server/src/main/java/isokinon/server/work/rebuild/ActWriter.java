@@ -211,7 +211,7 @@ final class ActWriter implements ActVisitor<ActColumns> {
 
   @Override
   public ActColumns sentBack(ProofAct.SentBack act) {
-    return columns(StoredKind.SENT_BACK, act.test());
+    return columns(StoredKind.SENT_BACK, act.test()).and(act.steps());
   }
 
   @Override

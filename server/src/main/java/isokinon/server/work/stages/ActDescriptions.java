@@ -272,7 +272,9 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   @Override
   public String sentBack(ProofAct.SentBack act) {
-    return "sent back, because this failed: " + sheet.testOrStep(act.test());
+    return "sent back, because this failed: "
+        + sheet.testOrStep(act.test())
+        + after("; to ", String.join("; ", act.steps().stream().map(sheet::stepSentence).toList()));
   }
 
   @Override

@@ -66,9 +66,10 @@ public class Symptoms {
     PumpRow pump = pumps.pump(tag);
     Family family = pump.family();
     Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
-    DiagnosisLibrary known = diagnosis.library();
+    DiagnosisLibrary all = diagnosis.library();
+    DiagnosisLibrary known = sheet.map(all::on).orElse(all);
     Map<String, Integer> found = diagnosis.faultsFound(family);
-    Map<Evidence, String> evidence = evidence(family, q);
+    Map<Evidence, String> evidence = evidence(known, family, q);
     Belief base = known.faultsOf(family, found);
     Belief now = base.given(List.copyOf(evidence.keySet()));
     Map<String, Optional<Double>> minutes = new LinkedHashMap<>();
@@ -93,8 +94,8 @@ public class Symptoms {
                         minutes,
                         found))
             .toList(),
-        tests(family, now, q, sheet, pump, minutes),
-        done(family, q),
+        tests(known, family, now, q, sheet, pump, minutes),
+        done(known, family, q),
         found.values().stream().mapToInt(Integer::intValue).sum(),
         sheet.isPresent(),
         pump.sheet().flatMap(sheets::find).map(s -> RailViewer.whole(s, pump)).orElse(List.of()));
@@ -109,8 +110,8 @@ public class Symptoms {
         q.seen().contains(s.id()) ? "seen" : q.not().contains(s.id()) ? "not" : "open");
   }
 
-  private Map<Evidence, String> evidence(Family family, SymptomQuestion q) {
-    DiagnosisLibrary known = diagnosis.library();
+  private static Map<Evidence, String> evidence(
+      DiagnosisLibrary known, Family family, SymptomQuestion q) {
     Map<Evidence, String> evidence = new LinkedHashMap<>();
     List<Symptom> symptoms = known.symptoms(family);
     for (boolean seen : new boolean[] {true, false}) {
@@ -122,7 +123,7 @@ public class Symptoms {
                 .orElseThrow(
                     () ->
                         RequestProblem.notNow(
-                            seen ? "seen" : "not", "Pumps of this family do not show " + id + "."));
+                            seen ? "seen" : "not", "This pump does not show " + id + "."));
         evidence.put(
             known.evidence(family, s, seen),
             (seen ? "" : "no ") + s.title().toLowerCase(Locale.ROOT));
@@ -130,7 +131,7 @@ public class Symptoms {
     }
     for (boolean yes : new boolean[] {true, false}) {
       for (String id : yes ? q.yes() : q.no()) {
-        QuickTest t = test(family, id, yes ? "yes" : "no");
+        QuickTest t = test(known, family, id, yes ? "yes" : "no");
         evidence.put(
             known.evidence(family, t, yes), (yes ? t.yes() : t.no()).toLowerCase(Locale.ROOT));
       }
@@ -138,14 +139,11 @@ public class Symptoms {
     return evidence;
   }
 
-  private QuickTest test(Family family, String id, String path) {
-    return diagnosis.library().tests(family).stream()
+  private static QuickTest test(DiagnosisLibrary known, Family family, String id, String path) {
+    return known.tests(family).stream()
         .filter(x -> x.id().equals(id))
         .findFirst()
-        .orElseThrow(
-            () ->
-                RequestProblem.notNow(
-                    path, "Pumps of this family have no test called " + id + "."));
+        .orElseThrow(() -> RequestProblem.notNow(path, "This pump has no test called " + id + "."));
   }
 
   private static FaultLine fault(
@@ -192,7 +190,7 @@ public class Symptoms {
     Sheet followed = sheet.by(List.of());
     List<String> parts =
         present(followed, ids).stream()
-            .filter(p -> p.onlyFor().isEmpty() || p.onlyFor().contains(pump.material()))
+            .filter(p -> p.goesWith(pump.material()))
             .map(Part::id)
             .filter(p -> followed.steps().stream().anyMatch(s -> s.opens().contains(p)))
             .toList();
@@ -213,14 +211,14 @@ public class Symptoms {
     }
   }
 
-  private List<TestLine> tests(
+  private static List<TestLine> tests(
+      DiagnosisLibrary known,
       Family family,
       Belief now,
       SymptomQuestion q,
       Optional<Sheet> sheet,
       PumpRow pump,
       Map<String, Optional<Double>> minutes) {
-    DiagnosisLibrary known = diagnosis.library();
     List<QuickTest> open =
         known.tests(family).stream()
             .filter(t -> !q.yes().contains(t.id()) && !q.no().contains(t.id()))
@@ -231,12 +229,12 @@ public class Symptoms {
             takes.put(
                 t.id(),
                 t.minutes() + sheet.flatMap(s -> stripMinutes(s, pump, t.parts())).orElse(0.0)));
-    List<TestChoice> ranked = ranked(family, now, open, takes);
+    List<TestChoice> ranked = ranked(known, family, now, open, takes);
     double doubt = now.entropyBits();
     return ranked.stream()
         .map(
             n -> {
-              QuickTest t = test(family, n.test().sign().id(), "test");
+              QuickTest t = test(known, family, n.test().sign().id(), "test");
               List<QuickTest> left = open.stream().filter(x -> x != t).toList();
               return new TestLine(
                   t.id(),
@@ -247,26 +245,48 @@ public class Symptoms {
                   t.limit(),
                   t.caution(),
                   doubt <= 0 ? 0 : n.gainBits() / doubt,
-                  answer(family, t.yes(), n.chanceOfYes(), now, n.afterYes(), left, takes, minutes),
                   answer(
-                      family, t.no(), 1 - n.chanceOfYes(), now, n.afterNo(), left, takes, minutes));
+                      known,
+                      family,
+                      t.yes(),
+                      n.chanceOfYes(),
+                      now,
+                      n.afterYes(),
+                      left,
+                      takes,
+                      minutes),
+                  answer(
+                      known,
+                      family,
+                      t.no(),
+                      1 - n.chanceOfYes(),
+                      now,
+                      n.afterNo(),
+                      left,
+                      takes,
+                      minutes));
             })
         .toList();
   }
 
-  private List<TestChoice> ranked(
-      Family family, Belief belief, List<QuickTest> tests, Map<String, Double> takes) {
+  private static List<TestChoice> ranked(
+      DiagnosisLibrary known,
+      Family family,
+      Belief belief,
+      List<QuickTest> tests,
+      Map<String, Double> takes) {
     return TestChoice.ranked(
         belief,
         tests.stream()
             .map(
                 t ->
                     new TestChoice.Test(
-                        diagnosis.library().evidence(family, t, true), takes.get(t.id()), t.kind()))
+                        known.evidence(family, t, true), takes.get(t.id()), t.kind()))
             .toList());
   }
 
-  private AnswerView answer(
+  private static AnswerView answer(
+      DiagnosisLibrary known,
       Family family,
       String say,
       double chance,
@@ -275,9 +295,8 @@ public class Symptoms {
       List<QuickTest> left,
       Map<String, Double> takes,
       Map<String, Optional<Double>> minutes) {
-    DiagnosisLibrary known = diagnosis.library();
     Belief.Ranked first = after.ranked().get(0);
-    List<TestChoice> next = ranked(family, after, left, takes);
+    List<TestChoice> next = ranked(known, family, after, left, takes);
     String title = known.fault(first.id()).map(Fault::title).orElse("");
     boolean goThere =
         first.chance() >= SURE_ENOUGH
@@ -286,7 +305,7 @@ public class Symptoms {
     String then =
         !goThere
             ? "Then: "
-                + test(family, next.get(0).test().sign().id(), "test")
+                + test(known, family, next.get(0).test().sign().id(), "test")
                     .title()
                     .toLowerCase(Locale.ROOT)
             : minutes
@@ -314,18 +333,18 @@ public class Symptoms {
         then);
   }
 
-  private List<TestDone> done(Family family, SymptomQuestion q) {
+  private static List<TestDone> done(DiagnosisLibrary known, Family family, SymptomQuestion q) {
     List<TestDone> done = new ArrayList<>();
     q.yes()
         .forEach(
             id -> {
-              QuickTest t = test(family, id, "yes");
+              QuickTest t = test(known, family, id, "yes");
               done.add(new TestDone(id, t.title(), t.yes(), true));
             });
     q.no()
         .forEach(
             id -> {
-              QuickTest t = test(family, id, "no");
+              QuickTest t = test(known, family, id, "no");
               done.add(new TestDone(id, t.title(), t.no(), false));
             });
     return done;
