@@ -97,7 +97,7 @@ export function NextTest({ view, told, put, clear }: NextProps) {
         </>
       )}
       <div className="flex-1" />
-      <StripNow view={view} told={told} clear={clear} />
+      {view.missed === null && <StripNow view={view} told={told} clear={clear} />}
     </aside>
   );
 }

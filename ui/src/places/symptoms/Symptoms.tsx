@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { FaultLine, RailPart, SymptomQuestion, SymptomsView } from "../../api/types";
 import { BeforeAfter, Wedge } from "../../drawing/BeforeAfter";
@@ -18,11 +18,13 @@ const NOTHING: Told = { seen: [], not: [], yes: [], no: [] };
 /** Before the strip: what it does, what it may be, and the test that settles most for its minutes. */
 export default function Symptoms() {
   const { tag = "" } = useParams();
-  const [stored, setStored] = useDraft(`symptoms.${tag}`);
-  const told = stored ? (JSON.parse(stored) as Told) : NOTHING;
+  const [asked] = useSearchParams();
+  const job = asked.get("job");
+  const [stored, setStored] = useDraft(job ? `symptoms.${tag}.${job}` : `symptoms.${tag}`);
+  const told = stored ? (JSON.parse(stored) as Told) : { ...NOTHING, seen: asked.getAll("seen") };
   const view = useQuery({
-    queryKey: ["symptoms", tag, stored],
-    queryFn: () => api.symptoms(tag, told satisfies SymptomQuestion),
+    queryKey: ["symptoms", tag, job, told],
+    queryFn: () => api.symptoms(tag, { ...told, ...(job && { job: Number(job) }) } satisfies SymptomQuestion),
     placeholderData: keepPreviousData,
   });
   if (view.error && !view.data) return <Failed error={view.error} what={`pump ${tag}`} />;
@@ -40,8 +42,17 @@ export default function Symptoms() {
         <PumpKind family={view.data.family} scale={1.5} />
         <div className="min-w-0 flex-1 leading-5">
           <p className="truncate text-lead font-[600]">{view.data.duty}</p>
-          <p className="truncate text-body text-muted">{view.data.fitted}. Before it is stripped.</p>
+          {view.data.missed === null ? (
+            <p className="truncate text-body text-muted">{view.data.fitted}. Before it is stripped.</p>
+          ) : (
+            <p className="text-body text-renew">Just rebuilt, does not hold: {view.data.missed || "nothing now"}</p>
+          )}
         </div>
+        {job && (
+          <Link className="press inline-flex items-center" to={`/bench/${job}`}>
+            Back to the bench
+          </Link>
+        )}
         {stored && (
           <button type="button" className="press" onClick={() => setStored("")}>
             Begin again

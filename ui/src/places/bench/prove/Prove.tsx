@@ -15,6 +15,7 @@ import type { InStage, StageProps } from "../frame/stage";
 import { faultAt } from "../frame/faultAt";
 import { Foot } from "../frame/Foot";
 import { Waits } from "../frame/Waits";
+import { Suspects } from "./Suspects";
 
 /** So many tests leave room for the pump beneath them. */
 const ROOM_FOR_DRAWING = 6;
@@ -61,7 +62,7 @@ export default function Prove({ view, now, rails, link }: InStage<"PROVE">) {
 
 /** A test that is done or still to come, in one line. */
 function Line({ test: t, number, choose }: { test: ProofView; number: number; choose: () => void }) {
-  const missed = t.answered && !t.passed;
+  const missed = t.missed;
   return (
     <li className="grid min-h-12 grid-cols-[34px_26px_minmax(0,1fr)_auto] items-center gap-3 border-b border-line2 py-1">
       <span className="m pl-2 text-body text-muted">{number}</span>
@@ -85,7 +86,10 @@ function Line({ test: t, number, choose }: { test: ProofView; number: number; ch
             {t.value === null ? "confirmed" : `${rounded(t.value, 3)} ${unitWord(t.unit)}`}
           </b>
         )}
-        {!t.answered && t.clockSeconds > 0 && <span className="m text-muted">{countdown(t.clockSeconds)}</span>}
+        {t.missed && t.value === null && <b className="text-lead text-renew">does not hold</b>}
+        {!t.answered && !t.missed && t.clockSeconds > 0 && (
+          <span className="m text-muted">{countdown(t.clockSeconds)}</span>
+        )}
         <span className="pl-2 text-muted">{t.by}</span>
       </p>
     </li>
@@ -104,9 +108,10 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.proof.${t.id}`);
   const [gauge, setGauge] = useState("");
   const [why, setWhy] = useState("");
+  const [saying, setSaying] = useState(false);
+  const [seen, setSeen] = useState("");
   const fault = faultAt(link.faults, "value", "gauge", t.id);
   const held = faultAt(link.faults, "clock", "wait");
-  const missed = t.answered && !t.passed && !t.calibration;
   const record = async () => {
     const done = await link.act({
       kind: "PROVED",
@@ -129,10 +134,11 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
           <p className="ask text-title leading-[25px] font-[660]">{t.ask}</p>
           {t.kind === "number" && <p className="m text-body text-muted">{limit(t)}</p>}
           {t.says && <p className="text-body leading-[19px]">{t.says}</p>}
-          {missed && (
+          {t.missed && (
             <p className="text-body font-[640] text-renew">
-              {rounded(t.value ?? 0, 3)} {unitWord(t.unit)} misses the limit.
-              {t.backTo.length > 0 && ` Most likely behind it: ${t.backTo.join("; or ")}.`}
+              {t.value === null
+                ? `It does not hold${t.seen ? `: ${t.seen}` : ""}.`
+                : `${rounded(t.value, 3)} ${unitWord(t.unit)} misses the limit.`}
             </p>
           )}
         </div>
@@ -169,15 +175,47 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             />
           </>
         ) : (
-          <button
-            type="button"
-            className="press call min-w-[150px]"
-            disabled={link.busy}
-            onClick={() => void record()}
-            aria-label={`Confirm: ${t.ask}`}
+          <>
+            <button
+              type="button"
+              className="press call min-w-[150px]"
+              disabled={link.busy}
+              onClick={() => void record()}
+              aria-label={`Confirm: ${t.ask}`}
+            >
+              Confirm
+            </button>
+            {!saying && (
+              <button type="button" className="press" onClick={() => setSaying(true)}>
+                Does not hold
+              </button>
+            )}
+          </>
+        )}
+        {saying && (
+          <form
+            className="flex min-w-[280px] flex-1 items-center gap-2 text-body"
+            onSubmit={(e) => {
+              e.preventDefault();
+              void link.act({ kind: "NOT_MET", test: t.id, what: seen }).then((done) => {
+                if (done) setSaying(false);
+              });
+            }}
           >
-            Confirm
-          </button>
+            <label className="flex min-w-0 flex-1 items-center gap-2">
+              <span className="whitespace-nowrap text-soft">What was seen</span>
+              <input
+                className="field min-w-0 flex-1"
+                value={seen}
+                maxLength={2000}
+                autoFocus
+                onChange={(e) => setSeen(e.target.value)}
+              />
+            </label>
+            <button type="submit" className="press border-renew text-renew" disabled={link.busy}>
+              Record
+            </button>
+          </form>
         )}
         {held && (
           <label className="flex min-w-[280px] flex-1 items-center gap-2 text-body">
@@ -192,23 +230,13 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             />
           </label>
         )}
-        {missed && t.backTo.length > 0 && (
-          <button
-            type="button"
-            className="press ml-auto border-renew text-renew"
-            disabled={link.busy}
-            onClick={() => void link.act({ kind: "SENT_BACK", test: t.id })}
-            title="The make-safe gate comes first again"
-          >
-            {t.backTo.length > 1 ? "Back to those steps" : "Back to that step"}
-          </button>
-        )}
       </div>
       {t.calibration && t.runs.length > 0 && (
         <p className="m pt-1.5 pl-8 text-body text-soft">
           {t.runs.map((r) => rounded(r, 2)).join(", ")} {unitWord(t.unit)}
         </p>
       )}
+      {t.missed && <Suspects key={t.seen + String(t.value)} test={t} view={view} link={link} />}
       {fault && <Sentence>{fault}</Sentence>}
       {held && <Sentence>{held}</Sentence>}
     </li>

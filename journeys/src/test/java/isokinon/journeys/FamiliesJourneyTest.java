@@ -25,10 +25,11 @@ class FamiliesJourneyTest extends AtTheMill {
     ApiClient.Job job = ko.job(mill.api()).makesSafe();
     ko.opens(job);
     Shop.accessible(page);
-    ko.opens(job.stripsUpTo("Jog each arm"));
-    ko.sees("Under power for this step: an arm passes only at the loading position.");
+    ko.opens(job.stripsUpTo("Jog until the arm at 9"));
+    ko.sees(
+        "Under power for this step: an arm passes only at 9 o'clock, seen from the cover side.");
     Shop.picture(page, "bench-head-in-plan");
-    ko.opens(job.strips().inspects().decidesAsBefore().buildsUpTo("set it on its own pivot"));
+    ko.opens(job.strips().inspects().decidesAsBefore().buildsUpTo("Jog the slot of arm 1"));
     Locator place =
         page.getByRole(
             AriaRole.GROUP,
@@ -128,7 +129,7 @@ class FamiliesJourneyTest extends AtTheMill {
     page.getByText("Renew everything").waitFor();
     Shop.picture(page, "library-sheet");
     sb.button("Duplicate").click();
-    sb.sees("0:31");
+    sb.sees("0:34");
     Locator text = page.locator(".cm-content");
     text.getByText("renew: one-time").click();
     page.keyboard().press("End");

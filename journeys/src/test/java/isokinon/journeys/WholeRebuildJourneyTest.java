@@ -49,7 +49,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
 
   private static void makesSafe(BenchPage rt) {
     Page page = rt.page();
-    assertThat(rt.main("Strip is locked, 8 to go")).isDisabled();
+    assertThat(rt.main("Strip is locked, 7 to go")).isDisabled();
     Locator air = page.getByLabel("Pressure left at the air inlet").first();
     air.fill("none at all");
     air.press("Enter");
@@ -70,12 +70,12 @@ class WholeRebuildJourneyTest extends AtTheMill {
 
   private static void strips(BenchPage rt) {
     Page page = rt.page();
-    rt.sees("Unbolt the outlet manifold and lift it off");
+    rt.sees("8 nuts out, far side first");
     rt.done("Off, next step");
     String second = rt.sentence();
     page.keyboard().press("Alt+b");
     page.waitForFunction("s => document.querySelector('h2').innerText !== s", second);
-    rt.sees("Unbolt the outlet manifold and lift it off");
+    rt.sees("8 nuts out, far side first");
     page.keyboard().press("Control+Enter");
     page.waitForFunction("s => document.querySelector('h2').innerText === s", second);
     rt.done("Off, next step");
@@ -114,7 +114,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
 
   private static void builds(BenchPage rt) {
     Page page = rt.page();
-    rt.buildsUpTo("Draw down fluid cap A");
+    rt.buildsUpTo("Cap B: cage end down");
     rt.goesRoundTheEarlyPasses();
     rt.reads("15 furlongs");
     rt.sees("No unit is called \"furlongs\" here; N·m is asked for.");
@@ -159,7 +159,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
   private static void aSecondPersonIsTold(BenchPage rt) {
     BenchPage ko = new BenchPage(shop.device("KO"));
     ko.page().navigate(rt.page().url());
-    ko.sees("Draw down fluid cap B");
+    ko.sees("Cap A: cage end down");
     Locator first = ko.page().locator("ul[aria-label=Checks] button").first();
     assertThat(first).isVisible();
     rt.answersChecks();
@@ -172,12 +172,12 @@ class WholeRebuildJourneyTest extends AtTheMill {
 
   private static void proves(BenchPage rt) {
     Page page = rt.page();
-    rt.sees("cures: Screw inner plate");
+    rt.sees("cures: Inner plate, backup");
     rt.provesOne("");
     rt.provesOne("");
     rt.provesOne("41");
-    rt.sees(
-        "41 s misses the limit. Most likely behind it: Set O-rings, seats and balls into the top of both caps.");
+    rt.sees("41 s misses the limit.");
+    rt.sees("Greased O-ring, seat square side down, bevel up, ball, into the top of both caps");
     Shop.accessibleByDayAndNight(page);
     rt.provesTheRest();
     Shop.accessibleByDayAndNight(page);

@@ -63,6 +63,8 @@ public interface ActVisitor<R> {
 
   R clockStarted(ProofAct.ClockStarted act);
 
+  R notMet(ProofAct.NotMet act);
+
   R sentBack(ProofAct.SentBack act);
 
   R settled(ProofAct.Settled act);

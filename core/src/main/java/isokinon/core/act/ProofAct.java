@@ -28,6 +28,19 @@ public sealed interface ProofAct extends Act {
   }
 
   /**
+   * A test that is confirmed did not hold.
+   *
+   * @param test id
+   * @param seen what was seen; may be empty
+   */
+  record NotMet(String test, String seen) implements ProofAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.notMet(this);
+    }
+  }
+
+  /**
    * The clock of a test is started.
    *
    * @param test id

@@ -4,6 +4,7 @@ import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.Sheet;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -37,6 +38,13 @@ public record DiagnosisLibrary(
     List<Fault> faults,
     List<Symptom> symptoms,
     List<QuickTest> tests) {
+
+  /** The cause of what was put together wrongly, as the table of causes names it. */
+  private static final String ASSEMBLY = "wrong-assembly";
+
+  private static final double ASSEMBLED_WRONG = 0.9;
+  private static final double HANDLED = 0.7;
+  private static final double NOT_HANDLED = 0.25;
 
   /**
    * A signature of wear.
@@ -238,6 +246,22 @@ public record DiagnosisLibrary(
   /** What a test's answer says of the faults of a family. */
   public Evidence evidence(Family family, QuickTest test, boolean yes) {
     return new Evidence(test.id(), yes, named(family, test.id(), Fault::tests), test.otherwise());
+  }
+
+  /**
+   * What it says that a pump does not prove right after its rebuild: that it sits where hands have
+   * been, most of all a fault of assembly. The chances are estimates of our own.
+   *
+   * @param handled ids of parts that were off in the job
+   */
+  public Evidence justRebuilt(Family family, Collection<String> handled) {
+    Map<String, Double> likelihood = new LinkedHashMap<>();
+    for (Fault f : faults(family)) {
+      if (f.parts().stream().anyMatch(handled::contains)) {
+        likelihood.put(f.id(), f.cause().equals(ASSEMBLY) ? ASSEMBLED_WRONG : HANDLED);
+      }
+    }
+    return new Evidence("just-rebuilt", true, likelihood, NOT_HANDLED);
   }
 
   private Map<String, Double> named(

@@ -44,6 +44,11 @@ public record Plan(
     List<String> hazards,
     boolean optimal) {
 
+  /** Minutes of hands from the first step to the last, those that only building has included. */
+  public double handsMinutes() {
+    return minutes + buildOnlyMinutes;
+  }
+
   /** Nothing to do, as long as nothing is asked. */
   public static final Plan NOTHING =
       new Plan(

@@ -206,6 +206,12 @@ final class ActFold implements ActVisitor<Boolean> {
   }
 
   @Override
+  public Boolean notMet(ProofAct.NotMet act) {
+    fold.proof().miss(event.of(act));
+    return SAME_STAGE;
+  }
+
+  @Override
   public Boolean sentBack(ProofAct.SentBack act) {
     fold.sendBack(act);
     return OTHER_STAGE;

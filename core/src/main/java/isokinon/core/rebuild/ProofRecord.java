@@ -19,13 +19,21 @@ final class ProofRecord {
 
   private final Map<String, BenchEvent<ProofAct.Proved>> last = new LinkedHashMap<>();
   private final Map<String, List<BenchEvent<ProofAct.Proved>>> runs = new HashMap<>();
+  private final Map<String, BenchEvent<ProofAct.NotMet>> notMet = new HashMap<>();
   private final Map<String, Instant> clocks = new HashMap<>();
   private final Map<String, Instant> settled = new HashMap<>();
 
   void read(BenchEvent<ProofAct.Proved> event) {
     String test = event.act().test();
     last.put(test, event);
+    notMet.remove(test);
     runs.computeIfAbsent(test, t -> new ArrayList<>()).add(event);
+  }
+
+  /** It did not hold: what was confirmed before holds no more. */
+  void miss(BenchEvent<ProofAct.NotMet> event) {
+    last.remove(event.act().test());
+    notMet.put(event.act().test(), event);
   }
 
   void startClock(String test, Instant at) {
@@ -40,6 +48,7 @@ final class ProofRecord {
   void clear() {
     last.clear();
     runs.clear();
+    notMet.clear();
     clocks.clear();
   }
 
@@ -49,6 +58,17 @@ final class ProofRecord {
 
   List<BenchEvent<ProofAct.Proved>> runs(String test) {
     return runs.getOrDefault(test, List.of());
+  }
+
+  Optional<BenchEvent<ProofAct.NotMet>> notMet(String test) {
+    return Optional.ofNullable(notMet.get(test));
+  }
+
+  /** Whether it was tried and did not hold. */
+  boolean missed(Sheet.ProofTest test) {
+    boolean judged =
+        test.runs().isEmpty() ? last.containsKey(test.id()) : calibration(test).isPresent();
+    return notMet.containsKey(test.id()) || (judged && !passed(test));
   }
 
   Optional<Instant> clock(String test) {

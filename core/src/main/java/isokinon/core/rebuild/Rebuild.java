@@ -470,6 +470,16 @@ public final class Rebuild {
     return fold.proof().runs(test);
   }
 
+  /** The last time a test that is confirmed did not hold; empty where it was confirmed since. */
+  public Optional<BenchEvent<ProofAct.NotMet>> notMet(String test) {
+    return fold.proof().notMet(test);
+  }
+
+  /** Whether a proof test was tried and did not hold. */
+  public boolean missed(Sheet.ProofTest test) {
+    return fold.proof().missed(test);
+  }
+
   /** Whether a proof test has passed. */
   public boolean passed(Sheet.ProofTest test) {
     return fold.proof().passed(test);

@@ -253,6 +253,11 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   }
 
   @Override
+  public Optional<ActRefusal> notMet(ProofAct.NotMet act) {
+    return stages.in(Stage.PROVE).or(() -> proof.notMet(act));
+  }
+
+  @Override
   public Optional<ActRefusal> sentBack(ProofAct.SentBack act) {
     return stages.in(Stage.PROVE).or(() -> proof.sentBack(act));
   }

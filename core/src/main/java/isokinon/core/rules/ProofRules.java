@@ -48,6 +48,22 @@ final class ProofRules {
         .or(() -> clockRan(test, act));
   }
 
+  Optional<ActRefusal> notMet(ProofAct.NotMet act) {
+    return unless(
+            sheet.proofTest(act.test()).isPresent(),
+            "test",
+            "The sheet knows no test called " + act.test() + ".")
+        .or(
+            () ->
+                unless(
+                    sheet
+                        .proofTest(act.test())
+                        .filter(t -> t.kind() == Handling.Answer.CONFIRM)
+                        .isPresent(),
+                    "test",
+                    "Its reading says whether it holds."));
+  }
+
   private static Optional<ActRefusal> absurd(Sheet.ProofTest test, double v) {
     boolean canBeNegative = test.unit().equals("degC") || test.unit().equals("K");
     double most =
@@ -131,10 +147,7 @@ final class ProofRules {
 
   Optional<ActRefusal> sentBack(ProofAct.SentBack act) {
     return unless(
-            sheet
-                .proofTest(act.test())
-                .filter(t -> rebuild.proof(t.id()).isPresent() && !rebuild.passed(t))
-                .isPresent(),
+            sheet.proofTest(act.test()).filter(rebuild::missed).isPresent(),
             "test",
             "Only a test that failed sends the job back.")
         .or(

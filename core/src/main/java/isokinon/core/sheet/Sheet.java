@@ -146,6 +146,7 @@ public record Sheet(
    * @param beforeStart whether it is of the list that is gone through before the drive is started
    * @param hazards ids of the sheet's hazards met in it
    * @param cautions sentences shown at it
+   * @param shows what the pump does where it does not hold
    * @param onlyFor the jobs it is done in
    */
   public record ProofTest(
@@ -164,6 +165,7 @@ public record Sheet(
       boolean beforeStart,
       List<String> hazards,
       List<String> cautions,
+      MissSymptoms shows,
       OnlyFor onlyFor) {
 
     /** Whether a reading in the test's unit passes. */

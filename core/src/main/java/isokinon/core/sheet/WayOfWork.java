@@ -195,6 +195,7 @@ final class WayOfWork {
         t.beforeStart(),
         t.hazards(),
         t.cautions(),
+        t.shows(),
         t.onlyFor());
   }
 

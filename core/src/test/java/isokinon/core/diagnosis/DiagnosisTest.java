@@ -53,6 +53,55 @@ class DiagnosisTest {
     }
   }
 
+  @Test
+  void whatATestShowsIsASymptomOfItsPump() {
+    List<String> unknown = new ArrayList<>();
+    for (Sheet sheet : ShippedSheet.all()) {
+      List<String> known =
+          LIBRARY.on(sheet).symptoms(sheet.family()).stream().map(Symptom::id).toList();
+      sheet
+          .proof()
+          .forEach(
+              t ->
+                  Stream.concat(t.shows().under().stream(), t.shows().over().stream())
+                      .filter(s -> !known.contains(s))
+                      .forEach(s -> unknown.add(sheet.id() + ", " + t.id() + ", " + s)));
+    }
+    assertThat(unknown).isEmpty();
+  }
+
+  @Test
+  void onlyFaultsSymptomsAndTestsOfPartsThePumpHasAreAsked() {
+    DiagnosisLibrary plain = LIBRARY.on(ShippedSheet.of("tube-push-in-8"));
+    DiagnosisLibrary sensing = LIBRARY.on(ShippedSheet.of("tube-four-arm-16"));
+    assertThat(plain.symptoms(Family.PERISTALTIC))
+        .extracting(Symptom::id)
+        .contains("dose-off")
+        .doesNotContain("leak-alarm");
+    assertThat(sensing.symptoms(Family.PERISTALTIC)).extracting(Symptom::id).contains("leak-alarm");
+    assertThat(plain.faults(Family.PERISTALTIC))
+        .extracting(Fault::id)
+        .contains("tube-worn", "suction-shut")
+        .doesNotContain("pins-dirty", "gap-wrong");
+    assertThat(plain.tests(Family.PERISTALTIC))
+        .extracting(QuickTest::id)
+        .doesNotContain("wipe-pins");
+  }
+
+  @Test
+  void whatFailsItsProofSitsMostLikelyWhereHandsHaveBeen() {
+    DiagnosisLibrary known = LIBRARY.on(ShippedSheet.of("aodd-bolted-metal-40"));
+    Belief before = known.faultsOf(Family.AIR_DIAPHRAGM, Map.of());
+    Belief after =
+        before.given(
+            List.of(
+                known.justRebuilt(Family.AIR_DIAPHRAGM, List.of("snap-ring-a", "inlet-balls"))));
+    assertThat(after.of("pilot-ring-off") / before.of("pilot-ring-off"))
+        .isGreaterThan(after.of("inlet-valve") / before.of("inlet-valve"))
+        .isGreaterThan(1.5);
+    assertThat(after.of("suction-air")).isLessThan(before.of("suction-air"));
+  }
+
   @ParameterizedTest
   @CsvSource({
     "crack-at-plate, air-diaphragm, over-pressure|suction|age",

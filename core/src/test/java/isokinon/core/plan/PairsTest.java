@@ -2,9 +2,6 @@ package isokinon.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.core.sheet.Following;
-import isokinon.core.sheet.Part;
-import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import java.io.IOException;
@@ -46,7 +43,8 @@ class PairsTest {
   void holdInEveryPlanThatHasBoth(String id) throws IOException {
     Sheet sheet = ShippedSheet.of(id);
     List<Rule> rules = Rule.read(sheet, Files.readAllLines(FOLDER.resolve(id + ".txt")));
-    Map<String, Plan> plans = plans(sheet);
+    Map<String, Plan> plans = new LinkedHashMap<>();
+    AskedPlans.of(sheet).forEach((asked, plan) -> plans.put(asked.what(), plan));
     assertThat(plans).hasSizeGreaterThan(5);
     List<String> broken = new ArrayList<>();
     for (Rule rule : rules) {
@@ -55,56 +53,6 @@ class PairsTest {
       assertThat(met).as("met by no plan at all: %s", rule).containsAll(rule.pairs());
     }
     assertThat(broken).isEmpty();
-  }
-
-  /** Plans for everything, each kit, each part, each side and both, by each way and variant. */
-  private static Map<String, Plan> plans(Sheet sheet) {
-    Map<String, Plan> plans = new LinkedHashMap<>();
-    List<List<String>> ways = new ArrayList<>();
-    ways.add(List.of());
-    sheet.schools().stream()
-        .flatMap(s -> s.ways().stream())
-        .filter(w -> !w.standard())
-        .map(School.Way::id)
-        .forEach(w -> ways.add(List.of(w)));
-    for (List<String> way : ways) {
-      Sheet followed = sheet.by(new Following(way, "", ""));
-      wishes(followed)
-          .forEach(
-              (what, parts) ->
-                  plans.put(
-                      what + " " + way,
-                      new Planner().plan(followed, PlanRequest.of(parts, List.of()))));
-    }
-    return plans;
-  }
-
-  private static Map<String, List<String>> wishes(Sheet sheet) {
-    Set<String> comesOff = new HashSet<>();
-    sheet.steps().forEach(s -> comesOff.addAll(s.opens()));
-    List<Part> off = sheet.parts().stream().filter(p -> comesOff.contains(p.id())).toList();
-    Map<String, List<String>> wishes = new LinkedHashMap<>();
-    wishes.put("everything", ids(off.stream()));
-    for (String side : List.of("A", "B")) {
-      List<String> parts =
-          ids(off.stream().filter(p -> p.place().map(Part.Place::side).orElse("").equals(side)));
-      if (!parts.isEmpty()) {
-        wishes.put("side " + side, parts);
-      }
-    }
-    sheet
-        .kits()
-        .forEach(
-            k ->
-                wishes.put(
-                    "kit " + k.id(),
-                    k.parts().keySet().stream().filter(comesOff::contains).toList()));
-    off.forEach(p -> wishes.put("part " + p.id(), List.of(p.id())));
-    return wishes;
-  }
-
-  private static List<String> ids(Stream<Part> parts) {
-    return parts.map(Part::id).toList();
   }
 
   private enum Kind {

@@ -14,6 +14,7 @@ import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Part.Verdict;
+import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import java.time.Duration;
 import java.util.List;
@@ -190,6 +191,23 @@ class FindingsAndProofTest {
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.HAND_BACK);
     assertThat(bench.rebuild().renewedInAll()).contains("diaphragm-a", "outlet-balls");
     assertThat(bench.rebuild().condemned("outlet-balls")).isPresent();
+  }
+
+  @Test
+  void aTestThatIsConfirmedCanFailTooAndIsProvedLater() {
+    RebuildDriver bench = built("diaphragm-a", "diaphragm-b");
+    Sheet.ProofTest leak = bench.rebuild().sheet().proofTest("leak").orElseThrow();
+    assertThat(bench.refused(new ProofAct.SentBack("leak", List.of()))).contains("that failed");
+    assertThat(bench.refused(new ProofAct.NotMet("dead-head", ""))).contains("Its reading says");
+    bench.does(new ProofAct.NotMet("leak", "drip under foot B"));
+    assertThat(bench.rebuild().missed(leak)).isTrue();
+    assertThat(bench.refused(new JobAct.StageDone(Stage.PROVE))).isNotBlank();
+    bench.does(new ProofAct.Proved("leak", Optional.empty(), Optional.empty(), "tightened dry"));
+    assertThat(bench.rebuild().missed(leak)).isFalse();
+    bench.does(new ProofAct.NotMet("leak", "drips again"));
+    assertThat(bench.rebuild().passed(leak)).isFalse();
+    bench.does(new ProofAct.SentBack("leak", List.of("inlet-manifold-off")));
+    assertThat(bench.rebuild().stage()).isEqualTo(Stage.MAKE_SAFE);
   }
 
   @Test

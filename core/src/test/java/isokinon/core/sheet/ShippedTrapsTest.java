@@ -142,6 +142,19 @@ class ShippedTrapsTest {
   /** A vacuum holds a cover as pressure does, and an acid hurts as an alkali does. */
   @ParameterizedTest
   @MethodSource("sheets")
+  void noTwoStepsAreSaidInOneSentence(String id) {
+    Sheet sheet = ShippedSheet.of(id);
+    assertThat(sheet.steps()).extracting(Step::strip).doesNotHaveDuplicates();
+    assertThat(
+            Stream.concat(
+                    sheet.steps().stream().filter(s -> !s.stripOnly()).map(Step::build),
+                    sheet.buildOnly().stream().map(BuildOnlyStep::build))
+                .toList())
+        .doesNotHaveDuplicates();
+  }
+
+  @ParameterizedTest
+  @MethodSource("sheets")
   void anEnergyIsGoneOnlyBetweenItsLimits(String id) {
     for (Sheet.Hazard h : ShippedSheet.of(id).hazards()) {
       switch (h.unit()) {

@@ -58,7 +58,7 @@ class LibraryApiTest {
         .extracting(p -> p.path("title").asText())
         .containsExactly(
             "Renew everything", "Face seal kit, both shafts", "O-rings and lock washers");
-    assertThat(draft.at("/plans/0/minutes").asDouble()).isEqualTo(39);
+    assertThat(draft.at("/plans/0/minutes").asDouble()).isEqualTo(55);
     assertThat(desk.get("/api/v1/sheets/my-lobe").status()).isEqualTo(404);
   }
 
@@ -103,11 +103,11 @@ class LibraryApiTest {
     ApiClient.Job job = desk.job("SCR-06");
     int revision = job.view().at("/sheet/revision").asInt();
     String longer = shipped(LOBE).replace("revision: " + revision, "revision: " + (revision + 1));
-    longer = longer.replace("Vent the pressure, undo", "Vent the pressure twice, undo");
+    longer = longer.replace("Flushed warm and vented,", "Flushed warm twice and vented,");
     assertThat(store(longer).status()).isEqualTo(201);
     job.takesIn("renew:seal-upper").makesSafe();
     assertThat(job.view().at("/sheet/revision").asInt()).isEqualTo(revision);
-    assertThat(job.view().at("/step/sentence").asText()).startsWith("Vent the pressure, undo");
+    assertThat(job.view().at("/step/sentence").asText()).startsWith("Flushed warm and vented,");
     assertThat(list(desk.get("/api/v1/sheets/" + LOBE + "/revisions").body()))
         .extracting(r -> r.path("revision").asInt())
         .startsWith(revision + 1, revision);

@@ -122,7 +122,8 @@ class OlderShopTest {
   /** An answer without the fields that were not told then, and one step where now are several. */
   private static JsonNode asToldThen(JsonNode now, JsonNode then) {
     if (now.isArray() && then.isTextual()) {
-      return now.isEmpty() ? new TextNode("") : now.get(0);
+      JsonNode first = now.path(0);
+      return now.isEmpty() ? new TextNode("") : first.isObject() ? first.path("sentence") : first;
     }
     if (now.isArray() && then.size() == now.size()) {
       ArrayNode told = JSON.createArrayNode();

@@ -120,6 +120,43 @@ class ProofApiTest {
   }
 
   @Test
+  void aTestThatDoesNotHoldShowsItsSuspectsAndWhatWasJustInTheHands() {
+    ApiClient.Job job = built("SCR-06", "FKM", "renew:seal-oring-upper");
+    job.does("NOT_MET", Map.of("test", "leak", "what", "drip behind the upper shaft"));
+    JsonNode leak = test(job, "leak");
+    assertThat(leak.path("missed").asBoolean()).isTrue();
+    assertThat(leak.path("seen").asText()).contains("drip");
+    assertThat(leak.path("shows").toString()).contains("leaks");
+    assertThat(leak.at("/backTo/0/step").asText()).isEqualTo("seal-upper-out");
+    assertThat(leak.at("/backTo/0/done").asBoolean()).isTrue();
+    assertThat(leak.at("/backTo/1/done").asBoolean()).as("the lower shaft stayed shut").isFalse();
+    JsonNode before = desk.post("/api/v1/pumps/SCR-06/symptoms", "{\"seen\": [\"leaks\"]}").body();
+    JsonNode after =
+        desk.post(
+                "/api/v1/pumps/SCR-06/symptoms",
+                "{\"seen\": [\"leaks\"], \"job\": " + job.id() + "}")
+            .body();
+    assertThat(before.path("missed").isNull()).isTrue();
+    assertThat(after.path("missed").asText()).contains("No drop at cover and seals");
+    assertThat(chance(after, "cover-oring")).isGreaterThan(chance(before, "cover-oring"));
+    assertThat(
+            desk.post("/api/v1/pumps/SCR-07/symptoms", "{\"job\": " + job.id() + "}").fault("job"))
+        .contains("another pump");
+    job.does("SENT_BACK", Map.of("test", "leak", "steps", List.of("seal-upper-out")));
+    assertThat(job.log().toString())
+        .contains("does not hold:", "drip behind", "to Upper lubricated O-ring on");
+  }
+
+  private static double chance(JsonNode view, String fault) {
+    for (JsonNode f : view.path("faults")) {
+      if (f.path("id").asText().equals(fault)) {
+        return f.path("chance").asDouble();
+      }
+    }
+    throw new AssertionError("no fault " + fault);
+  }
+
+  @Test
   void whatIsOwedAfterHandBackStandsOnTheFloorUntilItIsDone() {
     ApiClient.Job job = built("EFF-07", "NR hose", "renew:hose").proves();
     job.does("HANDED_BACK", Map.of());

@@ -107,7 +107,7 @@ class ShopApiTest {
         .containsExactly("Recovered wool grease");
     assertThat(list(pump.at("/sheet/kits")))
         .extracting(k -> k.path("id").asText())
-        .containsExactly("wet-kit", "air-kit");
+        .containsExactly("wet-kit", "valve-kit", "pilot-kit");
     assertThat(list(pump.path("rails")))
         .extracting(r -> r.path("title").asText())
         .containsExactly("Wet end", "Air side");

@@ -44,7 +44,7 @@ class SymptomsApiTest {
         told("SCR-07", "{\"seen\": [\"uneven-strokes\", \"slow-prime\"], \"no\": [\"dead-head\"]}");
     JsonNode first = view.path("faults").get(0);
     assertThat(first.path("id").asText()).isEqualTo("inlet-valve");
-    assertThat(first.path("raised").toString()).contains("strokes unevenly", "it stops and holds");
+    assertThat(first.path("raised").toString()).contains("strokes unevenly", "slow to prime");
     assertThat(first.path("parts").toString()).contains("inlet-balls", "inlet-seats");
     assertThat(first.path("stripMinutes").asDouble()).isPositive();
     assertThat(view.path("tests").toString()).doesNotContain("dead-head");

@@ -77,7 +77,7 @@ class WetEndApiTest {
     assertThat(kit(chooser, "TPV on full-stroke").path("hardwarePrice").asDouble()).isZero();
     JsonNode traditional = kit(chooser, "PTFE on short-stroke");
     assertThat(traditional.path("hardwareNote").asText()).contains("needs short-stroke plates");
-    assertThat(traditional.path("hardwarePrice").asDouble()).isCloseTo(276.5, within(1e-9));
+    assertThat(traditional.path("hardwarePrice").asDouble()).isCloseTo(414, within(1e-9));
   }
 
   @Test

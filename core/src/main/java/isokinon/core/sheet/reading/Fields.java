@@ -194,11 +194,14 @@ final class Fields {
         });
   }
 
+  /** Whether fields of its own stand under {@code key}. */
+  boolean isObject(String key) {
+    return has(key) && values.get(key) instanceof MappingNode;
+  }
+
   /** Like {@link #each}; a single one need not stand in a list. */
   <T> List<T> oneOrEach(String key, Function<Fields, T> read) {
-    return has(key) && values.get(key) instanceof MappingNode
-        ? inner(key, read).stream().toList()
-        : each(key, read);
+    return isObject(key) ? inner(key, read).stream().toList() : each(key, read);
   }
 
   /** The least and the greatest value that pass; empty where there is none. */

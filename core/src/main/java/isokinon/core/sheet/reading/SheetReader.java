@@ -4,6 +4,7 @@ import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.CalledFor;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.MissSymptoms;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
@@ -327,7 +328,18 @@ public final class SheetReader {
         f.flag("beforeStart"),
         f.words("hazards"),
         f.words("cautions"),
+        shows(f),
         HandlingReader.onlyFor(f));
+  }
+
+  /** Symptoms of a miss: a list for either side, or one list under and one over the limits. */
+  private static MissSymptoms shows(Fields f) {
+    if (!f.has("shows")) {
+      return MissSymptoms.NOTHING;
+    }
+    return f.isObject("shows")
+        ? f.inner("shows", s -> new MissSymptoms(s.words("under"), s.words("over"))).orElseThrow()
+        : new MissSymptoms(f.words("shows"), f.words("shows"));
   }
 
   private Sheet.Hazard hazard(Fields f) {

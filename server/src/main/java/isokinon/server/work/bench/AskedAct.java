@@ -45,6 +45,7 @@ import java.util.stream.Stream;
       AskedPartAct.KitFitted.class,
       AskedProofAct.Proved.class,
       AskedProofAct.ClockStarted.class,
+      AskedProofAct.NotMet.class,
       AskedProofAct.SentBack.class,
       AskedProofAct.Settled.class
     })

@@ -42,6 +42,20 @@ public sealed interface AskedProofAct extends AskedAct {
   }
 
   /**
+   * A test that is confirmed did not hold.
+   *
+   * @param test id
+   * @param what what was seen; may be empty
+   */
+  record NotMet(@NotNull @Identifier String test, @Size(max = MOST_TEXT) String what)
+      implements AskedProofAct {
+    @Override
+    public Act read(ActReader reader) {
+      return new ProofAct.NotMet(test, AskedAct.text(what));
+    }
+  }
+
+  /**
    * A failed test sends the job back.
    *
    * @param test id

@@ -10,7 +10,7 @@ import java.util.EnumSet;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
-/** Bench minutes of a plan, reckoned once for each sheet revision and question. */
+/** Minutes of hands of a plan, reckoned once for each sheet revision and question. */
 @Component
 public class PlanMinutes {
 
@@ -39,6 +39,6 @@ public class PlanMinutes {
     }
     return known.get(
         new Question(sheet.id(), sheet.revision(), renew, look),
-        q -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(renew, look)).minutes());
+        q -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(renew, look)).handsMinutes());
   }
 }

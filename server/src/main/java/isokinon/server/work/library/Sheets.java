@@ -202,7 +202,7 @@ public class Sheets {
     Plan plan = new Planner().plan(sheet, PlanRequest.of(renew, List.of()));
     return new DraftPlan(
         title,
-        plan.minutes(),
+        plan.handsMinutes(),
         plan.poseChanges() + plan.buildPoseChanges(),
         plan.toolChanges() + plan.buildToolChanges(),
         plan.optimal(),

@@ -73,6 +73,7 @@ final class ActLoader {
       case LOT_FITTED -> kitFitted(c);
       case PROVED -> new ProofAct.Proved(c.subject(), c.reading(), c.gauge(), c.text());
       case CLOCK_STARTED -> new ProofAct.ClockStarted(c.subject());
+      case NOT_MET -> new ProofAct.NotMet(c.subject(), c.text());
       case SENT_BACK -> new ProofAct.SentBack(c.subject(), c.items());
       case SETTLED -> new ProofAct.Settled(c.subject(), c.text());
     };

@@ -210,6 +210,11 @@ final class ActWriter implements ActVisitor<ActColumns> {
   }
 
   @Override
+  public ActColumns notMet(ProofAct.NotMet act) {
+    return columns(StoredKind.NOT_MET, act.test()).saying(act.seen());
+  }
+
+  @Override
   public ActColumns sentBack(ProofAct.SentBack act) {
     return columns(StoredKind.SENT_BACK, act.test()).and(act.steps());
   }

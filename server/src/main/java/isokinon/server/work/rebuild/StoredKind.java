@@ -25,6 +25,7 @@ enum StoredKind {
   CLOCK_STARTED,
   SENT_BACK,
   SETTLED,
+  NOT_MET,
   STAGE_DONE,
   WAY_CHOSEN,
   PLACED,

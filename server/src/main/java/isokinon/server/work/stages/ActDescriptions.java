@@ -271,6 +271,11 @@ public final class ActDescriptions implements ActVisitor<String> {
   }
 
   @Override
+  public String notMet(ProofAct.NotMet act) {
+    return "does not hold: " + sheet.testOrStep(act.test()) + after(", ", act.seen());
+  }
+
+  @Override
   public String sentBack(ProofAct.SentBack act) {
     return "sent back, because this failed: "
         + sheet.testOrStep(act.test())

@@ -2,6 +2,7 @@ package isokinon.server.work.stages;
 
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.Stage;
+import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.db.pumps.PumpRow;
@@ -73,7 +74,7 @@ public class BenchViewer {
         rebuild.stage(),
         stages(rebuild, times),
         times.values().stream().mapToDouble(BenchViewer::minutes).sum(),
-        rebuild.plan().map(p -> p.minutes() + p.buildOnlyMinutes()).orElse(0.0),
+        rebuild.plan().map(Plan::handsMinutes).orElse(0.0),
         sheet(rebuild),
         RailViewer.madeAt(rebuild),
         RailViewer.states(rebuild),

@@ -16,6 +16,7 @@ import isokinon.server.work.inspection.PartAssessment;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.StageView.PastReading;
 import isokinon.server.work.stages.StageView.ProofView;
+import isokinon.server.work.stages.StageView.StepBehind;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -64,11 +65,14 @@ public class ProofViewer {
         t.clockSeconds(),
         answer.isPresent() && (t.runs().isEmpty() || rebuild.calibration(t).isPresent()),
         passed,
+        rebuild.missed(t),
+        rebuild.notMet(t.id()).map(e -> e.act().seen()).orElse(""),
         t.runs().isPresent()
             ? rebuild.calibration(t).map(c -> c.mlPerTurn() * t.runs().get().turns())
             : answer.flatMap(e -> e.act().reading()).map(Reading::value),
         answer.map(e -> PartAssessment.by(e.who(), e.act().gauge())).orElse(""),
-        t.backTo().stream().map(rebuild.sheet()::stepSentence).toList(),
+        t.backTo().stream().map(step -> behind(rebuild, t, step)).toList(),
+        shows(rebuild, t),
         rebuild.clock(t.id()).map(s -> s.plusSeconds(t.clockSeconds())).map(Instant::toString),
         t.afterWaits(),
         t.runs().isPresent(),
@@ -80,6 +84,28 @@ public class ProofViewer {
                         r.reading(), Text.day(r.takenAt().toLocalDate()), r.hours(), r.overdue()))
             .toList(),
         says(rebuild, t, before));
+  }
+
+  private static StepBehind behind(Rebuild rebuild, Sheet.ProofTest t, String step) {
+    return new StepBehind(
+        step,
+        rebuild.sheet().stepSentence(step),
+        rebuild.everythingBuilt().contains(step),
+        !rebuild.behind(new ProofAct.SentBack(t.id(), List.of(step))).isEmpty());
+  }
+
+  /** Symptoms a test that does not hold is a sign of. */
+  private static List<String> shows(Rebuild rebuild, Sheet.ProofTest t) {
+    if (!rebuild.missed(t)) {
+      return List.of();
+    }
+    boolean over =
+        rebuild
+            .proof(t.id())
+            .flatMap(e -> e.act().reading())
+            .flatMap(r -> t.max().map(max -> r.value() > max))
+            .orElse(false);
+    return over ? t.shows().over() : t.shows().under();
   }
 
   /** What the numbers come to, in one or two sentences. */

@@ -187,7 +187,14 @@ public sealed interface StageView {
       List<String> covers,
       Map<String, String> materials) {}
 
-  /** A test of the proof. */
+  /**
+   * A test of the proof.
+   *
+   * @param missed whether it was tried and did not hold
+   * @param seen what was seen then, in words; may be empty
+   * @param backTo steps that may be behind it, the likeliest first
+   * @param shows symptoms it is a sign of, ids
+   */
   record ProofView(
       String id,
       String ask,
@@ -198,15 +205,28 @@ public sealed interface StageView {
       int clockSeconds,
       boolean answered,
       boolean passed,
+      boolean missed,
+      String seen,
       Optional<Double> value,
       String by,
-      List<String> backTo,
+      List<StepBehind> backTo,
+      List<String> shows,
       Optional<String> clockUntil,
       boolean afterWaits,
       boolean calibration,
       List<Double> runs,
       List<PastReading> before,
       String says) {}
+
+  /**
+   * A step that may be behind a test that does not hold.
+   *
+   * @param step its id
+   * @param sentence what is done there
+   * @param done whether it was done in this job
+   * @param reaches whether the job can be sent back to it
+   */
+  record StepBehind(String step, String sentence, boolean done, boolean reaches) {}
 
   /** A reading of the same test at an earlier rebuild. */
   record PastReading(double value, String on, double hours, boolean overdue) {}

@@ -93,7 +93,7 @@ final class WaysViewer {
                           way.say(),
                           way.standard(),
                           way.equals(followed.get(school)),
-                          plan.minutes() + plan.buildOnlyMinutes(),
+                          plan.handsMinutes(),
                           plan.renew().stream().mapToInt(Plan.Renewal::count).sum(),
                           school.id().equals(School.INTERVAL.id())
                               ? life.risk(way.effect() == School.Effect.UNTIL_TEAR)

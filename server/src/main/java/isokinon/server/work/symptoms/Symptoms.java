@@ -7,9 +7,11 @@ import isokinon.core.diagnosis.DiagnosisLibrary.QuickTest;
 import isokinon.core.diagnosis.DiagnosisLibrary.Symptom;
 import isokinon.core.diagnosis.Evidence;
 import isokinon.core.diagnosis.TestChoice;
+import isokinon.core.plan.Plan;
 import isokinon.core.plan.PlanRequest;
 import isokinon.core.plan.Planner;
 import isokinon.core.plan.UnplannableRequest;
+import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
@@ -19,6 +21,8 @@ import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopDiagnosis;
 import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.rebuild.Job;
+import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.symptoms.SymptomsView.AfterLine;
@@ -33,6 +37,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,8 +54,10 @@ public class Symptoms {
   private final PumpRegister pumps;
   private final Sheets sheets;
   private final ShopDiagnosis diagnosis;
+  private final Jobs jobs;
 
-  Symptoms(PumpRegister pumps, Sheets sheets, ShopDiagnosis diagnosis) {
+  Symptoms(PumpRegister pumps, Sheets sheets, ShopDiagnosis diagnosis, Jobs jobs) {
+    this.jobs = jobs;
     this.pumps = pumps;
     this.sheets = sheets;
     this.diagnosis = diagnosis;
@@ -70,6 +77,9 @@ public class Symptoms {
     DiagnosisLibrary known = sheet.map(all::on).orElse(all);
     Map<String, Integer> found = diagnosis.faultsFound(family);
     Map<Evidence, String> evidence = evidence(known, family, q);
+    Optional<Rebuild> rebuilt = q.job().map(id -> rebuilt(tag, id));
+    rebuilt.ifPresent(
+        r -> evidence.put(known.justRebuilt(family, handled(r)), "it was just in the hands"));
     Belief base = known.faultsOf(family, found);
     Belief now = base.given(List.copyOf(evidence.keySet()));
     Map<String, Optional<Double>> minutes = new LinkedHashMap<>();
@@ -96,9 +106,37 @@ public class Symptoms {
             .toList(),
         tests(known, family, now, q, sheet, pump, minutes),
         done(known, family, q),
+        rebuilt.map(Symptoms::missed),
         found.values().stream().mapToInt(Integer::intValue).sum(),
         sheet.isPresent(),
         pump.sheet().flatMap(sheets::find).map(s -> RailViewer.whole(s, pump)).orElse(List.of()));
+  }
+
+  private Rebuild rebuilt(String tag, long id) {
+    Job job = jobs.job(id);
+    if (!job.pump().tag().equals(tag)) {
+      throw RequestProblem.notNow("job", "Job " + id + " is one of another pump.");
+    }
+    return job.rebuild();
+  }
+
+  /** Parts that were off in a job. */
+  private static List<String> handled(Rebuild rebuild) {
+    return Stream.concat(
+            rebuild.plan().map(Plan::freed).orElse(List.of()).stream(),
+            rebuild.renewedInAll().stream())
+        .distinct()
+        .toList();
+  }
+
+  /** What does not hold in the proof of a job, in words. */
+  private static String missed(Rebuild rebuild) {
+    return String.join(
+        "; ",
+        rebuild.sheet().proof().stream()
+            .filter(rebuild::missed)
+            .map(Sheet.ProofTest::ask)
+            .toList());
   }
 
   private static SymptomLine line(Symptom s, SymptomQuestion q) {
@@ -174,11 +212,15 @@ public class Symptoms {
         raised,
         lowered,
         parts.stream().map(Part::id).toList(),
-        f.parts().isEmpty()
-            ? "outside the pump, no strip"
-            : String.join(", ", parts.stream().map(p -> Text.inSentence(p.name())).toList()),
+        f.parts().isEmpty() ? "outside the pump, no strip" : named(parts),
         minutes.get(f.id()),
         found.getOrDefault(f.id(), 0));
+  }
+
+  /** Parts in words; a name that has a comma in it is told apart by more than one. */
+  private static String named(List<Part> parts) {
+    List<String> names = parts.stream().map(p -> Text.inSentence(p.name())).toList();
+    return String.join(names.stream().anyMatch(n -> n.contains(",")) ? "; " : ", ", names);
   }
 
   private static List<Part> present(Sheet sheet, List<String> ids) {

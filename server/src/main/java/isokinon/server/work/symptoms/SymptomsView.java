@@ -6,7 +6,11 @@ import isokinon.server.work.drawing.Rail;
 import java.util.List;
 import java.util.Optional;
 
-/** The pump before its strip. */
+/**
+ * The pump before its strip, or after a rebuild that does not prove.
+ *
+ * @param missed what does not hold in the proof of the job, in words; absent before a strip
+ */
 public record SymptomsView(
     String tag,
     String duty,
@@ -16,6 +20,7 @@ public record SymptomsView(
     List<FaultLine> faults,
     List<TestLine> tests,
     List<TestDone> done,
+    Optional<String> missed,
     int confirmedHere,
     boolean hasSheet,
     List<Rail> rails) {
