@@ -34,6 +34,23 @@ export function TakeIn({ view, rails, link }: InStage<"TAKE_IN">) {
 }
 
 type Sheet = NonNullable<PumpView["sheet"]>;
+type Why = NonNullable<TakenIn["why"]>;
+
+/** Why a pump comes in, and what that means for the run of what wears in it. */
+const WHYS: [Why, string, string][] = [
+  ["due", "Due", "Its interval is up: what comes out counts as sound unless it is judged bad."],
+  ["failed", "Failed", "It gave out: its wearing set counts as failed, even where nobody looks at it."],
+  ["symptom", "A symptom", "Something was seen or heard: what comes out is judged at Inspect."],
+  ["chance", "By chance", "Opened for another reason: what comes out counts as sound unless it is judged bad."],
+];
+
+function isWhy(code: string): code is Why {
+  return WHYS.some(([c]) => c === code);
+}
+
+function meaning(why: string): string {
+  return WHYS.find(([c]) => c === why)?.[2] ?? "Not said yet: what comes out counts as sound unless it is judged bad.";
+}
 
 function Wishes({
   view,
@@ -43,6 +60,7 @@ function Wishes({
   sheet,
 }: StageProps & { rails: Rail[]; pump: PumpView; sheet: Sheet }) {
   const [reason, setReason, clearReason] = useDraft(`${view.id}.reason`);
+  const [why, setWhy, clearWhy] = useDraft(`${view.id}.why`);
   const [stored, setStored, clearWishes] = useDraft(`${view.id}.wishes`);
   const wishes = stored ? (JSON.parse(stored) as Record<string, Wish>) : {};
   const set = (parts: string[], wish: Wish) =>
@@ -67,8 +85,9 @@ function Wishes({
     placeholderData: keepPreviousData,
   });
   const takeIn = async () => {
-    if (await link.act({ ...asked, reason })) {
+    if (await link.act({ ...asked, reason, ...(isWhy(why) && { why }) })) {
       clearReason();
+      clearWhy();
       clearWishes();
       clearWays();
       clearAvoided();
@@ -95,8 +114,26 @@ function Wishes({
         <section className="flex flex-col" aria-label="What the rebuild must reach">
           <div className="px-5 pt-2.5">
             <h2 className="pb-2 text-head leading-9 font-[680]">Why is it here, and what must be reached</h2>
+            <div className="flex flex-wrap gap-x-4 gap-y-2 pb-2" role="group" aria-label="Why it came in">
+              <div className="flex flex-wrap">
+                {WHYS.map(([code, word]) => (
+                  <button
+                    key={code}
+                    type="button"
+                    aria-pressed={why === code}
+                    className={`press -ml-px h-12 first:ml-0 ${why === code ? "call" : ""}`}
+                    onClick={() => setWhy(why === code ? "" : code)}
+                  >
+                    {word}
+                  </button>
+                ))}
+              </div>
+              <p className="max-w-[430px] min-w-[240px] flex-1 self-center text-small leading-4 text-muted">
+                {meaning(why)}
+              </p>
+            </div>
             <label className="block text-body text-soft">
-              Why now: due, failed, or what was seen
+              In words: what was seen
               <input
                 className="field mt-1 block w-full text-lead text-ink"
                 value={reason}

@@ -322,11 +322,11 @@ final class BenchPage {
     tries(current, typed);
     waitsUntil(
         "a => { const li = document.querySelector('section[aria-label=Proof] li.bg-wash');"
-            + " return !li || li.querySelector('p').innerText !== a || li.querySelector('label input')"
+            + " return !li || li.querySelector('p').innerText !== a || li.querySelector('label input.field')"
             + " || li.querySelector('[role=alert]')"
             + " || li.querySelector('form input')?.value === ''; }",
         ask);
-    Locator why = current.locator("label input");
+    Locator why = current.locator("label input.field");
     if (why.count() > 0) {
       why.fill("timed by the watch on the wall");
       tries(current, typed);

@@ -13,15 +13,28 @@ public sealed interface JobAct extends Act {
    * @param inspect parts to look at, ids
    * @param ways ways of work to follow, ids; a school not named follows its usual way
    * @param avoid strip steps to do without, ids
-   * @param reason why the pump came in; may be empty
+   * @param why why the pump came in; empty where nobody said
+   * @param reason the same in words; may be empty
    */
   record TakenIn(
       List<String> renew,
       List<String> inspect,
       List<String> ways,
       List<String> avoid,
+      Optional<CameIn> why,
       String reason)
       implements JobAct {
+
+    /** Taken in without a word of why. */
+    public TakenIn(
+        List<String> renew,
+        List<String> inspect,
+        List<String> ways,
+        List<String> avoid,
+        String reason) {
+      this(renew, inspect, ways, avoid, Optional.empty(), reason);
+    }
+
     /** Copies its lists. */
     public TakenIn {
       renew = List.copyOf(renew);

@@ -1,6 +1,7 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.CameIn;
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
@@ -51,6 +52,7 @@ final class EventFold {
   private Optional<BenchEvent<JobAct.FaultFound>> fault = Optional.empty();
   private Optional<BenchEvent<JobAct.HandedBack>> handedBack = Optional.empty();
   private boolean takenIn;
+  private Optional<CameIn> cameIn = Optional.empty();
 
   EventFold(Sheet written, Fitted fitted, PlanMemo memo) {
     this.written = written;
@@ -73,6 +75,7 @@ final class EventFold {
   /** The pump is in: asked of it, and by these ways. */
   void takeIn(JobAct.TakenIn act) {
     takenIn = true;
+    cameIn = act.why();
     act.renew().forEach(scope::askToRenew);
     act.inspect().forEach(scope::askToInspect);
     act.avoid().forEach(scope::askToAvoid);
@@ -216,6 +219,11 @@ final class EventFold {
   /** The plan as it stands after the events so far; empty before the pump is taken in. */
   Optional<Plan> planNow() {
     return takenIn ? Optional.of(plans.plan(request())) : Optional.empty();
+  }
+
+  /** Why the pump came in; empty where nobody said. */
+  Optional<CameIn> cameIn() {
+    return cameIn;
   }
 
   /** The stage the rebuild is in. */

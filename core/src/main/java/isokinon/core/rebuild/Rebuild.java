@@ -1,6 +1,7 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.CameIn;
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
@@ -364,6 +365,11 @@ public final class Rebuild {
           .ifPresent(f -> due.put(step, f.retorqueHours()));
     }
     return due;
+  }
+
+  /** Why the pump came in; empty where nobody said. */
+  public Optional<CameIn> cameIn() {
+    return fold.cameIn();
   }
 
   // ---- what is found and what goes in ----------------------------------------------------------

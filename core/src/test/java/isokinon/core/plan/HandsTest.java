@@ -41,7 +41,8 @@ class HandsTest {
   @MethodSource("sheets")
   void canDoEveryPlanInBothDirections(String id) throws IOException {
     Sheet sheet = ShippedSheet.of(id);
-    Map<String, Set<String>> inTheWay = facts(sheet, Files.readAllLines(FOLDER.resolve(id + ".txt")));
+    Map<String, Set<String>> inTheWay =
+        facts(sheet, Files.readAllLines(FOLDER.resolve(id + ".txt")));
     Set<String> stuck = new LinkedHashSet<>();
     Set<String> moved = new HashSet<>();
     AskedPlans.of(sheet)
@@ -127,7 +128,9 @@ class HandsTest {
                         b -> stuck.add(id + ": " + part + " cannot go back, " + b + " is on")));
         away.removeAll(returning);
       }
-      if (sheet.steps().stream().filter(s -> plan.strip().contains(s.id())).noneMatch(Step::stripOnly)) {
+      if (sheet.steps().stream()
+          .filter(s -> plan.strip().contains(s.id()))
+          .noneMatch(Step::stripOnly)) {
         away.forEach(p -> stuck.add(p + " is left on the tray"));
       }
     }

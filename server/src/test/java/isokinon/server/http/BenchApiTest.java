@@ -7,6 +7,7 @@ import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.stores.StoresMapper;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -59,6 +60,27 @@ class BenchApiTest {
     assertThat(pump.at("/rebuilds/0/closed").asBoolean()).isTrue();
     assertThat(desk.get("/api/v1/rebuilds/" + job.id() + "/record.pdf").kind())
         .isEqualTo("application/pdf");
+  }
+
+  @Test
+  void aPumpThatGaveOutEndsAFailedRunThoughNobodyLookedAtWhatCameOut() {
+    for (String why : List.of("failed", "due")) {
+      Map<String, Object> asked = new HashMap<>(ApiClient.askedFor("renew:tube"));
+      asked.put("why", why);
+      ApiClient.Job job = desk.job("DYE-06").does("TAKEN_IN", asked);
+      assertThat(job.log().toString()).contains("taken in, " + why);
+      job.makesSafe().strips().inspects().decides("single", "EPDM").builds().proves();
+      job.does("HANDED_BACK", Map.of());
+      JsonNode stops = desk.get("/api/v1/pumps/DYE-06").body().at("/strip/stops");
+      assertThat(stops.get(stops.size() - 1).path("failed").asBoolean())
+          .as(why)
+          .isEqualTo(why.equals("failed"));
+    }
+    assertThat(
+            desk.job("DYE-01")
+                .tries("TAKEN_IN", Map.of("renew", List.of("tube"), "why", "perhaps"))
+                .status())
+        .isEqualTo(400);
   }
 
   @Test

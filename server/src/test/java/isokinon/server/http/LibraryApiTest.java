@@ -99,6 +99,17 @@ class LibraryApiTest {
   }
 
   @Test
+  void aSheetWithoutTheWearingPartOfItsPumpIsRefused() throws IOException {
+    String none =
+        shipped(LOBE)
+            .replace("revision: 3", "revision: 9")
+            .replace("role: lobe-seal", "role: o-ring");
+    ApiClient.Reply reply = store(none);
+    assertThat(reply.status()).isEqualTo(422);
+    assertThat(reply.fault("parts")).startsWith("SCR-06 wears by its lobe-seal");
+  }
+
+  @Test
   void aJobKeepsTheRevisionItBeganWith() throws IOException {
     ApiClient.Job job = desk.job("SCR-06");
     int revision = job.view().at("/sheet/revision").asInt();

@@ -1,6 +1,7 @@
 package isokinon.server.work.bench;
 
 import isokinon.core.act.Act;
+import isokinon.core.act.CameIn;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.Stage;
 import jakarta.validation.Valid;
@@ -19,13 +20,15 @@ public sealed interface AskedJobAct extends AskedAct {
    * @param inspect parts to look at, ids
    * @param ways ways of work to follow, ids; a school not named follows its usual way
    * @param avoid strip steps to do without, ids
-   * @param reason why the pump came in
+   * @param why why the pump came in; absent where nobody says
+   * @param reason the same in words
    */
   record TakenIn(
       @Size(max = 200) List<@NotNull @Identifier String> renew,
       @Size(max = 200) List<@NotNull @Identifier String> inspect,
       @Size(max = 200) List<@NotNull @Identifier String> ways,
       @Size(max = 200) List<@NotNull @Identifier String> avoid,
+      CameIn why,
       @Size(max = MOST_TEXT) String reason)
       implements AskedJobAct {
     @Override
@@ -35,6 +38,7 @@ public sealed interface AskedJobAct extends AskedAct {
           AskedAct.list(inspect),
           AskedAct.list(ways),
           AskedAct.list(avoid),
+          Optional.ofNullable(why),
           AskedAct.text(reason));
     }
   }

@@ -1,6 +1,7 @@
 package isokinon.server.work.bench;
 
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.CameIn;
 import isokinon.core.act.PartAct;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
@@ -31,6 +32,9 @@ import org.springframework.stereotype.Component;
 class ChangedParts {
 
   private static final int MOST_CAUSE = 200;
+
+  /** Cause of a run that ended because the pump gave out, where nobody looked at what came out. */
+  private static final String GAVE_OUT = "failed, not looked at";
 
   private final PumpMapper pumps;
   private final StoresMapper stores;
@@ -66,7 +70,7 @@ class ChangedParts {
         .material(pump.role())
         .ifPresent(
             material -> {
-              takeOut(pump.set(), found(rebuild, set), job, day);
+              takeOut(pump.set(), found(rebuild, set), gaveOut(rebuild, set), job, day);
               putIn(set, "", material, job, day);
               wetEnds.refit(pump, used.stream().flatMap(l -> stores.lot(l).stream()).toList());
             });
@@ -95,7 +99,7 @@ class ChangedParts {
               .filter(f -> f.role().equals(role))
               .filter(f -> f.place().equals(PartRuns.place(part)) || (all && f.place().isEmpty()))
               .toList();
-      out.forEach(f -> takeOut(f, found(rebuild, List.of(part)), job, day));
+      out.forEach(f -> takeOut(f, found(rebuild, List.of(part)), false, job, day));
       fitted.removeAll(out);
     }
     // After all came out, or a part that went in would be taken out again as one of its role.
@@ -121,10 +125,21 @@ class ChangedParts {
   }
 
   /**
-   * Ends the run of what came out. It counts as failed only where a part of it was judged so at the
-   * bench; what was changed because it was due came out sound.
+   * Whether the wearing set had failed although nobody judged it at the bench: the pump came in
+   * because it gave out, and its set was changed unseen.
    */
-  private void takeOut(FittedPartRow f, Optional<PartAct.Judged> found, Job job, LocalDate day) {
+  private static boolean gaveOut(Rebuild rebuild, List<Part> set) {
+    return rebuild.cameIn().filter(why -> why == CameIn.FAILED).isPresent()
+        && set.stream().noneMatch(p -> rebuild.verdict(p.id()).isPresent());
+  }
+
+  /**
+   * Ends the run of what came out. It counts as failed where a part of it was judged so at the
+   * bench, or where it gave out and nobody judged it; what was changed because it was due came out
+   * sound.
+   */
+  private void takeOut(
+      FittedPartRow f, Optional<PartAct.Judged> found, boolean gaveOut, Job job, LocalDate day) {
     PumpRow pump = job.pump();
     pumps.takeOut(pump.tag(), f.role(), f.place());
     pumps.addRun(
@@ -133,8 +148,8 @@ class ChangedParts {
             pump,
             pumps.mainFluid(pump.tag()),
             day,
-            found.isPresent(),
-            cause(job.rebuild(), found),
+            found.isPresent() || gaveOut,
+            gaveOut ? GAVE_OUT : cause(job.rebuild(), found),
             ""));
   }
 

@@ -14,6 +14,8 @@ import isokinon.core.sheet.reading.SheetReading;
 import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
+import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.shop.SheetMapper;
 import isokinon.server.db.shop.SheetRow;
 import isokinon.server.work.drawing.Rail;
@@ -59,6 +61,7 @@ public class Sheets {
   private static final int MOST_FILES = 200;
 
   private final SheetMapper store;
+  private final PumpMapper pumps;
   private final Clock clock;
   private final CachedByKey<SheetKey, Sheet> read;
   private final Cached<Map<String, Sheet>> newest;
@@ -66,8 +69,9 @@ public class Sheets {
   /** A sheet at a revision. */
   private record SheetKey(String id, int revision) {}
 
-  Sheets(SheetMapper store, DataVersions versions, Clock clock) {
+  Sheets(SheetMapper store, PumpMapper pumps, DataVersions versions, Clock clock) {
     this.store = store;
+    this.pumps = pumps;
     this.clock = clock;
     this.read = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
     this.newest = Cached.of(versions, EnumSet.of(Topic.SHEETS), this::readNewest);
@@ -309,8 +313,28 @@ public class Sheets {
               + (have + 1)
               + ".");
     }
+    withoutWearingPart(sheet)
+        .ifPresent(
+            p -> {
+              throw RequestProblem.notNow(
+                  "parts",
+                  p.tag()
+                      + " wears by its "
+                      + p.role()
+                      + ", and no part of this sheet has the role "
+                      + p.role()
+                      + ": its life could not be followed.");
+            });
     store.add(new SheetRow(sheet.id(), sheet.revision(), source, OffsetDateTime.now(clock)));
     return sheet;
+  }
+
+  /** A pump of this construction whose wearing part the sheet does not have. */
+  private Optional<PumpRow> withoutWearingPart(Sheet sheet) {
+    return pumps.all().stream()
+        .filter(p -> p.sheet().equals(Optional.of(sheet.id())))
+        .filter(p -> sheet.parts().stream().noneMatch(q -> q.role().equals(Optional.of(p.role()))))
+        .findFirst();
   }
 
   private Sheet parsed(SheetRow row) {

@@ -1,6 +1,7 @@
 package isokinon.server.work.rebuild;
 
 import isokinon.core.act.Act;
+import isokinon.core.act.CameIn;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.NextDue;
 import isokinon.core.act.Observation;
@@ -85,6 +86,7 @@ final class ActLoader {
         c.after(Items.INSPECT),
         c.after(Items.WAY),
         c.after(Items.AVOID),
+        c.after(Items.WHY).stream().findFirst().flatMap(w -> Code.parse(CameIn.class, w)),
         c.text());
   }
 

@@ -1,6 +1,7 @@
 package isokinon.server.work.rebuild;
 
 import isokinon.core.act.ActVisitor;
+import isokinon.core.act.CameIn;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.NextDue;
 import isokinon.core.act.PartAct;
@@ -27,7 +28,8 @@ final class ActWriter implements ActVisitor<ActColumns> {
         .and(Items.RENEW, act.renew())
         .and(Items.INSPECT, act.inspect())
         .and(Items.WAY, act.ways())
-        .and(Items.AVOID, act.avoid());
+        .and(Items.AVOID, act.avoid())
+        .and(Items.WHY, act.why().stream().map(CameIn::code).toList());
   }
 
   @Override

@@ -7,6 +7,7 @@ final class Items {
   static final String INSPECT = "inspect:";
   static final String WAY = "way:";
   static final String AVOID = "avoid:";
+  static final String WHY = "why:";
   static final String SIGN = "sign:";
   static final String COUNTER = "counter:";
   static final String MATERIAL = "material:";

@@ -40,7 +40,7 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   @Override
   public String takenIn(JobAct.TakenIn act) {
-    return "taken in: " + act.reason();
+    return "taken in" + act.why().map(w -> ", " + w.code()).orElse("") + ": " + act.reason();
   }
 
   @Override
