@@ -17,6 +17,7 @@ const Library = lazy(() => import("./places/library/Library"));
 const SheetDesk = lazy(() => import("./places/library/SheetDesk"));
 const WetEnds = lazy(() => import("./places/wetends/WetEnds"));
 const TypedDuty = lazy(() => import("./places/wetends/TypedDuty"));
+const RoundInHand = lazy(() => import("./places/rounds/RoundInHand"));
 const Symptoms = lazy(() => import("./places/symptoms/Symptoms"));
 const SymptomsList = lazy(() => import("./places/symptoms/SymptomsList"));
 const Gauges = lazy(() => import("./places/library/Gauges"));
@@ -43,6 +44,7 @@ export function App() {
               <Route path="/" element={<Floor />} />
               <Route path="/floor" element={<Floor />} />
               <Route path="/pumps/:tag" element={<Pump />} />
+              <Route path="/pumps/:tag/rounds/:round" element={<RoundInHand />} />
               <Route path="/bench" element={<BenchList />} />
               <Route path="/bench/:id" element={<Bench />} />
               <Route path="/wet-ends" element={<WetEndsList />} />

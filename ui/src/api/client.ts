@@ -15,6 +15,7 @@ import type {
   PolicyWay,
   ReceivedRequest,
   SideQuestion,
+  RoundRequest,
   SymptomQuestion,
   TakenIn,
 } from "./types";
@@ -123,6 +124,10 @@ export const api = {
 
   symptoms: (tag: string, body: SymptomQuestion) =>
     answer(server.POST("/api/v1/pumps/{tag}/symptoms", { params: { path: { tag } }, body })),
+
+  rounds: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}/rounds", { params: { path: { tag } } })),
+  roundDone: (tag: string, round: string, body: RoundRequest) =>
+    answer(server.POST("/api/v1/pumps/{tag}/rounds/{round}", { params: { path: { tag, round } }, body })),
 
   gauges: (unit = "", measure = "") => answer(server.GET("/api/v1/gauges", { params: { query: { unit, measure } } })),
   pretend: (id: string, condition: GaugeCondition) =>

@@ -4,6 +4,7 @@ import type { DiaryEntry, DiaryView } from "../../api/types";
 import { PumpKind } from "../../drawing/PumpKind";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
+import { RoundList } from "../rounds/RoundList";
 import { rounded } from "../../text/numbers";
 import { clockWord, dayWord, workDays } from "./days";
 import type { Put } from "./Diary";
@@ -16,8 +17,12 @@ interface Props {
   busy: boolean;
 }
 
+/** Rounds that are told before one asks for all. */
+const ROUNDS_SHOWN = 8;
+
 /** The job in hand: when, why then, and where else it may go; below it what has no place. */
 export function JobAside({ diary, entry, choose, put, busy }: Props) {
+  const [allRounds, setAllRounds] = useState(false);
   return (
     <aside
       aria-label="The job in hand"
@@ -41,6 +46,17 @@ export function JobAside({ diary, entry, choose, put, busy }: Props) {
               <p className="leading-[18px] text-soft">{u.cause}</p>
             </div>
           ))}
+        </section>
+      )}
+      {diary.rounds.length > 0 && (
+        <section aria-label="Rounds" className="pt-4">
+          <h2 className="head border-b-[1.5px] border-ink pb-1">Rounds in these weeks</h2>
+          <RoundList rounds={diary.rounds.slice(0, allRounds ? diary.rounds.length : ROUNDS_SHOWN)} pump />
+          {!allRounds && diary.rounds.length > ROUNDS_SHOWN && (
+            <button type="button" className="min-h-11 text-body underline" onClick={() => setAllRounds(true)}>
+              {diary.rounds.length - ROUNDS_SHOWN} more
+            </button>
+          )}
         </section>
       )}
       {diary.entries.length > 0 && (

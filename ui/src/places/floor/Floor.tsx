@@ -10,6 +10,7 @@ import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
 import { COLUMNS } from "./columns";
 import { Counters } from "./Counters";
+import { DueRounds } from "../rounds/DueRounds";
 import { Clocks } from "./Clocks";
 import { Legend } from "./Legend";
 import { Months } from "./Months";
@@ -139,6 +140,7 @@ function Rows({ floor }: { floor: FloorView }) {
           <Legend />
         </div>
         <Clocks clocks={floor.clocks} />
+        <DueRounds rounds={floor.rounds} />
         <div className="sticky top-0 z-10 bg-paper">
           <Months x={x} today={floor.today} width={width} />
         </div>

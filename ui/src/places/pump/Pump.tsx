@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { api } from "../../api/client";
+import { RoundList } from "../rounds/RoundList";
 import type { PumpView } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
 import { kindName, PumpKind } from "../../drawing/PumpKind";
@@ -81,6 +82,7 @@ function Now({ pump: p }: { pump: PumpView }) {
       </dl>
       <CounterReading tag={s.tag} />
       <Milder tag={s.tag} />
+      <Upkeep tag={s.tag} />
       <ToTheBench tag={s.tag} hasSheet={s.hasSheet} rebuild={s.rebuild} reason={due} />
       <Link className="press mt-2 flex items-center justify-center" to={`/symptoms/${s.tag}`}>
         Something is wrong with it
@@ -91,6 +93,17 @@ function Now({ pump: p }: { pump: PumpView }) {
       <ChangedPlaces key={s.tag} tag={s.tag} unit={p.serial} alike={p.alike} />
     </>
   );
+}
+
+/** Upkeep that comes round, each the way to doing it. */
+function Upkeep({ tag }: { tag: string }) {
+  const rounds = useQuery({ queryKey: ["rounds", tag], queryFn: () => api.rounds(tag) });
+  return rounds.data && rounds.data.length > 0 ? (
+    <section className="pt-3" aria-label="Rounds">
+      <h3 className="head border-b border-ink pb-1">Rounds</h3>
+      <RoundList rounds={rounds.data} pump={false} />
+    </section>
+  ) : null;
 }
 
 /** What a duty that got milder allows, said without being asked. */

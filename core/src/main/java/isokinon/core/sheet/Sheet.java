@@ -39,6 +39,7 @@ import java.util.function.UnaryOperator;
  * @param sides sides that are closed one after the other
  * @param hardware sets of plates and shaft that its wet ends may stand on; empty where all share
  *     one
+ * @param rounds upkeep that comes round and is done without a rebuild
  * @param stator how rotors fit its stator; empty where it has none
  * @param coupling its magnets and the point it works at; empty where it has none
  */
@@ -60,6 +61,7 @@ public record Sheet(
     List<StepOrder> orders,
     List<Sides> sides,
     List<Hardware> hardware,
+    List<Round> rounds,
     Optional<RotorFit.Stator> stator,
     Optional<Coupling> coupling) {
 
@@ -282,6 +284,7 @@ public record Sheet(
         orders,
         sides,
         hardware,
+        rounds,
         stator,
         coupling);
   }

@@ -82,6 +82,7 @@ final class WayOfWork {
             .map(side -> new Sides(side.id(), kept(side.a()), kept(side.b())))
             .toList(),
         s.hardware(),
+        s.rounds().stream().filter(r -> stands(r.onlyFor())).toList(),
         s.stator(),
         s.coupling());
   }

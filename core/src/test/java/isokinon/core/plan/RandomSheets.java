@@ -78,6 +78,7 @@ final class RandomSheets {
         second ? orders(random, steps) : List.of(),
         List.of(),
         List.of(),
+        List.of(),
         Optional.empty(),
         Optional.empty());
   }

@@ -17,6 +17,7 @@ import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.WetEndRow;
+import isokinon.server.db.rounds.RoundMapper;
 import isokinon.server.db.shop.GaugeRow;
 import isokinon.server.db.shop.PersonRole;
 import isokinon.server.db.shop.PersonRow;
@@ -67,6 +68,7 @@ public class SkerrowMill {
   private final FindingMapper findings;
   private final CounterMapper counters;
   private final DiaryMapper diary;
+  private final RoundMapper rounds;
   private final Sheets sheets;
   private final ShopSettings settings;
   private final Clock clock;
@@ -78,6 +80,7 @@ public class SkerrowMill {
       FindingMapper findings,
       CounterMapper counters,
       DiaryMapper diary,
+      RoundMapper rounds,
       Sheets sheets,
       ShopSettings settings,
       Clock clock) {
@@ -87,6 +90,7 @@ public class SkerrowMill {
     this.findings = findings;
     this.counters = counters;
     this.diary = diary;
+    this.rounds = rounds;
     this.sheets = sheets;
     this.settings = settings;
     this.clock = clock;
@@ -276,6 +280,10 @@ public class SkerrowMill {
               past.readings().forEach(findings::addReading);
               past.causes(truth).forEach(findings::addCause);
             });
+    added
+        .sheet()
+        .flatMap(sheets::find)
+        .ifPresent(s -> PastRounds.of(added, s, OffsetDateTime.now(clock)).forEach(rounds::add));
   }
 
   private static SimulatedHistory.Era era(CsvRow r) {

@@ -4,9 +4,14 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.work.floor.Exchange;
 import isokinon.server.work.floor.Pumps;
+import isokinon.server.work.rounds.RoundRequest;
+import isokinon.server.work.rounds.RoundView;
+import isokinon.server.work.rounds.Rounds;
 import isokinon.server.work.symptoms.SymptomQuestion;
 import isokinon.server.work.symptoms.Symptoms;
 import isokinon.server.work.symptoms.SymptomsView;
+import jakarta.validation.Valid;
+import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,8 +28,10 @@ class PumpController {
   private final Pumps pumps;
   private final Exchange exchange;
   private final Symptoms symptoms;
+  private final Rounds rounds;
 
-  PumpController(Pumps pumps, Exchange exchange, Symptoms symptoms) {
+  PumpController(Pumps pumps, Exchange exchange, Symptoms symptoms, Rounds rounds) {
+    this.rounds = rounds;
     this.pumps = pumps;
     this.exchange = exchange;
     this.symptoms = symptoms;
@@ -39,6 +46,21 @@ class PumpController {
   @Operation(summary = "Before the strip: what it may be, and the next best test")
   SymptomsView symptoms(@PathVariable String tag, @RequestBody SymptomQuestion question) {
     return symptoms.view(tag, question);
+  }
+
+  @GetMapping("/pumps/{tag}/rounds")
+  @Operation(summary = "Upkeep of a pump that comes round, what is due first")
+  List<RoundView> rounds(@PathVariable String tag) {
+    return rounds.of(tag);
+  }
+
+  @PostMapping("/pumps/{tag}/rounds/{round}")
+  @Operation(summary = "A round is done, with its checks and readings")
+  List<RoundView> roundDone(
+      @PathVariable String tag,
+      @PathVariable String round,
+      @Valid @RequestBody RoundRequest request) {
+    return rounds.done(tag, round, request);
   }
 
   @PostMapping("/pumps/{tag}/exchange")

@@ -218,7 +218,7 @@ final class HandlingReader {
         within);
   }
 
-  private static Handling.Check check(Fields f) {
+  static Handling.Check check(Fields f) {
     Fields.Limits limits = f.limits();
     return new Handling.Check(
         f.required("id"),

@@ -4,7 +4,6 @@ import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.CalledFor;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Handling;
-import isokinon.core.sheet.MissSymptoms;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
@@ -135,7 +134,7 @@ public final class SheetReader {
                     k.wanted("title", ""),
                     k.counts("parts"),
                     HandlingReader.onlyFor(k))),
-        f.each("proof", this::proof),
+        f.each("proof", ProofReader::proof),
         f.each("hazards", this::hazard),
         Stream.concat(
                 f.each("schools", s -> school(s, false)).stream(),
@@ -146,6 +145,7 @@ public final class SheetReader {
         f.each(
             "hardware",
             h -> new Sheet.Hardware(h.required("id"), h.wanted("title", ""), h.words("differs"))),
+        f.each("rounds", RoundReader::round),
         f.inner("stator", DriveReader::stator),
         f.inner("coupling", DriveReader::coupling));
   }
@@ -302,44 +302,6 @@ public final class SheetReader {
                     w.words("steps"),
                     w.words("without")))
         .orElseGet(() -> CalledFor.renewing(f.words("with")));
-  }
-
-  private Sheet.ProofTest proof(Fields f) {
-    Fields.Limits limits = f.limits();
-    return new Sheet.ProofTest(
-        f.required("id"),
-        f.wanted("ask", ""),
-        f.code("kind", Handling.Answer.class, Handling.Answer.CONFIRM),
-        f.text("unit"),
-        limits.min(),
-        limits.max(),
-        f.integer("clockSeconds", 0, 0, 1_000_000),
-        f.wordOrWords("backTo"),
-        f.inner(
-            "runs",
-            r ->
-                new Sheet.Runs(
-                    DriveReader.needed(r, "turns", 1e-3, 1e6),
-                    DriveReader.needed(r, "setMl", 1e-6, 1e9),
-                    r.number("withinPct", 1, 0.01, 100))),
-        f.optionalNumber("rpm"),
-        f.number("againHours", 0, 0, 10_000),
-        f.flag("afterWaits"),
-        f.flag("beforeStart"),
-        f.words("hazards"),
-        f.words("cautions"),
-        shows(f),
-        HandlingReader.onlyFor(f));
-  }
-
-  /** Symptoms of a miss: a list for either side, or one list under and one over the limits. */
-  private static MissSymptoms shows(Fields f) {
-    if (!f.has("shows")) {
-      return MissSymptoms.NOTHING;
-    }
-    return f.isObject("shows")
-        ? f.inner("shows", s -> new MissSymptoms(s.words("under"), s.words("over"))).orElseThrow()
-        : new MissSymptoms(f.words("shows"), f.words("shows"));
   }
 
   private Sheet.Hazard hazard(Fields f) {

@@ -4,6 +4,7 @@ import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.CalledFor;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Round;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Sides;
@@ -56,7 +57,8 @@ final class SheetRules {
             "variants",
             "order",
             "sides",
-            "hardware")) {
+            "hardware",
+            "rounds")) {
       List<Integer> starts = root.linesOf(key);
       for (int i = 0; i < starts.size(); i++) {
         lines.put(key + "[" + i + "]", starts.get(i));
@@ -77,6 +79,7 @@ final class SheetRules {
       String path = "hardware[" + i + "].differs";
       sheet.hardware().get(i).differs().forEach(p -> known(path, p, parts, "part"));
     }
+    checkRounds(hazards);
     unique("kits", sheet.kits().stream().map(Sheet.Kit::id).toList(), new HashSet<>());
     checkSides(build);
     checkSteps(build, hazards);
@@ -207,6 +210,18 @@ final class SheetRules {
     boolean byMaterial = joints.stream().anyMatch(f -> !f.onlyFor().materials().isEmpty());
     if (joints.size() > 1 && !byMaterial) {
       fault(path + ".fastening", "two joints are closed at once: each needs a way of its own");
+    }
+  }
+
+  private void checkRounds(Set<String> hazards) {
+    unique("rounds", sheet.rounds().stream().map(Round::id).toList(), new HashSet<>());
+    for (int i = 0; i < sheet.rounds().size(); i++) {
+      String path = "rounds[" + i + "]";
+      known(path + ".hazards", sheet.rounds().get(i).hazards(), hazards, "hazard");
+      unique(
+          path + ".checks",
+          sheet.rounds().get(i).checks().stream().map(Handling.Check::id).toList(),
+          new HashSet<>());
     }
   }
 

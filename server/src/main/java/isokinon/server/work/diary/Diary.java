@@ -21,6 +21,7 @@ import isokinon.server.work.diary.DiaryView.LineStop;
 import isokinon.server.work.diary.DiaryView.PersonHours;
 import isokinon.server.work.diary.DiaryView.Unplaced;
 import isokinon.server.work.diary.WorkList.Work;
+import isokinon.server.work.rounds.Rounds;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
@@ -52,6 +53,7 @@ public class Diary {
 
   private final DiaryMapper store;
   private final WorkList workList;
+  private final Rounds rounds;
   private final JobPlacer planner;
   private final People people;
   private final TransactionTemplate transaction;
@@ -61,6 +63,7 @@ public class Diary {
   Diary(
       DiaryMapper store,
       WorkList workList,
+      Rounds rounds,
       JobPlacer planner,
       People people,
       PlatformTransactionManager transactions,
@@ -68,6 +71,7 @@ public class Diary {
     this.transaction = new TransactionTemplate(transactions);
     this.store = store;
     this.workList = workList;
+    this.rounds = rounds;
     this.planner = planner;
     this.people = people;
     this.clock = clock;
@@ -87,7 +91,7 @@ public class Diary {
     return entries.stream().map(DiaryEntryRow::pump).collect(Collectors.toSet());
   }
 
-  private static DiaryView view(
+  private DiaryView view(
       List<DiaryEntryRow> entries, List<Work> work, TimeSlots openings, DiaryDays days) {
     Set<String> placed = pumps(entries);
     Map<String, Work> byPump = byPump(work);
@@ -113,6 +117,7 @@ public class Diary {
         open.size(),
         shown.stream().mapToDouble(Entry::failing).sum(),
         shown.stream().mapToDouble(Entry::wasted).sum(),
+        rounds.due(DAYS - 1),
         entries.stream()
             .map(DiaryEntryRow::plannedAt)
             .max(Comparator.naturalOrder())

@@ -1,6 +1,7 @@
 package isokinon.server.work.diary;
 
 import isokinon.core.sheet.Family;
+import isokinon.server.work.rounds.RoundView;
 import java.util.List;
 import java.util.Optional;
 
@@ -10,6 +11,7 @@ import java.util.Optional;
  * @param opens first minute that anybody works
  * @param closes last minute
  * @param waiting jobs of the work list that nobody placed yet
+ * @param rounds rounds that fall due in these days, or are over
  * @param planned when it was planned last
  */
 public record DiaryView(
@@ -24,6 +26,7 @@ public record DiaryView(
     int waiting,
     double failing,
     double wasted,
+    List<RoundView> rounds,
     Optional<String> planned) {
 
   /** When somebody is at the bench. */

@@ -20,6 +20,8 @@ import isokinon.server.work.lives.Forecasts;
 import isokinon.server.work.lives.LifeService;
 import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.rebuild.Jobs;
+import isokinon.server.work.rounds.RoundView;
+import isokinon.server.work.rounds.Rounds;
 import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.StateMark;
 import isokinon.server.work.shared.Text;
@@ -45,6 +47,10 @@ public class Floor {
 
   static final int DAYS_AHEAD = 184;
   private static final int LENS_POINTS = 92;
+
+  /** Rounds that fall due within so many days are told on the floor. */
+  private static final int ROUNDS_AHEAD = 3;
+
   private static final int MOST_MARKS = 12;
   private static final double HIGH = 0.20;
   private static final double RAISED = 0.06;
@@ -53,6 +59,7 @@ public class Floor {
    * All areas, the one with the worst pump first, and the worst pump first within each.
    *
    * @param site what the shop is called; empty where nobody said
+   * @param rounds upkeep that is due within days, what is over first
    */
   public record FloorView(
       String site,
@@ -60,7 +67,8 @@ public class Floor {
       int daysBack,
       int daysAhead,
       List<Area> areas,
-      List<OpenWaits.ClockView> clocks) {}
+      List<OpenWaits.ClockView> clocks,
+      List<RoundView> rounds) {}
 
   /** An area and one sentence on it. */
   public record Area(String name, String say, List<Strip> pumps) {}
@@ -129,6 +137,7 @@ public class Floor {
   private final BenchMapper bench;
   private final Jobs jobs;
   private final OpenWaits clocks;
+  private final Rounds rounds;
   private final FindingMapper findings;
   private final HistoryMapper history;
   private final LifeService lives;
@@ -141,6 +150,7 @@ public class Floor {
       BenchMapper bench,
       Jobs jobs,
       OpenWaits clocks,
+      Rounds rounds,
       FindingMapper findings,
       HistoryMapper history,
       LifeService lives,
@@ -151,6 +161,7 @@ public class Floor {
     this.bench = bench;
     this.jobs = jobs;
     this.clocks = clocks;
+    this.rounds = rounds;
     this.findings = findings;
     this.history = history;
     this.lives = lives;
@@ -203,7 +214,8 @@ public class Floor {
                                     .thenComparing(s -> -s.risk30()))
                             .toList()))
             .toList(),
-        clocks.all());
+        clocks.all(),
+        rounds.due(ROUNDS_AHEAD));
   }
 
   private static double worst(List<Strip> pumps) {

@@ -50,6 +50,7 @@ class DiaryTest {
       new Diary(
           store,
           workList,
+          mock(isokinon.server.work.rounds.Rounds.class),
           new JobPlacer(Duration.ofMillis(3500), Duration.ofMillis(300)),
           mock(People.class),
           mock(PlatformTransactionManager.class),

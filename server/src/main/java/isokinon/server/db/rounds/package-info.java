@@ -1,0 +1,2 @@
+/** Upkeep that came round: when it was done. */
+package isokinon.server.db.rounds;

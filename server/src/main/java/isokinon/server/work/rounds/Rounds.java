@@ -1,0 +1,281 @@
+package isokinon.server.work.rounds;
+
+import isokinon.core.sheet.Following;
+import isokinon.core.sheet.Handling;
+import isokinon.core.sheet.Round;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.value.Fault;
+import isokinon.server.access.People;
+import isokinon.server.db.findings.FindingMapper;
+import isokinon.server.db.findings.ReadingRow;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.rounds.RoundDoneRow;
+import isokinon.server.db.rounds.RoundMapper;
+import isokinon.server.work.instruments.Readings;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.lives.LifeService;
+import isokinon.server.work.lives.LifeSnapshot;
+import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.rounds.RoundRequest.TypedAnswer;
+import isokinon.server.work.rounds.RoundView.MadeSafe;
+import isokinon.server.work.rounds.RoundView.RoundCheck;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Upkeep that comes round: which is due, and doing it with its checks and readings. */
+@Service
+public class Rounds {
+
+  /** What readings of a round are kept under, before the id of the round. */
+  private static final String SUBJECT = "round:";
+
+  private final RoundMapper store;
+  private final FindingMapper findings;
+  private final PumpRegister pumps;
+  private final LifeService lives;
+  private final Sheets sheets;
+  private final People people;
+  private final Clock clock;
+
+  Rounds(
+      RoundMapper store,
+      FindingMapper findings,
+      PumpRegister pumps,
+      LifeService lives,
+      Sheets sheets,
+      People people,
+      Clock clock) {
+    this.store = store;
+    this.findings = findings;
+    this.pumps = pumps;
+    this.lives = lives;
+    this.sheets = sheets;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /**
+   * The rounds of a pump, what is due first.
+   *
+   * @throws RequestProblem where no pump has this tag
+   */
+  @Transactional(readOnly = true)
+  public List<RoundView> of(String tag) {
+    pumps.asRead(tag);
+    LifeSnapshot.PumpInService pump = lives.now().standing(tag);
+    return inOrder(rounds(pump, last()));
+  }
+
+  /** Rounds of the whole floor that are due within so many days, what is over first. */
+  @Transactional(readOnly = true)
+  public List<RoundView> due(int withinDays) {
+    Map<String, RoundDoneRow> last = last();
+    return inOrder(
+        lives.now().all().stream()
+            .flatMap(p -> rounds(p, last))
+            .filter(r -> r.dueDays().filter(d -> d <= withinDays).isPresent()));
+  }
+
+  /**
+   * A round is done: its readings are kept, and it is due again from today.
+   *
+   * @throws RequestProblem where the pump has no such round, or a check is open and no note says
+   *     why
+   */
+  @Transactional
+  public List<RoundView> done(String tag, String id, RoundRequest asked) {
+    PumpRow pump = pumps.lock(tag);
+    if (store.withKey(asked.key()) > 0) {
+      return of(tag);
+    }
+    people.requireKnown(asked.who());
+    Round round =
+        sheet(pump).stream()
+            .flatMap(s -> s.rounds().stream())
+            .filter(r -> r.id().equals(id))
+            .findFirst()
+            .orElseThrow(() -> RequestProblem.missing(tag + " has no round called " + id + "."));
+    OffsetDateTime now = OffsetDateTime.now(clock);
+    String note = asked.note() == null ? "" : asked.note().strip();
+    Map<String, Double> read = read(round, answers(asked), note);
+    read.forEach(
+        (check, value) ->
+            findings.addReading(
+                new ReadingRow(
+                    tag,
+                    SUBJECT + id,
+                    check,
+                    unit(round, check),
+                    value,
+                    now,
+                    pump.runningHours(),
+                    asked.who(),
+                    gauge(asked, check),
+                    false,
+                    null,
+                    false)));
+    store.add(new RoundDoneRow(tag, id, now, pump.runningHours(), asked.who(), note, asked.key()));
+    return of(tag);
+  }
+
+  private static Map<String, TypedAnswer> answers(RoundRequest asked) {
+    return Optional.ofNullable(asked.answers()).orElse(List.of()).stream()
+        .collect(Collectors.toMap(TypedAnswer::check, Function.identity(), (a, b) -> b));
+  }
+
+  /** Numbers read, by check; every check is answered, or the note says why not. */
+  private static Map<String, Double> read(
+      Round round, Map<String, TypedAnswer> answers, String note) {
+    Map<String, Double> read = new LinkedHashMap<>();
+    List<Fault> open = new ArrayList<>();
+    for (Handling.Check check : round.checks()) {
+      Optional<String> typed =
+          Optional.ofNullable(answers.get(check.id()))
+              .map(TypedAnswer::reading)
+              .map(r -> r.typed() == null ? "" : r.typed())
+              .filter(t -> !t.isBlank());
+      boolean number = check.kind() == Handling.Answer.NUMBER;
+      boolean answered = number ? typed.isPresent() : answers.containsKey(check.id());
+      if (!answered && (check.hold() || note.isBlank())) {
+        open.add(
+            new Fault(
+                check.id(),
+                check.hold()
+                    ? "This cannot be left: " + check.ask() + "."
+                    : "Answer it, or say in the note why it is left: " + check.ask() + "."));
+      }
+      if (number && typed.isPresent()) {
+        String unit = answers.get(check.id()).reading().unit();
+        read.put(
+            check.id(),
+            Readings.parse(typed.get(), unit == null ? "" : unit, check.unit(), check.id()));
+      }
+    }
+    if (!open.isEmpty()) {
+      throw RequestProblem.notNow(open);
+    }
+    return read;
+  }
+
+  private static String unit(Round round, String check) {
+    return round.checks().stream()
+        .filter(c -> c.id().equals(check))
+        .map(Handling.Check::unit)
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String gauge(RoundRequest asked, String check) {
+    String gauge = answers(asked).get(check).reading().gauge();
+    return gauge == null ? "" : gauge;
+  }
+
+  private Map<String, RoundDoneRow> last() {
+    return store.last().stream().collect(Collectors.toMap(r -> key(r.pump(), r.round()), r -> r));
+  }
+
+  private static String key(String pump, String round) {
+    return pump + "/" + round;
+  }
+
+  private Optional<Sheet> sheet(PumpRow pump) {
+    return pump.sheet()
+        .flatMap(sheets::find)
+        .map(s -> s.by(new Following(List.of(), pump.material(), pump.material())));
+  }
+
+  private Stream<RoundView> rounds(
+      LifeSnapshot.PumpInService standing, Map<String, RoundDoneRow> last) {
+    PumpRow pump = standing.pump();
+    return sheet(pump).stream()
+        .flatMap(
+            s ->
+                s.rounds().stream()
+                    .map(
+                        r ->
+                            view(
+                                standing,
+                                s,
+                                r,
+                                Optional.ofNullable(last.get(key(pump.tag(), r.id()))))));
+  }
+
+  private RoundView view(
+      LifeSnapshot.PumpInService standing, Sheet sheet, Round round, Optional<RoundDoneRow> done) {
+    PumpRow pump = standing.pump();
+    LocalDate today = LocalDate.now(clock);
+    Map<String, Double> before =
+        done.isEmpty()
+            ? Map.of()
+            : findings.readingsOf(pump.tag(), SUBJECT + round.id()).stream()
+                .collect(Collectors.toMap(ReadingRow::measure, ReadingRow::reading, (a, b) -> b));
+    return new RoundView(
+        pump.tag(),
+        round.id(),
+        round.title(),
+        round.say(),
+        every(round),
+        round.minutes(),
+        done.map(d -> Text.day(day(d))),
+        done.map(RoundDoneRow::who).orElse(""),
+        done.map(RoundDoneRow::note).orElse(""),
+        done.flatMap(
+                d ->
+                    round.due(
+                        day(d), d.hours(), pump.runningHours(), standing.usage().perDay(), today))
+            .map(due -> ChronoUnit.DAYS.between(today, due)),
+        round.hazards().stream()
+            .flatMap(h -> sheet.hazard(h).stream())
+            .map(h -> new MadeSafe(h.title(), h.act()))
+            .toList(),
+        round.cautions(),
+        round.checks().stream()
+            .map(
+                c ->
+                    new RoundCheck(
+                        c.id(),
+                        c.ask(),
+                        c.kind(),
+                        c.unit(),
+                        c.min(),
+                        c.max(),
+                        c.hold(),
+                        Optional.ofNullable(before.get(c.id()))))
+            .toList());
+  }
+
+  private LocalDate day(RoundDoneRow done) {
+    return done.doneAt().atZoneSameInstant(clock.getZone()).toLocalDate();
+  }
+
+  private static String every(Round round) {
+    String days = round.everyDays() > 0 ? Text.plain(round.everyDays()) + " days" : "";
+    String hours = round.everyHours() > 0 ? Text.plain(round.everyHours()) + " h" : "";
+    return "every "
+        + Stream.of(days, hours).filter(s -> !s.isEmpty()).collect(Collectors.joining(" or "));
+  }
+
+  private static List<RoundView> inOrder(Stream<RoundView> rounds) {
+    return rounds
+        .sorted(
+            Comparator.comparing((RoundView r) -> r.dueDays().orElse(Long.MAX_VALUE))
+                .thenComparing(RoundView::pump)
+                .thenComparing(RoundView::title))
+        .toList();
+  }
+}
