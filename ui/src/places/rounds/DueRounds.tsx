@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { RoundView } from "../../api/types";
 import { dueWord } from "./dueWord";
 
-const SHOWN = 5;
+const SHOWN = 3;
 
 /** Upkeep that is due over the whole floor, what is over first, each the way to doing it. */
 export function DueRounds({ rounds }: { rounds: RoundView[] }) {

@@ -114,8 +114,8 @@ function Wishes({
         <section className="flex flex-col" aria-label="What the rebuild must reach">
           <div className="px-5 pt-2.5">
             <h2 className="pb-2 text-head leading-9 font-[680]">Why is it here, and what must be reached</h2>
-            <div className="flex flex-wrap gap-x-4 gap-y-2 pb-2" role="group" aria-label="Why it came in">
-              <div className="flex flex-wrap">
+            <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
+              <div className="flex flex-wrap" role="group" aria-label="Why it came in">
                 {WHYS.map(([code, word]) => (
                   <button
                     key={code}
@@ -128,20 +128,16 @@ function Wishes({
                   </button>
                 ))}
               </div>
-              <p className="max-w-[430px] min-w-[240px] flex-1 self-center text-small leading-4 text-muted">
-                {meaning(why)}
-              </p>
-            </div>
-            <label className="block text-body text-soft">
-              In words: what was seen
               <input
-                className="field mt-1 block w-full text-lead text-ink"
+                className="field h-12 min-w-[260px] flex-1 text-lead text-ink"
+                aria-label="In words: what was seen"
                 value={reason}
                 maxLength={2000}
-                placeholder={dueWords(pump)}
+                placeholder={`in words: ${dueWords(pump)}`}
                 onChange={(e) => setReason(e.target.value)}
               />
-            </label>
+            </div>
+            <p className="pt-1 text-small leading-4 text-muted">{meaning(why)}</p>
             <div className="flex flex-wrap gap-2.5 py-3">
               {sheet.kits.map((k) => {
                 const parts = Object.keys(k.parts).filter((p) => sheet.parts.some((q) => q.id === p));

@@ -88,7 +88,8 @@ final class BenchPage {
   }
 
   void takesIn(String kit, String reason) {
-    page.getByLabel("Why now").fill(reason);
+    button("Due").click();
+    page.getByLabel("In words: what was seen").fill(reason);
     press(kit);
     assertThat(page.getByText("steps to strip")).isVisible();
     press("Take it in");

@@ -17,6 +17,7 @@ import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.WetEndRow;
+import isokinon.server.db.rounds.RoundDoneRow;
 import isokinon.server.db.rounds.RoundMapper;
 import isokinon.server.db.shop.GaugeRow;
 import isokinon.server.db.shop.PersonRole;
@@ -138,6 +139,7 @@ public class SkerrowMill {
       add(row, truth.get(tag), exposures.getOrDefault(tag, List.of()), today);
     }
     rows("wet-ends").forEach(r -> wetEnds.add(wetEnd(r)));
+    rows("rounds").forEach(r -> rounds.add(roundDone(r)));
     diary(today);
   }
 
@@ -280,10 +282,20 @@ public class SkerrowMill {
               past.readings().forEach(findings::addReading);
               past.causes(truth).forEach(findings::addCause);
             });
-    added
-        .sheet()
-        .flatMap(sheets::find)
-        .ifPresent(s -> PastRounds.of(added, s, OffsetDateTime.now(clock)).forEach(rounds::add));
+  }
+
+  /** When a round was done last, and the hour counter then. */
+  private RoundDoneRow roundDone(CsvRow r) {
+    PumpRow pump = pumps.byTag(r.get("tag")).orElseThrow();
+    long daysAgo = Long.parseLong(r.get("days_ago"));
+    return new RoundDoneRow(
+        pump.tag(),
+        r.get("round"),
+        OffsetDateTime.now(clock).minusDays(daysAgo),
+        Math.max(0, pump.runningHours() - daysAgo * pump.hoursPerDay()),
+        r.get("who"),
+        "",
+        "demo-" + pump.tag() + "-" + r.get("round"));
   }
 
   private static SimulatedHistory.Era era(CsvRow r) {

@@ -11,7 +11,8 @@ class ScreenAddresses {
     "/{place:[a-z-]+}",
     "/{place:(?!api|assets|actuator)[a-z-]+}/{rest:[^.]+}",
     "/{place:(?!api|assets|actuator)[a-z-]+}/{rest:[^.]+}/{more:[^.]+}",
-    "/library/materials/{fluid}/{material}"
+    "/library/materials/{fluid}/{material}",
+    "/pumps/{tag:[^.]+}/rounds/{round:[^.]+}"
   })
   String page() {
     return "forward:/index.html";

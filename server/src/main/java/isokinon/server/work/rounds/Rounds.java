@@ -264,7 +264,10 @@ public class Rounds {
   }
 
   private static String every(Round round) {
-    String days = round.everyDays() > 0 ? Text.plain(round.everyDays()) + " days" : "";
+    String days =
+        round.everyDays() == 1
+            ? "day"
+            : round.everyDays() > 0 ? Text.plain(round.everyDays()) + " days" : "";
     String hours = round.everyHours() > 0 ? Text.plain(round.everyHours()) + " h" : "";
     return "every "
         + Stream.of(days, hours).filter(s -> !s.isEmpty()).collect(Collectors.joining(" or "));
