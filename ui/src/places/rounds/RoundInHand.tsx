@@ -31,7 +31,6 @@ function InHand({ round: r }: { round: RoundView }) {
   const [key] = useState(newKey);
   const [stored, setStored, clear] = useDraft(`round.${r.pump}.${r.round}`);
   const typed = stored ? (JSON.parse(stored) as Record<string, string>) : {};
-  const put = (id: string, text: string) => setStored(JSON.stringify({ ...typed, [id]: text }));
   const done = useMutation({
     mutationFn: () =>
       api.roundDone(r.pump, r.round, {
@@ -50,6 +49,10 @@ function InHand({ round: r }: { round: RoundView }) {
       void go(`/pumps/${r.pump}`);
     },
   });
+  const put = (id: string, text: string) => {
+    done.reset();
+    setStored(JSON.stringify({ ...typed, [id]: text }));
+  };
   const faults = done.error instanceof Refused ? done.error.faults : [];
   const of = (id: string) => faults.find((f) => f.path === id)?.message;
   return (

@@ -1,10 +1,23 @@
 package isokinon.core.act;
 
+import isokinon.core.value.Code;
 import java.util.List;
 import java.util.Optional;
 
 /** What is done to the job as a whole. */
 public sealed interface JobAct extends Act {
+
+  /** Why a pump came in. */
+  public enum CameIn implements Code {
+    /** Its interval was up. */
+    DUE,
+    /** It gave out: what wears in it has failed, whether anybody judges it or not. */
+    FAILED,
+    /** Something was seen or heard; it still did its work. */
+    SYMPTOM,
+    /** It was opened for another reason, as when its line stood. */
+    CHANCE
+  }
 
   /**
    * The pump is taken in: what is asked of the job, and why now.

@@ -1,9 +1,9 @@
 package isokinon.core.rebuild;
 
 import isokinon.core.act.BenchEvent;
-import isokinon.core.act.CameIn;
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
+import isokinon.core.act.JobAct.CameIn;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.ProofAct;
 import isokinon.core.act.Stage;

@@ -1,8 +1,8 @@
 package isokinon.server.work.bench;
 
 import isokinon.core.act.Act;
-import isokinon.core.act.CameIn;
 import isokinon.core.act.JobAct;
+import isokinon.core.act.JobAct.CameIn;
 import isokinon.core.act.Stage;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;

@@ -1,7 +1,7 @@
 package isokinon.server.work.bench;
 
 import isokinon.core.act.BenchEvent;
-import isokinon.core.act.CameIn;
+import isokinon.core.act.JobAct.CameIn;
 import isokinon.core.act.PartAct;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;

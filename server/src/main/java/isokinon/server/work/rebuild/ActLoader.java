@@ -1,8 +1,8 @@
 package isokinon.server.work.rebuild;
 
 import isokinon.core.act.Act;
-import isokinon.core.act.CameIn;
 import isokinon.core.act.JobAct;
+import isokinon.core.act.JobAct.CameIn;
 import isokinon.core.act.NextDue;
 import isokinon.core.act.Observation;
 import isokinon.core.act.PartAct;

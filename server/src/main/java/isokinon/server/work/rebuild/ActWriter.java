@@ -1,8 +1,8 @@
 package isokinon.server.work.rebuild;
 
 import isokinon.core.act.ActVisitor;
-import isokinon.core.act.CameIn;
 import isokinon.core.act.JobAct;
+import isokinon.core.act.JobAct.CameIn;
 import isokinon.core.act.NextDue;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.ProofAct;
