@@ -87,8 +87,8 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
           </div>
         ) : (
           <>
-            <p className="truncate text-small text-muted" title={g.where}>
-              {g.where}
+            <p className="truncate text-small text-muted" title={g.here ?? g.where}>
+              {g.here === null ? g.where : <b className="font-[660] text-ink">{g.here}</b>}
             </p>
             <p className="text-small leading-[16px] font-[600] line-clamp-2" title={g.act}>
               {g.act}

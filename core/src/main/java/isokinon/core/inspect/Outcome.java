@@ -17,6 +17,9 @@ import java.util.Map;
  */
 public record Outcome(Verdict verdict, List<String> because) {
 
+  /** What one reading or signature makes of a part, in a sentence. */
+  public record Reason(Verdict verdict, String say) {}
+
   /**
    * The outcome of a part.
    *
@@ -25,8 +28,17 @@ public record Outcome(Verdict verdict, List<String> because) {
    * @param seen signatures of wear it shows
    */
   public static Outcome of(Part part, Map<String, Double> readings, List<Signature> seen) {
-    record Reason(Verdict verdict, String say) {}
-    List<Reason> reasons = new ArrayList<>();
+    return of(part, readings, seen, List.of());
+  }
+
+  /**
+   * The same, with readings that are held against those of other parts.
+   *
+   * @param compared what those make of it
+   */
+  public static Outcome of(
+      Part part, Map<String, Double> readings, List<Signature> seen, List<Reason> compared) {
+    List<Reason> reasons = new ArrayList<>(compared);
     for (Limit l : part.limits()) {
       Double value = readings.get(l.measure());
       if (value != null) {
@@ -34,12 +46,17 @@ public record Outcome(Verdict verdict, List<String> because) {
       }
     }
     for (Signature s : seen) {
+      boolean renew = s.outcome() == Verdict.RENEW;
+      boolean here = part.condemns().contains(s.id());
       reasons.add(
           new Reason(
-              s.outcome(),
-              s.outcome() == Verdict.RENEW
-                  ? s.title() + ": renewed wherever it shows."
-                  : s.title() + ": goes back only to be watched."));
+              here ? Verdict.RENEW : s.outcome(),
+              s.title()
+                  + (renew
+                      ? ": renewed wherever it shows."
+                      : here
+                          ? ": on this part it is renewed."
+                          : ": goes back only to be watched.")));
     }
     reasons.sort((a, b) -> b.verdict().compareTo(a.verdict()));
     return new Outcome(

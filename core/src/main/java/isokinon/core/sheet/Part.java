@@ -1,6 +1,7 @@
 package isokinon.core.sheet;
 
 import isokinon.core.value.Code;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -27,6 +28,8 @@ import java.util.Set;
  * @param like parts with the same word look alike and could be swapped; empty means only its own
  *     count
  * @param same parts with the same word are alike in truth: a swap among them does no harm
+ * @param condemns signs of wear, ids of the diagnosis library, that renew this part although they
+ *     would only be watched on another
  * @param because why a matched part must go back to its place; empty where it need not
  */
 public record Part(
@@ -47,6 +50,7 @@ public record Part(
     Set<String> onlyFor,
     String like,
     String same,
+    Set<String> condemns,
     String because) {
 
   /** Which side of the pump a part belongs to. */
@@ -55,6 +59,11 @@ public record Part(
     AIR,
     DRIVE,
     FRAME
+  }
+
+  /** The limit of a measure; empty where the sheet sets none. */
+  public Optional<Limit> limit(String measure) {
+    return limits.stream().filter(l -> l.measure().equals(measure)).findFirst();
   }
 
   /** Whether it is fitted together with a wearing part of this material. */
@@ -127,6 +136,65 @@ public record Part(
       double w = falls() ? -watch : watch;
       double r = falls() ? -renew : renew;
       return v >= r ? Verdict.RENEW : v >= w ? Verdict.WATCH : Verdict.SOUND;
+    }
+  }
+
+  /** How the readings of several parts are held against each other. */
+  public enum Held implements Code {
+    /** The first less the second: the clearance of a bore on its shaft. */
+    DIFFERENCE,
+    /** The greatest less the least: rollers that run side by side. */
+    SPREAD
+  }
+
+  /** A measure of one part. */
+  public record Measured(String part, String measure) {}
+
+  /**
+   * Readings of several parts held against each other.
+   *
+   * @param id kebab-case, unique within the sheet
+   * @param title what it is called
+   * @param held difference or spread
+   * @param of measures of the parts; two for a difference
+   * @param unit unit of all of them
+   * @param watch from here on they go back only with a reason
+   * @param renew from here on they are renewed together
+   */
+  public record Compared(
+      String id,
+      String title,
+      Held held,
+      List<Measured> of,
+      String unit,
+      double watch,
+      double renew) {
+
+    private static final double DIGITS = 1e9;
+
+    /** Copies its list. */
+    public Compared {
+      of = List.copyOf(of);
+    }
+
+    /** Whether a part takes part in it. */
+    public boolean has(String part) {
+      return of.stream().anyMatch(m -> m.part().equals(part));
+    }
+
+    /** The difference or the spread of {@code values}, which stand in the order of {@code of}. */
+    public double value(List<Double> values) {
+      double apart =
+          held == Held.DIFFERENCE
+              ? values.get(0) - values.get(1)
+              : Collections.max(values) - Collections.min(values);
+      // A difference of decimal readings is a decimal: 30.15 less 29.95 is at the limit of 0.2.
+      return Math.rint(apart * DIGITS) / DIGITS;
+    }
+
+    /** How a value stands. */
+    public Verdict judge(double value) {
+      return value >= renew ? Verdict.RENEW : value >= watch ? Verdict.WATCH : Verdict.SOUND;
     }
   }
 

@@ -40,6 +40,7 @@ import java.util.function.UnaryOperator;
  * @param hardware sets of plates and shaft that its wet ends may stand on; empty where all share
  *     one
  * @param rounds upkeep that comes round and is done without a rebuild
+ * @param compared readings of several parts that are held against each other
  * @param stator how rotors fit its stator; empty where it has none
  * @param coupling its magnets and the point it works at; empty where it has none
  */
@@ -62,6 +63,7 @@ public record Sheet(
     List<Sides> sides,
     List<Hardware> hardware,
     List<Round> rounds,
+    List<Part.Compared> compared,
     Optional<RotorFit.Stator> stator,
     Optional<Coupling> coupling) {
 
@@ -285,6 +287,7 @@ public record Sheet(
         sides,
         hardware,
         rounds,
+        compared,
         stator,
         coupling);
   }

@@ -83,6 +83,7 @@ final class WayOfWork {
             .toList(),
         s.hardware(),
         s.rounds().stream().filter(r -> stands(r.onlyFor())).toList(),
+        s.compared(),
         s.stator(),
         s.coupling());
   }

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** Plans for everything, each kit, each part, each side and both, by each way and variant. */
@@ -25,7 +26,14 @@ final class AskedPlans {
    */
   record Asked(String what, Sheet followed) {}
 
+  /** Plans of a shipped sheet are made once, whoever looks at them. */
+  private static final Map<String, Map<Asked, Plan>> MADE = new ConcurrentHashMap<>();
+
   static Map<Asked, Plan> of(Sheet sheet) {
+    return MADE.computeIfAbsent(sheet.id(), id -> made(sheet));
+  }
+
+  private static Map<Asked, Plan> made(Sheet sheet) {
     Map<Asked, Plan> plans = new LinkedHashMap<>();
     List<List<String>> ways = new ArrayList<>();
     ways.add(List.of());

@@ -79,6 +79,7 @@ final class RandomSheets {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
         Optional.empty(),
         Optional.empty());
   }
@@ -116,6 +117,7 @@ final class RandomSheets {
         Set.of(),
         "",
         "",
+        Set.of(),
         "");
   }
 

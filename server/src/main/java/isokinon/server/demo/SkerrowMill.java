@@ -14,6 +14,7 @@ import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.materials.WetKitRow;
 import isokinon.server.db.pumps.CounterMapper;
 import isokinon.server.db.pumps.ExposureRow;
+import isokinon.server.db.pumps.PumpEnergyRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.WetEndRow;
@@ -140,6 +141,9 @@ public class SkerrowMill {
     }
     rows("wet-ends").forEach(r -> wetEnds.add(wetEnd(r)));
     rows("rounds").forEach(r -> rounds.add(roundDone(r)));
+    rows("energies")
+        .forEach(
+            r -> pumps.addEnergy(new PumpEnergyRow(r.get("tag"), r.get("hazard"), r.get("place"))));
     diary(today);
   }
 

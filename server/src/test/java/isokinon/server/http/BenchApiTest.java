@@ -84,6 +84,16 @@ class BenchApiTest {
   }
 
   @Test
+  void theGateNamesTheValveOfThisPositionAndSaysNothingWhereNobodyRecordedIt() {
+    JsonNode gates = desk.job("SCR-05").takesIn("renew:tube").view().path("gates");
+    assertThat(gates.findValuesAsText("here"))
+        .contains(
+            "isolator QS05, board S2 at the bowl stairs", "valves S05-V1 and S05-V2, drain S05-D1");
+    JsonNode untold = desk.job("DYE-12").takesIn("renew:upper-washer").view().path("gates");
+    assertThat(untold.findValues("here")).filteredOn(h -> !h.isNull()).hasSize(1);
+  }
+
+  @Test
   void openingTwiceGivesTheSameRebuild() {
     assertThat(desk.job("SCR-03").id()).isEqualTo(desk.job("SCR-03").id());
   }

@@ -146,6 +146,7 @@ public final class SheetReader {
             "hardware",
             h -> new Sheet.Hardware(h.required("id"), h.wanted("title", ""), h.words("differs"))),
         f.each("rounds", RoundReader::round),
+        f.each("compared", ComparedReader::compared),
         f.inner("stator", DriveReader::stator),
         f.inner("coupling", DriveReader::coupling));
   }
@@ -233,6 +234,7 @@ public final class SheetReader {
         new TreeSet<>(f.words("onlyFor")),
         f.text("like"),
         f.text("same"),
+        new TreeSet<>(f.words("condemns")),
         f.text("because"));
   }
 

@@ -58,7 +58,8 @@ final class SheetRules {
             "order",
             "sides",
             "hardware",
-            "rounds")) {
+            "rounds",
+            "compared")) {
       List<Integer> starts = root.linesOf(key);
       for (int i = 0; i < starts.size(); i++) {
         lines.put(key + "[" + i + "]", starts.get(i));
@@ -80,6 +81,7 @@ final class SheetRules {
       sheet.hardware().get(i).differs().forEach(p -> known(path, p, parts, "part"));
     }
     checkRounds(hazards);
+    checkCompared();
     unique("kits", sheet.kits().stream().map(Sheet.Kit::id).toList(), new HashSet<>());
     checkSides(build);
     checkSteps(build, hazards);
@@ -210,6 +212,18 @@ final class SheetRules {
     boolean byMaterial = joints.stream().anyMatch(f -> !f.onlyFor().materials().isEmpty());
     if (joints.size() > 1 && !byMaterial) {
       fault(path + ".fastening", "two joints are closed at once: each needs a way of its own");
+    }
+  }
+
+  private void checkCompared() {
+    for (int i = 0; i < sheet.compared().size(); i++) {
+      String path = "compared[" + i + "]";
+      for (Part.Measured m : sheet.compared().get(i).of()) {
+        known(path, m.part(), parts, "part");
+        if (sheet.part(m.part()).filter(p -> p.limit(m.measure()).isEmpty()).isPresent()) {
+          fault(path, m.part() + " has no limit of " + m.measure());
+        }
+      }
     }
   }
 

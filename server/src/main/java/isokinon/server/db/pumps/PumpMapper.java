@@ -174,4 +174,12 @@ public interface PumpMapper {
   @Update("update pump set interval_hours = #{hours} where tag = #{tag}")
   @Changes(Topic.PUMPS)
   void interval(@Param("tag") String tag, @Param("hours") double hours);
+
+  /** Where the energies of a position are cut. */
+  @Select("select pump, hazard, place from pump_energy where pump = #{tag}")
+  List<PumpEnergyRow> energies(String tag);
+
+  @Insert("insert into pump_energy (pump, hazard, place) values (#{pump}, #{hazard}, #{place})")
+  @Changes(Topic.PUMPS)
+  void addEnergy(PumpEnergyRow row);
 }

@@ -4,6 +4,7 @@ import isokinon.core.act.GaugeUse;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.PartReading;
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
+import isokinon.core.inspect.ComparedReadings;
 import isokinon.core.inspect.Outcome;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Part;
@@ -63,7 +64,7 @@ public class PartAssessment {
     List<Signature> seen =
         signs.stream().flatMap(s -> diagnosis.library().signature(s).stream()).toList();
     Map<String, Double> readings = readings(rebuild, part);
-    Outcome outcome = Outcome.of(part, readings, seen);
+    Outcome outcome = Outcome.of(part, readings, seen, compared(rebuild, part, readings));
     List<Fact> computed = facts.of(job, part);
     Verdict verdict =
         computed.stream()
@@ -100,7 +101,12 @@ public class PartAssessment {
                   looks.putIfAbsent(
                       s.id(),
                       new SignView(
-                          s.id(), s.title(), s.say(), look, s.outcome(), signs.contains(s.id()))));
+                          s.id(),
+                          s.title(),
+                          s.say(),
+                          look,
+                          part.condemns().contains(s.id()) ? Verdict.RENEW : s.outcome(),
+                          signs.contains(s.id()))));
     }
     return List.copyOf(looks.values());
   }
@@ -120,7 +126,20 @@ public class PartAssessment {
     return Outcome.of(
         part,
         readings,
-        judged.signs().stream().flatMap(s -> diagnosis.library().signature(s).stream()).toList());
+        judged.signs().stream().flatMap(s -> diagnosis.library().signature(s).stream()).toList(),
+        compared(rebuild, part, readings));
+  }
+
+  /** What readings held against those of other parts make of it. */
+  private static List<Outcome.Reason> compared(
+      Rebuild rebuild, Part part, Map<String, Double> own) {
+    return ComparedReadings.of(
+        rebuild.sheet(),
+        part.id(),
+        id ->
+            id.equals(part.id())
+                ? own
+                : rebuild.sheet().part(id).map(p -> readings(rebuild, p)).orElse(Map.of()));
   }
 
   private MeasureView measure(Job job, Part part, Part.Limit l) {

@@ -70,7 +70,7 @@ public class Rounds {
   }
 
   /**
-   * The rounds of a pump, what is due first.
+   * The rounds of a pump, what is due first, each with what was read last.
    *
    * @throws RequestProblem where no pump has this tag
    */
@@ -78,7 +78,7 @@ public class Rounds {
   public List<RoundView> of(String tag) {
     pumps.asRead(tag);
     LifeSnapshot.PumpInService pump = lives.now().standing(tag);
-    return inOrder(rounds(pump, last()));
+    return inOrder(rounds(pump, last(), lastReadings(tag)));
   }
 
   /** Rounds of the whole floor that are due within so many days, what is over first. */
@@ -87,7 +87,7 @@ public class Rounds {
     Map<String, RoundDoneRow> last = last();
     return inOrder(
         lives.now().all().stream()
-            .flatMap(p -> rounds(p, last))
+            .flatMap(p -> rounds(p, last, Map.of()))
             .filter(r -> r.dueDays().filter(d -> d <= withinDays).isPresent()));
   }
 
@@ -189,8 +189,8 @@ public class Rounds {
     return store.last().stream().collect(Collectors.toMap(r -> key(r.pump(), r.round()), r -> r));
   }
 
-  private static String key(String pump, String round) {
-    return pump + "/" + round;
+  private static String key(String one, String other) {
+    return one + "/" + other;
   }
 
   private Optional<Sheet> sheet(PumpRow pump) {
@@ -199,8 +199,21 @@ public class Rounds {
         .map(s -> s.by(new Following(List.of(), pump.material(), pump.material())));
   }
 
+  /** What was read last at each check of a round, by round and check. */
+  private Map<String, Double> lastReadings(String tag) {
+    return findings.readings(tag).stream()
+        .filter(r -> r.subject().startsWith(SUBJECT))
+        .collect(
+            Collectors.toMap(
+                r -> key(r.subject().substring(SUBJECT.length()), r.measure()),
+                ReadingRow::reading,
+                (a, b) -> b));
+  }
+
   private Stream<RoundView> rounds(
-      LifeSnapshot.PumpInService standing, Map<String, RoundDoneRow> last) {
+      LifeSnapshot.PumpInService standing,
+      Map<String, RoundDoneRow> last,
+      Map<String, Double> read) {
     PumpRow pump = standing.pump();
     return sheet(pump).stream()
         .flatMap(
@@ -212,18 +225,18 @@ public class Rounds {
                                 standing,
                                 s,
                                 r,
-                                Optional.ofNullable(last.get(key(pump.tag(), r.id()))))));
+                                Optional.ofNullable(last.get(key(pump.tag(), r.id()))),
+                                read)));
   }
 
   private RoundView view(
-      LifeSnapshot.PumpInService standing, Sheet sheet, Round round, Optional<RoundDoneRow> done) {
+      LifeSnapshot.PumpInService standing,
+      Sheet sheet,
+      Round round,
+      Optional<RoundDoneRow> done,
+      Map<String, Double> read) {
     PumpRow pump = standing.pump();
     LocalDate today = LocalDate.now(clock);
-    Map<String, Double> before =
-        done.isEmpty()
-            ? Map.of()
-            : findings.readingsOf(pump.tag(), SUBJECT + round.id()).stream()
-                .collect(Collectors.toMap(ReadingRow::measure, ReadingRow::reading, (a, b) -> b));
     return new RoundView(
         pump.tag(),
         round.id(),
@@ -255,7 +268,7 @@ public class Rounds {
                         c.min(),
                         c.max(),
                         c.hold(),
-                        Optional.ofNullable(before.get(c.id()))))
+                        Optional.ofNullable(read.get(key(round.id(), c.id())))))
             .toList());
   }
 

@@ -102,7 +102,7 @@ public class BenchViewer {
       case MAKE_SAFE ->
           new StageView.MakeSafe(
               stage,
-              makeSafe.gates(rebuild),
+              makeSafe.gates(job.pump(), rebuild),
               makeSafe.fluids(job.pump()),
               WaysViewer.plan(rebuild));
       case STRIP ->
@@ -144,7 +144,7 @@ public class BenchViewer {
         rebuild.stage() != Stage.CLOSED,
         head(job),
         sheet(rebuild),
-        makeSafe.gates(rebuild),
+        makeSafe.gates(job.pump(), rebuild),
         handBack.fault(rebuild),
         inspect.of(rebuild),
         DecideViewer.renewed(rebuild.sheet(), rebuild, rebuild.renewalsInAll()),

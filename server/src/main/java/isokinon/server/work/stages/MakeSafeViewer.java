@@ -6,6 +6,7 @@ import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.db.pumps.ExposureRow;
+import isokinon.server.db.pumps.PumpEnergyRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.library.ShopLibrary;
@@ -17,7 +18,9 @@ import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** The gate: every energy of the sheet, and the confirmations every gate has. */
@@ -41,8 +44,11 @@ class MakeSafeViewer {
     return pumps.exposures(pump.tag()).stream().flatMap(e -> fluid(e).stream()).toList();
   }
 
-  List<Gate> gates(Rebuild rebuild) {
+  List<Gate> gates(PumpRow pump, Rebuild rebuild) {
     List<Gate> gates = new ArrayList<>();
+    Map<String, String> here =
+        pumps.energies(pump.tag()).stream()
+            .collect(Collectors.toMap(PumpEnergyRow::hazard, PumpEnergyRow::place));
     for (Sheet.Hazard h : rebuild.hazards()) {
       Optional<GateAnswer> answer = rebuild.gate(h.id());
       gates.add(
@@ -51,6 +57,7 @@ class MakeSafeViewer {
               Optional.of(h.energy()),
               h.title(),
               h.where(),
+              Optional.ofNullable(here.get(h.id())),
               h.act(),
               h.ask(),
               h.kind(),
@@ -74,6 +81,7 @@ class MakeSafeViewer {
                   Optional.empty(),
                   Text.sentence(id),
                   "",
+                  Optional.empty(),
                   "",
                   ask,
                   Handling.Answer.CONFIRM,

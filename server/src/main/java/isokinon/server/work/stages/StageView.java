@@ -84,12 +84,17 @@ public sealed interface StageView {
   @Schema(name = "ClosedStage")
   record Closed(Stage stage, HandBackView handBack) implements StageView {}
 
-  /** An energy or confirmation of the make-safe gate. */
+  /**
+   * An energy or confirmation of the make-safe gate.
+   *
+   * @param here which valve, isolator or lock at this position; absent where nobody recorded it
+   */
   record Gate(
       String id,
       Optional<Sheet.Energy> energy,
       String title,
       String where,
+      Optional<String> here,
       String act,
       String ask,
       Answer kind,
