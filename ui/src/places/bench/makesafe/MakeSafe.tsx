@@ -87,7 +87,7 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
           </div>
         ) : (
           <>
-            <p className="truncate text-small text-muted" title={g.here ?? g.where}>
+            <p className="text-small leading-[15px] text-muted">
               {g.here === null ? g.where : <b className="font-[660] text-ink">{g.here}</b>}
             </p>
             <p className="text-small leading-[16px] font-[600] line-clamp-2" title={g.act}>

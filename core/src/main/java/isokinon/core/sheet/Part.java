@@ -23,6 +23,8 @@ import java.util.Set;
  * @param look what wear looks like on it
  * @param mostHours running hours after which it is renewed whatever its state; empty where the
  *     sheet sets none
+ * @param mostDays days in the pump after which it is renewed whatever it ran; empty where the sheet
+ *     sets none
  * @param ways ways of a variant in which it is there at all; empty means always
  * @param onlyFor materials of its role with which it is fitted at all; empty means always
  * @param like parts with the same word look alike and could be swapped; empty means only its own
@@ -46,6 +48,7 @@ public record Part(
     List<Limit> limits,
     List<String> look,
     Optional<Double> mostHours,
+    Optional<Double> mostDays,
     Set<String> ways,
     Set<String> onlyFor,
     String like,

@@ -113,6 +113,7 @@ final class RandomSheets {
         List.of(),
         List.of(),
         Optional.empty(),
+        Optional.empty(),
         Set.of(),
         Set.of(),
         "",

@@ -230,6 +230,7 @@ public final class SheetReader {
                     l.optionalNumber("new"))),
         f.words("look"),
         f.optionalNumber("mostHours", 1, 1e6),
+        f.optionalNumber("mostDays", 1, 1e5),
         new TreeSet<>(f.wordOrWords("way")),
         new TreeSet<>(f.words("onlyFor")),
         f.text("like"),

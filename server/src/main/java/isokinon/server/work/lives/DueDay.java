@@ -5,7 +5,9 @@ import isokinon.server.db.findings.NextLookRow;
 import isokinon.server.db.pumps.PolicyRow;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.shared.Text;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * When a pump is due by the way it is kept, or sooner where something is watched.
@@ -32,8 +34,14 @@ public record DueDay(double days, String because) {
           }
           default -> new DueDay((s.pump().intervalHours() - s.pump().age()) / perDay, "");
         };
-    return look.map(l -> new DueDay((l.atHours() - s.pump().runningHours()) / perDay, l.because()))
-        .filter(l -> l.days() < due.days())
+    Optional<DueDay> watched =
+        look.map(l -> new DueDay((l.atHours() - s.pump().runningHours()) / perDay, l.because()));
+    Optional<DueDay> byCalendar =
+        s.calendar().map(days -> new DueDay(days, "Renewed by the calendar, whatever it ran."));
+    return Stream.of(watched, byCalendar)
+        .flatMap(Optional::stream)
+        .filter(d -> d.days() < due.days())
+        .min(Comparator.comparingDouble(DueDay::days))
         .orElse(due);
   }
 }

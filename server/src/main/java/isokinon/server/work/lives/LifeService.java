@@ -21,6 +21,7 @@ import isokinon.server.db.pumps.RunRow;
 import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
+import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
@@ -32,7 +33,9 @@ import isokinon.server.work.shared.RequestProblem;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -69,6 +72,7 @@ public class LifeService {
           Topic.RUNS,
           Topic.FAILURE_MODES,
           Topic.REBUILDS,
+          Topic.SHEETS,
           Topic.MATERIALS);
 
   private final PumpMapper pumps;
@@ -78,6 +82,7 @@ public class LifeService {
   private final BenchMapper bench;
   private final WetEndMapper wetEnds;
   private final ShopLibrary library;
+  private final Sheets sheets;
   private final Clock clock;
   private final Cached<LifeSnapshot> read;
 
@@ -91,6 +96,7 @@ public class LifeService {
       BenchMapper bench,
       WetEndMapper wetEnds,
       ShopLibrary library,
+      Sheets sheets,
       DataVersions versions,
       Clock clock) {
     this.pumps = pumps;
@@ -100,6 +106,7 @@ public class LifeService {
     this.bench = bench;
     this.wetEnds = wetEnds;
     this.library = library;
+    this.sheets = sheets;
     this.clock = clock;
     this.read = Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, () -> read());
   }
@@ -154,9 +161,20 @@ public class LifeService {
               pump.after(usage.since()),
               usage,
               duty,
-              new Prior(prior.hours(), prior.fromLibrary(), shape)));
+              new Prior(prior.hours(), prior.fromLibrary(), shape),
+              calendar(pump)));
     }
     return all;
+  }
+
+  /** Days from today until a set is renewed whatever it ran, by the sheet of the pump. */
+  private Optional<Double> calendar(PumpRow pump) {
+    return pump.sheet().flatMap(sheets::find).stream()
+        .flatMap(s -> s.parts().stream())
+        .filter(p -> p.role().equals(Optional.of(pump.role())))
+        .flatMap(p -> p.mostDays().stream())
+        .min(Comparator.naturalOrder())
+        .map(most -> most - ChronoUnit.DAYS.between(pump.fittedOn(), LocalDate.now(clock)));
   }
 
   /** Weibull shape of the failure mode of a part, by the library. */

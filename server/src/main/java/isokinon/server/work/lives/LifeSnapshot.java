@@ -30,8 +30,22 @@ public final class LifeSnapshot {
    */
   public record Prior(double hours, boolean fromLibrary, double shape) {}
 
-  /** A pump as it stands now, how much it runs, what it runs on, what is expected of its set. */
-  public record PumpInService(PumpRow pump, Usage usage, String duty, Prior prior) {
+  /**
+   * A pump as it stands now.
+   *
+   * @param usage how much it runs
+   * @param duty what it runs on
+   * @param prior what is expected of its set
+   * @param calendar days from today until its set is renewed whatever it ran; empty where its sheet
+   *     sets no such limit
+   */
+  public record PumpInService(
+      PumpRow pump, Usage usage, String duty, Prior prior, Optional<Double> calendar) {
+
+    /** One that no calendar limits. */
+    public PumpInService(PumpRow pump, Usage usage, String duty, Prior prior) {
+      this(pump, usage, duty, prior, Optional.empty());
+    }
 
     public LifeGroups.GroupKey of() {
       return new LifeGroups.GroupKey(

@@ -80,7 +80,7 @@ class StepViewer {
         stripping,
         stripping ? step.map(Step::strip).orElse(id) : rebuild.sheet().stepSentence(id),
         turn(rebuild, how.pose(), stripping),
-        Text.words(how.pose()),
+        Text.pose(how.pose()),
         how.tools().stream().map(Text::tool).toList(),
         how.toolInHand().isPresent()
             && !how.toolInHand().equals(toolBefore(rebuild, done, stripping)),
@@ -222,7 +222,7 @@ class StepViewer {
       String was = rebuild.sheet().handling(id).map(h -> h.during(!built).pose()).orElse("");
       now = was.isEmpty() ? now : was;
     }
-    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Text.words(pose));
+    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Text.pose(pose));
   }
 
   private static Optional<String> toolBefore(
@@ -332,11 +332,13 @@ class StepViewer {
     List<String> left = stripping ? rebuild.stripLeft() : rebuild.buildLeft();
     int done = stripping ? rebuild.stripped().size() : rebuild.built().size();
     List<NextStep> next = new ArrayList<>();
+    String standing = rebuild.sheet().startPose();
     for (int i = 1; i < left.size() && next.size() < STEPS_AHEAD; i++) {
       String id = left.get(i);
       String before = left.get(i - 1);
       Handling how = rebuild.sheet().handling(id).orElse(Handling.PLAIN).during(stripping);
       Handling was = rebuild.sheet().handling(before).orElse(Handling.PLAIN).during(stripping);
+      standing = was.pose().isEmpty() ? standing : was.pose();
       next.add(
           new NextStep(
               done + i + 1,
@@ -348,7 +350,7 @@ class StepViewer {
                   .filter(f -> !stripping && !f.bySign())
                   .map(f -> Text.plain(f.minNm()) + " to " + Text.plain(f.maxNm()) + " N·m")
                   .orElse(""),
-              !how.pose().isEmpty() && !how.pose().equals(was.pose()),
+              !how.pose().isEmpty() && !how.pose().equals(standing),
               how.toolInHand()
                   .filter(t -> !Optional.of(t).equals(was.toolInHand()))
                   .map(Text::tool)));

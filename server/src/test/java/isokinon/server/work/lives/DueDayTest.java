@@ -21,12 +21,18 @@ class DueDayTest {
   private static final double AGE = 2100;
 
   private static DueDay due(Optional<NextLookRow> look, Optional<PolicyRow> kept) {
+    return due(look, kept, Optional.empty());
+  }
+
+  private static DueDay due(
+      Optional<NextLookRow> look, Optional<PolicyRow> kept, Optional<Double> calendar) {
     PumpInService s =
         new PumpInService(
             SomePumps.aged("EFF-02", AGE),
             new Usage(20, 0, Optional.empty(), false),
             "sludge",
-            new Prior(4000, true, 2.5));
+            new Prior(4000, true, 2.5),
+            calendar);
     LifeSnapshot lives = new LifeSnapshot(new LifeGroups(List.of()), Map.of("EFF-02", s));
     return DueDay.of(s, new Forecast(lives.life(s), "Sludge"), look, kept);
   }
@@ -56,6 +62,18 @@ class DueDayTest {
     DueDay due = due(Optional.empty(), kept(Way.UNTIL_IT_FAILS, null));
     assertThat(due.days()).isGreaterThan(20);
     assertThat(due.because()).contains("half of such sets");
+  }
+
+  @Test
+  void theCalendarComesFirstWhereItIsSooner() {
+    DueDay yearly = due(Optional.empty(), Optional.empty(), Optional.of(-3.0));
+    assertThat(yearly).isEqualTo(new DueDay(-3, "Renewed by the calendar, whatever it ran."));
+    assertThat(due(Optional.empty(), Optional.empty(), Optional.of(900.0)).because()).isEmpty();
+    double running = SomePumps.aged("EFF-02", AGE).runningHours();
+    NextLookRow soon = new NextLookRow("EFF-02", running + 100, "Balls worn.");
+    assertThat(due(Optional.of(soon), Optional.empty(), Optional.of(4.0)).days()).isEqualTo(4);
+    assertThat(due(Optional.of(soon), Optional.empty(), Optional.of(8.0)).because())
+        .isEqualTo("Balls worn.");
   }
 
   @Test

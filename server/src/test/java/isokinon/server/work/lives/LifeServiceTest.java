@@ -27,6 +27,7 @@ import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.RunRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
+import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
 import isokinon.server.work.pumps.PumpRegister;
@@ -63,6 +64,7 @@ class LifeServiceTest {
           bench,
           wetEnds,
           new ShopLibrary(wetEnds, versions),
+          mock(Sheets.class),
           versions,
           NOW);
 
