@@ -101,7 +101,7 @@ class SchoolTest {
     Handling how = SheetReader.forLibrary().read(marked).orThrow().handling("out").orElseThrow();
     assertThat(how.checks())
         .extracting(Handling.Check::id)
-        .containsExactly("out-clear", "line-made", "line-met", "out-isolated");
+        .containsExactly("out-clear", "out-isolated", "line-made", "line-met");
     assertThat(how.checks()).allMatch(Handling.Check::hold);
     assertThat(how.power()).containsExactly("It is jogged");
   }

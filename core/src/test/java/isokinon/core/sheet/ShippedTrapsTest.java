@@ -225,7 +225,14 @@ class ShippedTrapsTest {
   void powerIsAskedForBeforeAndTakenAwayAfter(String sheet, String step) {
     List<Handling.Check> checks = ShippedSheet.of(sheet).handling(step).orElseThrow().checks();
     assertThat(checks.get(0).about()).isEqualTo(Handling.About.POWER);
-    assertThat(checks.get(checks.size() - 1).ask()).contains("isolated and locked again");
+    List<String> asked =
+        checks.stream()
+            .filter(c -> c.about() != Handling.About.STEP)
+            .map(c -> c.ask().contains("isolated and locked again") ? "locked" : c.about().code())
+            .toList();
+    int locked = asked.indexOf("locked");
+    assertThat(locked).isPositive();
+    assertThat(asked.subList(0, locked)).as("hands go in after the lock").doesNotContain("mark");
     assertThat(checks)
         .filteredOn(c -> c.about() != Handling.About.STEP)
         .allSatisfy(c -> assertThat(c.hold()).isTrue());

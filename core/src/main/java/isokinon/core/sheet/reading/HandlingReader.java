@@ -29,11 +29,18 @@ final class HandlingReader {
     List<Mark> marks = f.each("marks", HandlingReader::mark);
     List<Handling.Check> checks = new ArrayList<>();
     checks.addAll(ofPower(power, step + "-clear", Power::clear));
-    marks.forEach(m -> checks.add(m.made()));
-    checks.addAll(f.each("checks", HandlingReader::check));
+    List<Handling.Check> own = f.each("checks", HandlingReader::check);
+    if (power.isEmpty()) {
+      marks.forEach(m -> checks.add(m.made()));
+      checks.addAll(own);
+    } else {
+      // What is watched under power comes before the lock, a mark is made by hand after it.
+      checks.addAll(own);
+      checks.addAll(ofPower(power, step + "-isolated", p -> LOCKED_AGAIN));
+      marks.forEach(m -> checks.add(m.made()));
+    }
     marks.stream().filter(m -> !m.meet.isEmpty()).forEach(m -> checks.add(m.met()));
     checks.addAll(f.each("meets", m -> meet(m, step)));
-    checks.addAll(ofPower(power, step + "-isolated", p -> LOCKED_AGAIN));
     return new Handling(
         f.text("pose"),
         f.words("tools"),
