@@ -150,11 +150,16 @@ function StepHead({ step }: { step: StepView }) {
   );
 }
 
+/** How a pump stands, in words: a side keeps its letter. */
+function sided(words: string): string {
+  return words.replace(/\bside ([ab])\b/, (_, side: string) => `side ${side.toUpperCase()}`);
+}
+
 /** What goes with the step: turn the pump, the tool, what goes on, which way round. */
 function Beside({ step }: { step: StepView }) {
   const torque = step.torque;
   const items: [keyof typeof ICONS, string, string][] = [];
-  if (step.turn) items.push(["turn", step.turn, `it stands ${step.pose} for this step`]);
+  if (step.turn) items.push(["turn", sided(step.turn), `it stands ${sided(step.pose)} for this step`]);
   if (step.rotation)
     items.push([
       step.rotation.clockwise ? "clockwise" : "anticlockwise",

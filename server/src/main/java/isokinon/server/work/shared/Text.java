@@ -70,11 +70,6 @@ public final class Text {
     return id.replace('-', ' ');
   }
 
-  /** How a pump stands, in words: a side keeps its letter. */
-  public static String pose(String id) {
-    return words(id).replace("side a ", "side A ").replace("side b ", "side B ");
-  }
-
   /** The first letter raised. */
   public static String sentence(String text) {
     return text.isEmpty()

@@ -80,7 +80,7 @@ class StepViewer {
         stripping,
         stripping ? step.map(Step::strip).orElse(id) : rebuild.sheet().stepSentence(id),
         turn(rebuild, how.pose(), stripping),
-        Text.pose(how.pose()),
+        Text.words(how.pose()),
         how.tools().stream().map(Text::tool).toList(),
         how.toolInHand().isPresent()
             && !how.toolInHand().equals(toolBefore(rebuild, done, stripping)),
@@ -222,7 +222,7 @@ class StepViewer {
       String was = rebuild.sheet().handling(id).map(h -> h.during(!built).pose()).orElse("");
       now = was.isEmpty() ? now : was;
     }
-    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Text.pose(pose));
+    return now.equals(pose) ? Optional.empty() : Optional.of("Turn the pump: " + Text.words(pose));
   }
 
   private static Optional<String> toolBefore(
