@@ -13,6 +13,7 @@ const BORE: MeasureView = {
   asNew: 18,
   watch: 18.4,
   renew: 18.8,
+  above: null,
   eitherWay: false,
   value: null,
   by: "",
@@ -51,6 +52,16 @@ describe("scale of a measure", () => {
   it("counts a change of hardness the same up and down", () => {
     const hardness = { ...BORE, asNew: 0, watch: 5, renew: 10, eitherWay: true };
     expect(marker(hardness, -7)).toBe(marker(hardness, 7));
+  });
+
+  it("shows both ends where too little is as bad as too much", () => {
+    const coil = { ...BORE, asNew: null, watch: 46, renew: 40, above: { watch: 56, renew: 60 } };
+    const at = [30, 43, 51, 58, 70].map((ohm) => marker(coil, ohm) ?? Infinity);
+    expect(at).toEqual([...at].sort((a, b) => a - b));
+    expect(new Set(at).size).toBe(5);
+    expect(renderToStaticMarkup(<MeasureScale measure={coil} typed={null} width={200} />)).toContain(
+      "Watch from 46, renew from 40 mm; watch from 56, renew from 60 mm",
+    );
   });
 
   it("does without a size when new", () => {

@@ -9,6 +9,7 @@ import { NumberInput } from "../../parts/ReadingField";
 import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
+import { limitWords } from "../../text/limits";
 import { rounded, unitWord } from "../../text/numbers";
 import { typedNumber } from "../../text/typedNumber";
 import { dueWord } from "./dueWord";
@@ -142,9 +143,7 @@ function InHand({ round: r }: { round: RoundView }) {
 type Asked = RoundView["checks"][number];
 
 function bounds(c: Asked): string {
-  const least = c.min === null ? "" : `at least ${rounded(c.min, 3)}`;
-  const most = c.max === null ? "" : `at most ${rounded(c.max, 3)}`;
-  const both = [least, most].filter(Boolean).join(", ");
+  const both = limitWords(c, 3).join(", ");
   return both && `${both} ${unitWord(c.unit)}`;
 }
 

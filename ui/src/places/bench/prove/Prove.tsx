@@ -6,6 +6,7 @@ import { TestPlot } from "../../../drawing/TestPlot";
 import { countdown, Dial, useLeft } from "../../../parts/Clock";
 import { GaugeReader } from "../../../parts/GaugeField";
 import { Mark } from "../../../parts/Mark";
+import { limitWords } from "../../../text/limits";
 import { rounded, unitWord } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
 import { typedNumber } from "../../../text/typedNumber";
@@ -244,11 +245,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
 }
 
 function limit(t: ProofView): string {
-  const parts = [
-    t.min !== null && `at least ${rounded(t.min, 3)}`,
-    t.max !== null && `at most ${rounded(t.max, 3)}`,
-  ].filter(Boolean);
-  return `${parts.join(", ")} ${unitWord(t.unit)}`;
+  return `${limitWords(t, 3).join(", ")} ${unitWord(t.unit)}`;
 }
 
 /** The clock of a test: started here, kept on the server, so that it runs on whatever happens. */

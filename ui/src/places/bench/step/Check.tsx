@@ -3,6 +3,7 @@ import { NumberInput, ReadingField } from "../../../parts/ReadingField";
 import type { CheckView } from "../../../api/types";
 import { useSettings } from "../../../parts/settings";
 import { Mark } from "../../../parts/Mark";
+import { limitWords } from "../../../text/limits";
 import { rounded, unitWord } from "../../../text/numbers";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
@@ -164,9 +165,7 @@ function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: s
 }
 
 function limits(c: CheckView): string {
-  const parts = [];
-  if (c.min !== null) parts.push(`at least ${rounded(c.min, 2)}`);
-  if (c.max !== null) parts.push(`at most ${rounded(c.max, 2)}`);
+  const parts = limitWords(c, 2);
   if (c.markReading !== null && c.within !== null)
     parts.push(`as marked, ${rounded(c.markReading, 2)} within ${rounded(c.within, 2)}`);
   return parts.length > 0 ? `${parts.join(", ")} ${unitWord(c.unit)}` : "";

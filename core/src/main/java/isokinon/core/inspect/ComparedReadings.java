@@ -5,7 +5,6 @@ import isokinon.core.sheet.Part.Compared;
 import isokinon.core.sheet.Part.Held;
 import isokinon.core.sheet.Sheet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
@@ -53,18 +52,14 @@ public final class ComparedReadings {
           verdict,
           compared.title()
               + " "
-              + plain(value)
+              + Outcome.plain(value)
               + " "
               + compared.unit()
               + ", watch from "
-              + plain(compared.watch())
+              + Outcome.plain(compared.watch())
               + ", renew from "
-              + plain(compared.renew())
+              + Outcome.plain(compared.renew())
               + together);
     }
-  }
-
-  private static String plain(double value) {
-    return String.format(Locale.ROOT, "%.3f", value).replaceAll("0+$", "").replaceAll("\\.$", "");
   }
 }

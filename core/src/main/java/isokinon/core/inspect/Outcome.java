@@ -2,6 +2,7 @@ package isokinon.core.inspect;
 
 import isokinon.core.diagnosis.DiagnosisLibrary.Signature;
 import isokinon.core.sheet.Part;
+import isokinon.core.sheet.Part.Edge;
 import isokinon.core.sheet.Part.Limit;
 import isokinon.core.sheet.Part.Verdict;
 import java.util.ArrayList;
@@ -26,15 +27,7 @@ public record Outcome(Verdict verdict, List<String> because) {
    * @param part the part with its limits
    * @param readings what was measured, by measure, in the unit of the limit
    * @param seen signatures of wear it shows
-   */
-  public static Outcome of(Part part, Map<String, Double> readings, List<Signature> seen) {
-    return of(part, readings, seen, List.of());
-  }
-
-  /**
-   * The same, with readings that are held against those of other parts.
-   *
-   * @param compared what those make of it
+   * @param compared what readings held against those of other parts make of it
    */
   public static Outcome of(
       Part part, Map<String, Double> readings, List<Signature> seen, List<Reason> compared) {
@@ -67,29 +60,23 @@ public record Outcome(Verdict verdict, List<String> because) {
   private static String say(Limit l, double value) {
     String measure = l.measure().replace('-', ' ');
     String name = measure.substring(0, 1).toUpperCase(Locale.ROOT) + measure.substring(1);
+    Edge edge = l.toward(value);
+    String toWatch = plain(Math.abs(l.size(value) - edge.watch()));
+    String toRenew = plain(Math.abs(l.size(value) - edge.renew()));
     String unit = " " + l.unit();
-    if (off(value, l.renew(), l).equals("0") || off(value, l.watch(), l).equals("0")) {
+    if (toRenew.equals("0") || toWatch.equals("0")) {
       return name + " is at the " + l.judge(value).code() + " limit.";
     }
     return switch (l.judge(value)) {
-      case RENEW -> name + " is " + off(value, l.renew(), l) + unit + " past the renew limit.";
+      case RENEW -> name + " is " + toRenew + unit + " past the renew limit.";
       case WATCH ->
-          name
-              + " is "
-              + off(value, l.watch(), l)
-              + unit
-              + " into watch, "
-              + off(value, l.renew(), l)
-              + unit
-              + " before renew.";
-      case SOUND -> name + " is " + off(value, l.watch(), l) + unit + " clear of watch.";
+          name + " is " + toWatch + unit + " into watch, " + toRenew + unit + " before renew.";
+      case SOUND -> name + " is " + toWatch + unit + " clear of watch.";
     };
   }
 
-  private static String off(double value, double limit, Limit l) {
-    double size = l.eitherWay() ? Math.abs(value) : value;
-    return String.format(Locale.ROOT, "%.3f", Math.abs(size - limit))
-        .replaceAll("0+$", "")
-        .replaceAll("\\.$", "");
+  /** A number to three places, without zeros behind it. */
+  static String plain(double value) {
+    return String.format(Locale.ROOT, "%.3f", value).replaceAll("0+$", "").replaceAll("\\.$", "");
   }
 }

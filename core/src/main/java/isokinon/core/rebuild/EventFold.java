@@ -94,7 +94,7 @@ final class EventFold {
   }
 
   private Following following() {
-    return new Following(ways, fitted.material(), renewals.goesIn());
+    return new Following(ways(), fitted.material(), renewals.goesIn());
   }
 
   /** Another material may go in from now on: what holds only for one of them changes. */
@@ -317,8 +317,9 @@ final class EventFold {
     return events;
   }
 
+  /** The ways that were chosen, before those by which the pump is made. */
   List<String> ways() {
-    return ways;
+    return Stream.concat(ways.stream(), fitted.variants().stream()).toList();
   }
 
   Scope scope() {

@@ -102,6 +102,14 @@ public final class Rebuild {
     return followed;
   }
 
+  /** How the pump is made where its sheet has variants: ids of the ways that are followed. */
+  public List<String> variants() {
+    return ways().entrySet().stream()
+        .filter(e -> e.getKey().variant())
+        .map(e -> e.getValue().id())
+        .toList();
+  }
+
   /** Whether this job follows a way with this effect. */
   public boolean has(School.Effect effect) {
     return fold.has(effect);

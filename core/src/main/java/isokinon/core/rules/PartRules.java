@@ -98,22 +98,22 @@ final class PartRules {
    * the finger or of a unit. The path is the measure, so that the sentence stands at its field.
    */
   private Optional<ActRefusal> noReading(Part part, Measurement m) {
-    Optional<Part.Limit> limit =
-        part.limits().stream().filter(l -> l.measure().equals(m.measure())).findFirst();
+    Optional<Part.Limit> limit = part.limit(m.measure());
     if (limit.isEmpty()) {
       return no(m.measure(), "The sheet has no such limit for the " + stages.name(part.id()) + ".");
     }
     Part.Limit l = limit.get();
     double value = m.reading().value();
-    double reach = StageRules.ABSURD * Math.abs(l.renew() - l.watch());
+    Part.Edge edge = l.toward(value);
+    double reach = StageRules.ABSURD * Math.abs(edge.renew() - edge.watch());
     boolean lengthUnderNothing = !l.eitherWay() && value < 0;
     return unless(
-        !lengthUnderNothing && Math.abs(value - l.watch()) <= reach,
+        !lengthUnderNothing && Math.abs(value - edge.watch()) <= reach,
         m.measure(),
         say(
             "%s %s cannot be: watch is at %s, renew at %s %s. Look at the decimal mark and the"
                 + " unit.",
-            plain(value), l.unit(), plain(l.watch()), plain(l.renew()), l.unit()));
+            plain(value), l.unit(), plain(edge.watch()), plain(edge.renew()), l.unit()));
   }
 
   private static Optional<ActRefusal> unknown(String part) {

@@ -35,7 +35,7 @@ final class ProofRules {
   Optional<ActRefusal> proved(ProofAct.Proved act) {
     Optional<Sheet.ProofTest> known = sheet.proofTest(act.test());
     if (known.isEmpty()) {
-      return no("test", "The sheet knows no test called " + act.test() + ".");
+      return unknown(act.test());
     }
     Sheet.ProofTest test = known.get();
     boolean confirm = test.kind() == Handling.Answer.CONFIRM;
@@ -49,19 +49,17 @@ final class ProofRules {
   }
 
   Optional<ActRefusal> notMet(ProofAct.NotMet act) {
-    return unless(
-            sheet.proofTest(act.test()).isPresent(),
+    Optional<Sheet.ProofTest> known = sheet.proofTest(act.test());
+    return known.isEmpty()
+        ? unknown(act.test())
+        : unless(
+            known.get().kind() == Handling.Answer.CONFIRM,
             "test",
-            "The sheet knows no test called " + act.test() + ".")
-        .or(
-            () ->
-                unless(
-                    sheet
-                        .proofTest(act.test())
-                        .filter(t -> t.kind() == Handling.Answer.CONFIRM)
-                        .isPresent(),
-                    "test",
-                    "Its reading says whether it holds."));
+            "Its reading says whether it holds.");
+  }
+
+  private static Optional<ActRefusal> unknown(String test) {
+    return no("test", "The sheet knows no test called " + test + ".");
   }
 
   private static Optional<ActRefusal> absurd(Sheet.ProofTest test, double v) {

@@ -144,14 +144,21 @@ public record Handling(
    *
    * @param what the substance
    * @param to part ids
+   * @param reaches parts it gets to besides those of the same joint, ids
    * @param amount how much of it in all; empty where the sentence says it, or as much as it takes
    * @param onlyFor the jobs it holds for
    */
-  public record Apply(String what, List<String> to, Optional<Amount> amount, OnlyFor onlyFor) {
+  public record Apply(
+      String what,
+      List<String> to,
+      List<String> reaches,
+      Optional<Amount> amount,
+      OnlyFor onlyFor) {
 
-    /** Copies its list. */
+    /** Copies its lists. */
     public Apply {
       to = List.copyOf(to);
+      reaches = List.copyOf(reaches);
     }
   }
 

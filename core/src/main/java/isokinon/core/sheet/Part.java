@@ -13,6 +13,8 @@ import java.util.Set;
  * @param name what the technician calls it
  * @param count how many of it the pump holds, at least 1
  * @param role what the wet-end chooser picks a material for; empty on dry parts
+ * @param material what it is always made of, a code of the material library; empty where it is
+ *     chosen by its role, or nobody needs to know
  * @param section which side of the pump it belongs to
  * @param renew what becomes of it at a rebuild
  * @param glyph how the stack drawing shows it
@@ -39,6 +41,7 @@ public record Part(
     String name,
     int count,
     Optional<String> role,
+    Optional<String> material,
     Section section,
     Renew renew,
     String glyph,
@@ -112,33 +115,56 @@ public record Part(
   }
 
   /**
-   * A measured limit. Where {@code renew < watch}, smaller is worse.
+   * One end of what is sound. Where {@code renew < watch}, smaller is worse.
    *
-   * @param measure what is measured, kebab-case
-   * @param unit unit of both values
    * @param watch from here on the part goes back only with a reason
    * @param renew from here on it is renewed
-   * @param asNew what it measures when new; empty where the sheet does not say
    */
-  public record Limit(
-      String measure, String unit, double watch, double renew, Optional<Double> asNew) {
+  public record Edge(double watch, double renew) {
 
     /** Whether smaller is worse. */
     public boolean falls() {
       return renew < watch;
     }
 
+    private Verdict judge(double value) {
+      double sign = falls() ? -1 : 1;
+      return sign * value >= sign * renew
+          ? Verdict.RENEW
+          : sign * value >= sign * watch ? Verdict.WATCH : Verdict.SOUND;
+    }
+  }
+
+  /**
+   * A measured limit.
+   *
+   * @param measure what is measured, kebab-case
+   * @param unit unit of all its values
+   * @param edge where it stops being sound; of two the one below
+   * @param above where it stops being sound above; empty where only one side is bad
+   * @param asNew what it measures when new; empty where the sheet does not say
+   */
+  public record Limit(
+      String measure, String unit, Edge edge, Optional<Edge> above, Optional<Double> asNew) {
+
     /** Whether it counts either way from nothing: a change of hardness is bad up and down. */
     public boolean eitherWay() {
       return measure.endsWith("-change");
     }
 
+    /** What of a reading counts: its size where it counts either way. */
+    public double size(double value) {
+      return eitherWay() ? Math.abs(value) : value;
+    }
+
+    /** The edge that a reading is nearer to. */
+    public Edge toward(double value) {
+      return above.filter(a -> size(value) > (edge.watch() + a.watch()) / 2).orElse(edge);
+    }
+
     /** Judges a reading in the limit's own unit. */
     public Verdict judge(double value) {
-      double v = eitherWay() ? Math.abs(value) : falls() ? -value : value;
-      double w = falls() ? -watch : watch;
-      double r = falls() ? -renew : renew;
-      return v >= r ? Verdict.RENEW : v >= w ? Verdict.WATCH : Verdict.SOUND;
+      return toward(value).judge(size(value));
     }
   }
 

@@ -170,8 +170,7 @@ final class WayOfWork {
   }
 
   private Handling.Apply apply(Handling.Apply a) {
-    return new Handling.Apply(
-        a.what(), a.to().stream().filter(parts::contains).toList(), a.amount(), a.onlyFor());
+    return new Handling.Apply(a.what(), there(a.to()), there(a.reaches()), a.amount(), a.onlyFor());
   }
 
   private Sheet.Kit kit(Sheet.Kit k) {

@@ -75,6 +75,6 @@ class ComparedReadingsTest {
 
   private static Verdict verdict(
       Sheet sheet, String part, isokinon.core.diagnosis.DiagnosisLibrary.Signature sign) {
-    return Outcome.of(sheet.part(part).orElseThrow(), Map.of(), List.of(sign)).verdict();
+    return Outcome.of(sheet.part(part).orElseThrow(), Map.of(), List.of(sign), List.of()).verdict();
   }
 }

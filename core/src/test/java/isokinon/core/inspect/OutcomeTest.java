@@ -34,9 +34,24 @@ class OutcomeTest {
   })
   void aReadingIsJudgedAndSaidWithItsDistance(
       String measure, double value, Verdict verdict, String say) {
-    Outcome outcome = Outcome.of(STATOR, Map.of(measure, value), List.of());
+    Outcome outcome = Outcome.of(STATOR, Map.of(measure, value), List.of(), List.of());
     assertThat(outcome.verdict()).isEqualTo(verdict);
     assertThat(outcome.because()).containsExactly(say);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "39, RENEW, Winding resistance is 1 ohm past the renew limit.",
+    "44, WATCH, 'Winding resistance is 2 ohm into watch, 4 ohm before renew.'",
+    "46.5, SOUND, Winding resistance is 0.5 ohm clear of watch.",
+    "51.5, SOUND, Winding resistance is 4.5 ohm clear of watch.",
+    "56, WATCH, Winding resistance is at the watch limit.",
+    "75, RENEW, Winding resistance is 15 ohm past the renew limit.",
+  })
+  void aCoilIsBadBelowAndAbove(double ohm, Verdict verdict, String say) {
+    Part coil = ShippedSheet.of("linear-twin-diaphragm-80").part("coil-left").orElseThrow();
+    Outcome outcome = Outcome.of(coil, Map.of("winding-resistance", ohm), List.of(), List.of());
+    assertThat(outcome).isEqualTo(new Outcome(verdict, List.of(say)));
   }
 
   @Test
@@ -45,11 +60,13 @@ class OutcomeTest {
         Outcome.of(
             STATOR,
             Map.of("bore-wear", 0.1, "swell", 9.0),
-            List.of(LIBRARY.signature("burnt").orElseThrow()));
+            List.of(LIBRARY.signature("burnt").orElseThrow()),
+            List.of());
     assertThat(outcome.verdict()).isEqualTo(Verdict.RENEW);
     assertThat(outcome.because().get(0)).startsWith("Burnt");
     assertThat(outcome.because()).hasSize(3);
-    assertThat(Outcome.of(STATOR, Map.of(), List.of()).verdict()).isEqualTo(Verdict.SOUND);
+    assertThat(Outcome.of(STATOR, Map.of(), List.of(), List.of()).verdict())
+        .isEqualTo(Verdict.SOUND);
   }
 
   @Test

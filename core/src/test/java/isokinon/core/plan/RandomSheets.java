@@ -104,6 +104,7 @@ final class RandomSheets {
         "Part " + i,
         1 + random.nextInt(3),
         Optional.empty(),
+        Optional.empty(),
         Part.Section.WET,
         random.nextInt(3) == 0 ? Part.Renew.ONE_TIME : Part.Renew.INSPECT,
         "",

@@ -18,6 +18,8 @@ import isokinon.core.plan.Plan;
 import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.sheet.ShippedSheet;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -79,6 +81,20 @@ class RebuildTest {
         .startsWith("Read the gauge");
     assertThat(bench.refused(new JobAct.ProvedSafe("dragons", Optional.empty())))
         .contains("no hazard called dragons");
+  }
+
+  @Test
+  void aPumpIsMadeAsItWasSeenLastUntilSomebodySaysOtherwise() {
+    Sheet pin = ShippedSheet.of("cavity-pin-joint-40");
+    Fitted mechanical = new Fitted("stator", "NBR", List.of("mechanical"));
+    Rebuild comes = Rebuild.replay(pin, mechanical, List.of());
+    assertThat(comes.sheet().part("seal-rotating")).isPresent();
+    assertThat(comes.sheet().part("packing")).isEmpty();
+    RebuildDriver bench = new RebuildDriver(pin, mechanical);
+    bench.does(
+        new JobAct.TakenIn(List.of("stator"), List.of(), List.of("packed"), List.of(), "leaks"));
+    assertThat(bench.rebuild().sheet().part("packing")).isPresent();
+    assertThat(bench.rebuild().variants()).containsExactly("packed");
   }
 
   @Test

@@ -79,9 +79,9 @@ class ProofFieldsTest {
               .filter(l -> l.measure().equals("pull-off-torque"))
               .findFirst()
               .orElseThrow();
-      assertThat(pullOff.watch())
+      assertThat(pullOff.edge().watch())
           .isEqualTo(0.9 * c.ratedNm(), org.assertj.core.data.Offset.offset(0.01));
-      assertThat(pullOff.renew())
+      assertThat(pullOff.edge().renew())
           .isEqualTo(0.8 * c.ratedNm(), org.assertj.core.data.Offset.offset(0.01));
     }
   }

@@ -292,8 +292,31 @@ class SheetReaderTest {
     "15.95, 15.90, 15.85, RENEW",
   })
   void aLimitJudgesBothWays(double watch, double renew, double read, Part.Verdict verdict) {
-    assertThat(new Part.Limit("wear", "mm", watch, renew, Optional.empty()).judge(read))
+    assertThat(
+            new Part.Limit(
+                    "wear", "mm", new Part.Edge(watch, renew), Optional.empty(), Optional.empty())
+                .judge(read))
         .isEqualTo(verdict);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "wear, watch: 46, renew: 40, above: {watch: 46, renew: 60} | above",
+        "wear, watch: 40, renew: 46, above: {watch: 56, renew: 60} | above",
+        "wear, watch: 46, renew: 40, above: {watch: 60, renew: 56} | above",
+        "hardness-change, watch: -5, renew: -9, above: {watch: 5, renew: 9} | above",
+        "wear, watch: 46, renew: 40, above: {watch: 56, renew: 60}, new: 58 | new",
+      })
+  void aLimitBadBelowAndAboveLeavesWhatIsSoundBetweenThem(String limit, String path) {
+    String sheet =
+        "{id: x, parts: [{id: a, limits: [{unit: ohm, measure: "
+            + limit
+            + "}]}], steps: [{id: s, frees: [a]}]}";
+    assertThat(SheetReader.forComputing().read(sheet).faults())
+        .extracting(Fault::path)
+        .containsExactly("parts[0].limits[0]." + path);
   }
 
   @Test

@@ -70,7 +70,7 @@ final class PastReadings {
                 double share = hours(run) / Math.max(1, pump.runningHours()) * nowWorn;
                 double value =
                     l.asNew().orElseThrow()
-                        + (l.renew() - l.asNew().get())
+                        + (l.edge().renew() - l.asNew().get())
                             * share
                             * (1 + 0.06 * (random.nextDouble() - 0.5));
                 row(part.id(), l.measure(), l.unit(), value, run).ifPresent(rows::add);

@@ -252,7 +252,8 @@ public class SkerrowMill {
             "",
             0,
             0,
-            (history.hoursNow() - history.ageNow()) * perHour));
+            (history.hoursNow() - history.ageNow()) * perHour,
+            ""));
     readDaysAgo.ifPresent(
         days ->
             PastCounters.of(

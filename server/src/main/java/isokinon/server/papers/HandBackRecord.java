@@ -87,14 +87,19 @@ public class HandBackRecord {
                             l ->
                                 l.name().toLowerCase(Locale.ROOT)
                                     + " "
-                                    + Text.plain(l.watch())
-                                    + " / "
-                                    + Text.plain(l.renew())
+                                    + edge(l.watch(), l.renew())
+                                    + l.above()
+                                        .map(a -> ", " + edge(a.watch(), a.renew()))
+                                        .orElse("")
                                     + " "
                                     + Text.unit(l.unit()))
                         .collect(Collectors.joining("; ")),
                     i.cause()))
         .toList();
+  }
+
+  private static String edge(double watch, double renew) {
+    return Text.plain(watch) + " / " + Text.plain(renew);
   }
 
   private static List<List<String>> renewed(JobRecord v) {

@@ -84,6 +84,25 @@ class BenchApiTest {
   }
 
   @Test
+  void howAPumpIsMadeIsToldOnceAndKeptWithIt() {
+    assertThat(partsOf("SCR-01")).contains("packing").doesNotContain("seal-rotating");
+    Map<String, Object> asked = new HashMap<>(ApiClient.askedFor("renew:stator"));
+    asked.put("ways", List.of("mechanical"));
+    ApiClient.Job job = desk.job("SCR-01").does("TAKEN_IN", asked);
+    assertThat(partsOf("SCR-01")).contains("seal-rotating").doesNotContain("packing");
+    job.makesSafe().strips().inspects().decidesAsBefore().builds().proves().handsBack();
+    JsonNode schools = desk.job("SCR-01").ways("renew:stator").body().path("schools");
+    assertThat(schools.findParents("followed"))
+        .filteredOn(w -> w.path("followed").asBoolean())
+        .extracting(w -> w.path("id").asText())
+        .contains("mechanical");
+  }
+
+  private List<String> partsOf(String tag) {
+    return desk.get("/api/v1/pumps/" + tag).body().path("rails").findValuesAsText("id");
+  }
+
+  @Test
   void theGateNamesTheValveOfThisPositionAndSaysNothingWhereNobodyRecordedIt() {
     JsonNode gates = desk.job("SCR-05").takesIn("renew:tube").view().path("gates");
     assertThat(gates.findValuesAsText("here"))

@@ -117,7 +117,8 @@ final class HandlingReader {
     if (ml.isPresent() && g.isPresent()) {
       f.fault("g", "an amount is given in ml or in g, not in both");
     }
-    return new Handling.Apply(f.required("what"), to, ml.or(() -> g), onlyFor(f));
+    return new Handling.Apply(
+        f.required("what"), to, f.words("reaches"), ml.or(() -> g), onlyFor(f));
   }
 
   private record Power(String why, String clear) {}

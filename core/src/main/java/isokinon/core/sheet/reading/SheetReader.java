@@ -204,6 +204,7 @@ public final class SheetReader {
         f.wanted("name", id),
         f.integer("count", 1, 1, 1000),
         f.optional("role"),
+        f.optional("material"),
         f.code("section", Part.Section.class, Part.Section.WET),
         f.code("renew", Part.Renew.class, Part.Renew.INSPECT),
         f.wanted("glyph", ""),
@@ -219,15 +220,7 @@ public final class SheetReader {
                     p.number("angle", 0, -360, 360))),
         f.text("facing"),
         Set.copyOf(care),
-        f.each(
-            "limits",
-            l ->
-                new Part.Limit(
-                    l.required("measure"),
-                    l.required("unit"),
-                    l.number("watch", 0, -1e6, 1e6),
-                    l.number("renew", 0, -1e6, 1e6),
-                    l.optionalNumber("new"))),
+        f.each("limits", LimitReader::limit),
         f.words("look"),
         f.optionalNumber("mostHours", 1, 1e6),
         f.optionalNumber("mostDays", 1, 1e5),

@@ -27,7 +27,8 @@ public interface PumpMapper {
           + " p.duty_title, p.duty_note, f.role, f.material, p.body_material, p.running_hours,"
           + " p.strokes, p.hours_per_day, p.interval_hours, p.abrasion, p.suction_lift_m,"
           + " p.consequence, f.fitted_on, f.fitted_at_hours, p.plan_on, p.counts_per_hour,"
-          + " p.hours_on, f.part_serial, f.came_hours, f.came_count, f.fitted_at_count"
+          + " p.hours_on, f.part_serial, f.came_hours, f.came_count, f.fitted_at_count,"
+          + " p.variants"
           + " from pump p join fitted_part f on f.pump = p.tag and f.leading";
 
   /** The columns of a fitted part. */
@@ -135,11 +136,11 @@ public interface PumpMapper {
       "insert into pump (tag, area, area_position, family, series, serial, sheet_id, "
           + "duty_title, duty_note, body_material, running_hours, strokes, "
           + "hours_per_day, interval_hours, abrasion, suction_lift_m, consequence, "
-          + "plan_on, counts_per_hour, hours_on) values "
+          + "plan_on, counts_per_hour, hours_on, variants) values "
           + "(#{tag}, #{area}, #{areaPosition}, #{family}, #{series}, #{serial}, #{sheetId}, "
           + "#{dutyTitle}, #{dutyNote}, #{bodyMaterial}, "
           + "#{runningHours}, #{strokes}, #{hoursPerDay}, #{intervalHours}, #{abrasion}, "
-          + "#{suctionLiftM}, #{consequence}, #{planOn}, #{countsPerHour}, #{hoursOn})")
+          + "#{suctionLiftM}, #{consequence}, #{planOn}, #{countsPerHour}, #{hoursOn}, #{variants})")
   @Changes({Topic.PUMPS, Topic.COUNTERS})
   void addPosition(PumpRow pump);
 
@@ -162,14 +163,20 @@ public interface PumpMapper {
 
   /** Another unit stands here now. */
   @Update(
-      "update pump set serial = #{serial}, series = #{series}, body_material = #{body} where tag ="
-          + " #{tag}")
+      "update pump set serial = #{serial}, series = #{series}, body_material = #{body},"
+          + " variants = #{variants} where tag = #{tag}")
   @Changes(Topic.PUMPS)
   void stands(
       @Param("tag") String tag,
       @Param("serial") String serial,
       @Param("series") String series,
-      @Param("body") String body);
+      @Param("body") String body,
+      @Param("variants") String variants);
+
+  /** It was seen how the unit is made. */
+  @Update("update pump set variants = #{variants} where tag = #{tag}")
+  @Changes(Topic.PUMPS)
+  void madeBy(@Param("tag") String tag, @Param("variants") String variants);
 
   @Update("update pump set interval_hours = #{hours} where tag = #{tag}")
   @Changes(Topic.PUMPS)

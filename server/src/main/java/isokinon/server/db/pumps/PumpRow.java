@@ -5,6 +5,7 @@ import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.wetend.Duty.Abrasion;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -22,6 +23,8 @@ import java.util.Optional;
  * @param cameHours hours the set had on it when it went in
  * @param cameCount counts the set had on it when it went in
  * @param fittedAtCount counts of the unit when the set went in
+ * @param variants how the unit is made where its sheet has variants, ids of their ways with
+ *     semicolons between; empty where nobody has told yet
  */
 public record PumpRow(
     String tag,
@@ -51,7 +54,8 @@ public record PumpRow(
     String partSerial,
     double cameHours,
     double cameCount,
-    double fittedAtCount) {
+    double fittedAtCount,
+    String variants) {
 
   /** The set that leads its wear, as it stands in the pump. */
   public FittedPartRow set() {
@@ -119,7 +123,13 @@ public record PumpRow(
         partSerial,
         cameHours,
         cameCount,
-        fittedAtCount);
+        fittedAtCount,
+        variants);
+  }
+
+  /** How the unit is made where its sheet has variants, ids of their ways. */
+  public List<String> madeBy() {
+    return Variants.list(variants);
   }
 
   /** The sheet of its construction, where the library has one. */

@@ -16,9 +16,9 @@ public interface BenchMapper {
   @Select(
       "select id from final table (insert into rebuild"
           + " (pump, sheet_id, sheet_revision, opened_at, opened_by, reason, fitted_material,"
-          + " hours_then)"
+          + " hours_then, fitted_variants)"
           + " values (#{pump}, #{sheetId}, #{sheetRevision}, #{openedAt}, #{openedBy}, #{reason},"
-          + " #{fittedMaterial}, #{hoursThen}))")
+          + " #{fittedMaterial}, #{hoursThen}, #{fittedVariants}))")
   @Changes(Topic.REBUILDS)
   long open(RebuildRow rebuild);
 

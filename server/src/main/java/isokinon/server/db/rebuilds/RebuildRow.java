@@ -13,4 +13,5 @@ public record RebuildRow(
     String reason,
     String fittedMaterial,
     double hoursThen,
-    OffsetDateTime closedAt) {}
+    OffsetDateTime closedAt,
+    String fittedVariants) {}

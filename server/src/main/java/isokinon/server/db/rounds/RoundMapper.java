@@ -20,7 +20,7 @@ public interface RoundMapper {
 
   /** The last time each round was done, of every pump. */
   @Select(
-      "select pump, round, done_at, hours, who, note, request_key from round_done r where id ="
-          + " (select max(id) from round_done l where l.pump = r.pump and l.round = r.round)")
+      "select pump, round, done_at, hours, who, note, request_key from round_done where id in"
+          + " (select max(id) from round_done group by pump, round)")
   List<RoundDoneRow> last();
 }

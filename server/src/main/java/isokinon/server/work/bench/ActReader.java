@@ -54,11 +54,7 @@ final class ActReader {
   /** A reading of a part; a fault of it stands at its measure. */
   Measurement measurement(String part, TypedMeasurement given) {
     Optional<String> unit =
-        sheet.part(part).stream()
-            .flatMap(p -> p.limits().stream())
-            .filter(l -> l.measure().equals(given.measure()))
-            .map(Part.Limit::unit)
-            .findFirst();
+        sheet.part(part).flatMap(p -> p.limit(given.measure())).map(Part.Limit::unit);
     Reading reading =
         read(given.reading(), unit, given.measure())
             .orElseThrow(

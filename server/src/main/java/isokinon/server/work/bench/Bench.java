@@ -145,7 +145,8 @@ public class Bench {
                 reason,
                 pump.material(),
                 pump.runningHours(),
-                null));
+                null,
+                pump.variants()));
     return view(id);
   }
 
@@ -247,6 +248,9 @@ public class Bench {
       return view(id);
     }
     Rebuild after = rebuild.plus(event);
+    if (act instanceof JobAct.TakenIn || act instanceof JobAct.WayChosen) {
+      register.madeBy(job.pump(), after.variants());
+    }
     if (act instanceof PartAct.KitFitted kit) {
       shelves.handOut(kit.lot(), new Job(row, job.pump(), after), request.who());
     }

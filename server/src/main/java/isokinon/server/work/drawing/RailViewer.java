@@ -36,7 +36,8 @@ public final class RailViewer {
 
   /** A pump as it stands whole, with nothing off it. */
   public static List<Rail> whole(Sheet sheet, PumpRow pump) {
-    return rails(Rebuild.replay(sheet, new Fitted(pump.role(), pump.material()), List.of()));
+    Fitted fitted = new Fitted(pump.role(), pump.material(), pump.madeBy());
+    return rails(Rebuild.replay(sheet, fitted, List.of()));
   }
 
   public static List<Rail> rails(Rebuild rebuild) {

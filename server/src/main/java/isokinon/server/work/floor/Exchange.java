@@ -179,7 +179,7 @@ public class Exchange {
 
   private void goesTo(Unit unit, PumpRow place, LocalDate today) {
     PumpRow from = unit.pump();
-    pumps.stands(place.tag(), from.serial(), from.series(), from.bodyMaterial());
+    pumps.stands(place.tag(), from.serial(), from.series(), from.bodyMaterial(), from.variants());
     wetEnds.stands(
         place.tag(), unit.wetEnd().hardware(), unit.wetEnd().rotorClassMm(), unit.wetEnd().parts());
     for (FittedPartRow f : unit.parts()) {

@@ -172,7 +172,7 @@ public class Causes {
     for (Part.Limit l : part.limits()) {
       Double value = readings.get(l.measure());
       if (value != null && l.measure().equals(Measures.SWELL)) {
-        clues.put("reading:swollen", l.judge(value) != Verdict.SOUND);
+        clues.put("reading:swollen", value > 0 && l.judge(value) != Verdict.SOUND);
       } else if (value != null && l.measure().equals(Measures.PULL_OFF_TORQUE)) {
         clues.put("reading:weak", l.judge(value) != Verdict.SOUND);
       } else if (value != null && !l.eitherWay()) {

@@ -42,6 +42,7 @@ public record FindingView(
   /**
    * A measure of the part with its limit and last reading.
    *
+   * @param above where it is bad above as well; absent where only one side is bad
    * @param before what it read at an earlier rebuild of the same part, as a sentence; may be empty
    */
   public record MeasureView(
@@ -51,6 +52,7 @@ public record FindingView(
       Optional<Double> asNew,
       double watch,
       double renew,
+      Optional<Part.Edge> above,
       boolean eitherWay,
       Optional<Double> value,
       String by,

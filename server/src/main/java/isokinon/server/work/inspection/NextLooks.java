@@ -148,23 +148,23 @@ public class NextLooks {
       return Optional.empty();
     }
     double value = now.get().reading().value();
-    double size = l.eitherWay() ? Math.abs(value) : value;
+    Part.Edge edge = l.toward(value);
     return Optional.of(
         WearRate.between(
             new WearRate.Reading(
-                l.eitherWay() ? Math.abs(from.get()) : from.get(),
-                before.map(r -> uncertainty(r.gauge(), l)).orElse(0.0)),
+                l.size(from.get()), before.map(r -> uncertainty(r.gauge(), l, edge)).orElse(0.0)),
             new WearRate.Reading(
-                size, uncertainty(now.get().gauge().map(GaugeUse::id).orElse(""), l)),
+                l.size(value),
+                uncertainty(now.get().gauge().map(GaugeUse::id).orElse(""), l, edge)),
             since,
-            l.renew()));
+            edge.renew()));
   }
 
-  private double uncertainty(String gauge, Part.Limit l) {
+  private double uncertainty(String gauge, Part.Limit l, Part.Edge edge) {
     return store
         .gauge(gauge)
         .filter(g -> g.unit().equals(l.unit()))
         .map(GaugeRow::uncertainty)
-        .orElse(TYPED_SHARE * Math.abs(l.renew() - l.watch()));
+        .orElse(TYPED_SHARE * Math.abs(edge.renew() - edge.watch()));
   }
 }

@@ -46,7 +46,7 @@ public class PartFacts {
     if (part.id().equals("rotor") || part.role().equals(Optional.of("stator"))) {
       sheet.stator().ifPresent(s -> facts.addAll(fit(job, s)));
     }
-    if (part.limits().stream().anyMatch(l -> l.measure().equals(Measures.PULL_OFF_TORQUE))) {
+    if (part.limit(Measures.PULL_OFF_TORQUE).isPresent()) {
       sheet.coupling().ifPresent(c -> facts.addAll(coupling(job.pump(), c)));
     }
     return facts;

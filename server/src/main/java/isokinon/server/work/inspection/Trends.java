@@ -89,12 +89,13 @@ public class Trends {
       for (Part.Limit l : part.limits()) {
         List<ReadingRow> rows = all.get(new Key(part.id(), l.measure(), l.unit()));
         if (rows != null) {
+          Part.Edge edge = l.toward(rows.get(rows.size() - 1).reading());
           trends.add(
               trend(
                   part.name() + ", " + Text.words(l.measure()),
                   rows,
-                  Optional.of(l.watch()),
-                  Optional.of(l.renew()),
+                  Optional.of(edge.watch()),
+                  Optional.of(edge.renew()),
                   pump,
                   gauges));
         }

@@ -165,15 +165,12 @@ public class Gauges {
     PumpRow pump = job.pump();
     SplittableRandom random =
         new SplittableRandom(SEED + (pump.tag() + subject + measure).hashCode());
-    Optional<Part.Limit> limit =
-        rebuild.sheet().part(subject).stream()
-            .flatMap(p -> p.limits().stream())
-            .filter(l -> l.measure().equals(measure))
-            .findFirst();
+    Optional<Part.Limit> limit = rebuild.sheet().part(subject).flatMap(p -> p.limit(measure));
     if (limit.isPresent()) {
       double worn = pump.age() / pump.intervalHours() * (0.5 + 0.6 * random.nextDouble());
-      double from = limit.get().asNew().orElse(2 * limit.get().watch() - limit.get().renew());
-      double size = from + (limit.get().renew() - from) * Math.min(1.3, worn);
+      Part.Edge edge = limit.get().above().orElse(limit.get().edge());
+      double from = limit.get().asNew().orElse(2 * edge.watch() - edge.renew());
+      double size = from + (edge.renew() - from) * Math.min(1.3, worn);
       return limit.get().eitherWay() && random.nextBoolean() ? -size : size;
     }
     Optional<Sheet.ProofTest> test = rebuild.sheet().proofTest(measure);

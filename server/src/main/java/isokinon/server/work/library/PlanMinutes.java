@@ -15,7 +15,8 @@ import org.springframework.stereotype.Component;
 public class PlanMinutes {
 
   /** A question to the planner; a sheet at a revision never changes. */
-  private record Question(String sheet, int revision, List<String> renew, List<String> look) {}
+  private record Question(
+      String sheet, int revision, List<String> ways, List<String> renew, List<String> look) {}
 
   private final CachedByKey<Question, Double> known;
 
@@ -23,22 +24,22 @@ public class PlanMinutes {
     known = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
   }
 
-  /** Minutes to renew parts. */
-  public double renew(Sheet sheet, List<String> parts) {
-    return minutes(sheet, parts, List.of());
+  /** Minutes to renew parts of a pump that is made by these ways of its variants. */
+  public double renew(Sheet sheet, List<String> ways, List<String> parts) {
+    return minutes(sheet, ways, parts, List.of());
   }
 
   /** Minutes to reach parts, look at them and close up again. */
-  public double look(Sheet sheet, List<String> parts) {
-    return minutes(sheet, List.of(), parts);
+  public double look(Sheet sheet, List<String> ways, List<String> parts) {
+    return minutes(sheet, ways, List.of(), parts);
   }
 
-  private double minutes(Sheet sheet, List<String> renew, List<String> look) {
+  private double minutes(Sheet sheet, List<String> ways, List<String> renew, List<String> look) {
     if (renew.isEmpty() && look.isEmpty()) {
       return 0;
     }
     return known.get(
-        new Question(sheet.id(), sheet.revision(), renew, look),
-        q -> new Planner().plan(sheet.by(List.of()), PlanRequest.of(renew, look)).handsMinutes());
+        new Question(sheet.id(), sheet.revision(), ways, renew, look),
+        q -> new Planner().plan(sheet.by(ways), PlanRequest.of(renew, look)).handsMinutes());
   }
 }

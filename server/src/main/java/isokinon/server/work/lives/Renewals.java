@@ -62,7 +62,7 @@ public class Renewals {
   }
 
   private Renewal of(PumpRow pump, Sheet written) {
-    Sheet sheet = written.by(List.of());
+    Sheet sheet = written.by(pump.madeBy());
     WetEndRow wetEnd = wetEnds.of(pump.tag());
     Optional<WetKitRow> kit = catalogue.renewing(sheet.id(), pump.material(), wetEnd.hardware());
     List<String> wearing =
@@ -74,8 +74,8 @@ public class Renewals {
         kit.flatMap(k -> sheet.kits().stream().filter(s -> s.id().equals(k.kit())).findFirst())
             .map(k -> List.copyOf(k.parts().keySet()))
             .orElse(wearing);
-    double minutes = plans.renew(sheet, renewed);
-    double lookMinutes = plans.look(sheet, wearing);
+    double minutes = plans.renew(sheet, pump.madeBy(), renewed);
+    double lookMinutes = plans.look(sheet, pump.madeBy(), wearing);
     return new Renewal(
         kit,
         minutes,

@@ -7,6 +7,7 @@ import isokinon.server.db.pumps.CounterRow;
 import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.Variants;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
 import isokinon.server.work.shared.RequestProblem;
@@ -41,6 +42,13 @@ public class PumpRegister {
    */
   public PumpRow pump(String tag) {
     return carriedOn(asRead(tag));
+  }
+
+  /** Keeps how the unit at a position is made, where that is news. */
+  public void madeBy(PumpRow pump, List<String> ways) {
+    if (!ways.equals(pump.madeBy())) {
+      store.madeBy(pump.tag(), Variants.column(ways));
+    }
   }
 
   /**

@@ -9,6 +9,7 @@ import isokinon.core.sheet.Sheet;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
 import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.Variants;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
 import isokinon.server.db.rebuilds.StepMedianRow;
@@ -59,7 +60,8 @@ public class Jobs {
     List<BenchEvent<?>> events = new ArrayList<>();
     store.events(row.id()).forEach(e -> events.add(EventRows.event(e)));
     PumpRow pump = pumps.pump(row.pump());
-    Fitted fitted = new Fitted(pump.role(), row.fittedMaterial());
+    Fitted fitted =
+        new Fitted(pump.role(), row.fittedMaterial(), Variants.list(row.fittedVariants()));
     return new Job(row, pump, Rebuild.replay(job.sheet(), fitted, events, job.plans()));
   }
 

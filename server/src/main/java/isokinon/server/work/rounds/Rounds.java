@@ -6,11 +6,14 @@ import isokinon.core.sheet.Round;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.Topic;
 import isokinon.server.db.findings.FindingMapper;
 import isokinon.server.db.findings.ReadingRow;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.rounds.RoundDoneRow;
 import isokinon.server.db.rounds.RoundMapper;
+import isokinon.server.work.bench.TypedReading;
 import isokinon.server.work.instruments.Readings;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.lives.LifeService;
@@ -19,6 +22,7 @@ import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.rounds.RoundRequest.TypedAnswer;
 import isokinon.server.work.rounds.RoundView.MadeSafe;
 import isokinon.server.work.rounds.RoundView.RoundCheck;
+import isokinon.server.work.shared.CachedByKey;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
@@ -27,7 +31,7 @@ import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,6 +56,11 @@ public class Rounds {
   private final People people;
   private final Clock clock;
 
+  /** A sheet as pumps with this material follow it: the floor asks for those of every pump. */
+  private final CachedByKey<Followed, Sheet> followed;
+
+  private record Followed(String sheet, int revision, String material) {}
+
   Rounds(
       RoundMapper store,
       FindingMapper findings,
@@ -59,6 +68,7 @@ public class Rounds {
       LifeService lives,
       Sheets sheets,
       People people,
+      DataVersions versions,
       Clock clock) {
     this.store = store;
     this.findings = findings;
@@ -67,6 +77,7 @@ public class Rounds {
     this.sheets = sheets;
     this.people = people;
     this.clock = clock;
+    this.followed = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
   }
 
   /**
@@ -111,24 +122,30 @@ public class Rounds {
             .findFirst()
             .orElseThrow(() -> RequestProblem.missing(tag + " has no round called " + id + "."));
     OffsetDateTime now = OffsetDateTime.now(clock);
-    String note = asked.note() == null ? "" : asked.note().strip();
-    Map<String, Double> read = read(round, answers(asked), note);
-    read.forEach(
-        (check, value) ->
-            findings.addReading(
-                new ReadingRow(
-                    tag,
-                    SUBJECT + id,
-                    check,
-                    unit(round, check),
-                    value,
-                    now,
-                    pump.runningHours(),
-                    asked.who(),
-                    gauge(asked, check),
-                    false,
-                    null,
-                    false)));
+    String note = given(asked.note()).strip();
+    Map<String, TypedAnswer> answers = answers(asked);
+    List<ReadingRow> read = new ArrayList<>();
+    for (Handling.Check check : round.checks()) {
+      typed(answers, check)
+          .ifPresent(
+              t ->
+                  read.add(
+                      new ReadingRow(
+                          tag,
+                          SUBJECT + id,
+                          check.id(),
+                          check.unit(),
+                          Readings.parse(t.typed(), given(t.unit()), check.unit(), check.id()),
+                          now,
+                          pump.runningHours(),
+                          asked.who(),
+                          given(t.gauge()),
+                          false,
+                          null,
+                          false)));
+    }
+    refuseOpen(round, answers, note);
+    read.forEach(findings::addReading);
     store.add(new RoundDoneRow(tag, id, now, pump.runningHours(), asked.who(), note, asked.key()));
     return of(tag);
   }
@@ -138,19 +155,14 @@ public class Rounds {
         .collect(Collectors.toMap(TypedAnswer::check, Function.identity(), (a, b) -> b));
   }
 
-  /** Numbers read, by check; every check is answered, or the note says why not. */
-  private static Map<String, Double> read(
-      Round round, Map<String, TypedAnswer> answers, String note) {
-    Map<String, Double> read = new LinkedHashMap<>();
+  /** Every check is answered, or the note says why not. */
+  private static void refuseOpen(Round round, Map<String, TypedAnswer> answers, String note) {
     List<Fault> open = new ArrayList<>();
     for (Handling.Check check : round.checks()) {
-      Optional<String> typed =
-          Optional.ofNullable(answers.get(check.id()))
-              .map(TypedAnswer::reading)
-              .map(r -> r.typed() == null ? "" : r.typed())
-              .filter(t -> !t.isBlank());
-      boolean number = check.kind() == Handling.Answer.NUMBER;
-      boolean answered = number ? typed.isPresent() : answers.containsKey(check.id());
+      boolean answered =
+          check.kind() == Handling.Answer.NUMBER
+              ? typed(answers, check).isPresent()
+              : answers.containsKey(check.id());
       if (!answered && (check.hold() || note.isBlank())) {
         open.add(
             new Fault(
@@ -159,30 +171,22 @@ public class Rounds {
                     ? "This cannot be left: " + check.ask() + "."
                     : "Answer it, or say in the note why it is left: " + check.ask() + "."));
       }
-      if (number && typed.isPresent()) {
-        String unit = answers.get(check.id()).reading().unit();
-        read.put(
-            check.id(),
-            Readings.parse(typed.get(), unit == null ? "" : unit, check.unit(), check.id()));
-      }
     }
     if (!open.isEmpty()) {
       throw RequestProblem.notNow(open);
     }
-    return read;
   }
 
-  private static String unit(Round round, String check) {
-    return round.checks().stream()
-        .filter(c -> c.id().equals(check))
-        .map(Handling.Check::unit)
-        .findFirst()
-        .orElse("");
+  /** What was typed at a check that asks for a number; empty where nothing was. */
+  private static Optional<TypedReading> typed(
+      Map<String, TypedAnswer> answers, Handling.Check check) {
+    return Optional.ofNullable(answers.get(check.id()))
+        .map(TypedAnswer::reading)
+        .filter(r -> check.kind() == Handling.Answer.NUMBER && !given(r.typed()).isBlank());
   }
 
-  private static String gauge(RoundRequest asked, String check) {
-    String gauge = answers(asked).get(check).reading().gauge();
-    return gauge == null ? "" : gauge;
+  private static String given(String text) {
+    return text == null ? "" : text;
   }
 
   private Map<String, RoundDoneRow> last() {
@@ -196,7 +200,11 @@ public class Rounds {
   private Optional<Sheet> sheet(PumpRow pump) {
     return pump.sheet()
         .flatMap(sheets::find)
-        .map(s -> s.by(new Following(List.of(), pump.material(), pump.material())));
+        .map(
+            s ->
+                followed.get(
+                    new Followed(s.id(), s.revision(), pump.material()),
+                    f -> s.by(new Following(List.of(), f.material(), f.material()))));
   }
 
   /** What was read last at each check of a round, by round and check. */

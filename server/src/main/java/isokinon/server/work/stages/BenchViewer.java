@@ -108,7 +108,7 @@ public class BenchViewer {
       case STRIP ->
           new StageView.Strip(
               stage,
-              steps.current(rebuild),
+              steps.current(job),
               StepViewer.next(rebuild),
               StepViewer.tray(rebuild),
               StepViewer.aside(rebuild),
@@ -123,7 +123,7 @@ public class BenchViewer {
       case BUILD ->
           new StageView.Build(
               stage,
-              steps.current(rebuild),
+              steps.current(job),
               StepViewer.next(rebuild),
               StepViewer.tray(rebuild),
               StepViewer.aside(rebuild),

@@ -50,8 +50,9 @@ class InspectViewer {
                                     l.measure(),
                                     Text.sentence(Text.words(l.measure())),
                                     l.unit(),
-                                    l.watch(),
-                                    l.renew()))
+                                    l.edge().watch(),
+                                    l.edge().renew(),
+                                    l.above()))
                         .toList(),
                     rebuild.off().contains(p.id()),
                     RailViewer.known(p, rebuild).state(),

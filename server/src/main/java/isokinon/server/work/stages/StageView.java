@@ -150,8 +150,18 @@ public sealed interface StageView {
       List<String> signs,
       String cause) {}
 
-  /** A measured limit. */
-  record LimitView(String measure, String name, String unit, double watch, double renew) {}
+  /**
+   * A measured limit.
+   *
+   * @param above where it is bad above as well; absent where only one side is bad
+   */
+  record LimitView(
+      String measure,
+      String name,
+      String unit,
+      double watch,
+      double renew,
+      Optional<Part.Edge> above) {}
 
   /** What goes back in. */
   record DecideView(

@@ -4,6 +4,9 @@ import isokinon.core.act.BenchEvent;
 import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
+import isokinon.core.material.Fluid;
+import isokinon.core.material.Resistance;
+import isokinon.core.rebuild.Lubricated;
 import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.TorqueRound;
@@ -19,6 +22,8 @@ import isokinon.server.work.drawing.Rail.Where;
 import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.instruments.Wrenches;
 import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.pumps.FittedWetEnds;
+import isokinon.server.work.rebuild.Job;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.StageView.NextStep;
 import isokinon.server.work.stages.StageView.TrayItem;
@@ -41,22 +46,22 @@ import org.springframework.stereotype.Component;
 @Component
 class StepViewer {
 
-  /** Where parts are put together. */
-  private static final double ROOM_C = 20;
-
   private final Wrenches crib;
   private final ShopLibrary library;
+  private final FittedWetEnds wetEnds;
 
-  StepViewer(Wrenches crib, ShopLibrary library) {
+  StepViewer(Wrenches crib, ShopLibrary library, FittedWetEnds wetEnds) {
     this.crib = crib;
     this.library = library;
+    this.wetEnds = wetEnds;
   }
 
-  Optional<StepView> current(Rebuild rebuild) {
-    return rebuild.currentStep().map(id -> view(rebuild, id));
+  Optional<StepView> current(Job job) {
+    return job.rebuild().currentStep().map(id -> view(job, id));
   }
 
-  private StepView view(Rebuild rebuild, String id) {
+  private StepView view(Job job, String id) {
+    Rebuild rebuild = job.rebuild();
     boolean stripping = rebuild.stage() == Stage.STRIP;
     List<String> done = stripping ? rebuild.stripped() : rebuild.built();
     int left = stripping ? rebuild.stripLeft().size() : rebuild.buildLeft().size();
@@ -88,7 +93,7 @@ class StepViewer {
             .or(() -> rebuild.sheet().buildOnlyStep(id).map(BuildOnlyStep::buildMinutes))
             .orElse(0.0),
         stripping ? List.of() : how.apply().stream().map(a -> applied(rebuild, a)).toList(),
-        cautions(rebuild, id, how, stripping),
+        cautions(job, id, how, stripping),
         stripping
             ? List.of()
             : parts.stream().map(Part::facing).filter(f -> !f.isEmpty()).distinct().toList(),
@@ -120,48 +125,39 @@ class StepViewer {
             .collect(Collectors.joining(", "));
   }
 
-  private List<String> cautions(Rebuild rebuild, String id, Handling how, boolean stripping) {
+  private List<String> cautions(Job job, String id, Handling how, boolean stripping) {
+    Rebuild rebuild = job.rebuild();
     List<String> said = new ArrayList<>();
     if (!stripping) {
-      how.apply().forEach(a -> lubricantRefused(rebuild, a).forEach(said::add));
+      Lubricated lubricated = new Lubricated(rebuild, wetEnds.materials(job.pump()));
+      how.apply().stream()
+          .flatMap(a -> lubricated.attacks(id, a, library.materials()).stream())
+          .map(this::refused)
+          .distinct()
+          .forEach(said::add);
     }
     rebuild.cautions(id).stream().map(Handling.Caution::say).forEach(said::add);
     return said;
   }
 
-  /** A lubricant is a fluid too: one that attacks the part it is put on is refused. */
-  private List<String> lubricantRefused(Rebuild rebuild, Handling.Apply apply) {
-    return apply.to().stream()
-        .flatMap(part -> refusedOn(rebuild, apply.what(), part).stream())
-        .distinct()
-        .toList();
+  /** A lubricant is a fluid too: where it attacks what it is put on, another is taken. */
+  private String refused(Lubricated.Attack attack) {
+    Resistance row = attack.row();
+    return library.materials().fluid(row.fluid()).map(Fluid::name).orElse(row.fluid())
+        + " "
+        + row.effect().map(Code::code).orElse("attacks")
+        + " "
+        + row.material()
+        + ": "
+        + (attack.on().isEmpty()
+            ? "keep it off the " + names(attack.near()) + "."
+            : "not on the " + names(attack.on()) + ", take another lubricant.");
   }
 
-  private Optional<String> refusedOn(Rebuild rebuild, String lubricant, String partId) {
-    Optional<Part> part = rebuild.sheet().part(partId);
-    Optional<String> material =
-        part.flatMap(Part::role)
-            .flatMap(
-                role ->
-                    role.equals(rebuild.fitted().role())
-                        ? Optional.of(rebuild.goesIn())
-                        : rebuild.material(role));
-    return library
-        .materials()
-        .fluid(lubricant)
-        .flatMap(
-            f ->
-                material
-                    .flatMap(m -> library.materials().resistance(f.code(), 100, m, ROOM_C))
-                    .filter(r -> r.factorAt(ROOM_C) == 0)
-                    .map(
-                        r ->
-                            f.name()
-                                + " "
-                                + r.effect().map(Code::code).orElse("attacks")
-                                + " "
-                                + r.material()
-                                + ": keep it off this part, take another lubricant."));
+  private static String names(List<Part> parts) {
+    return parts.stream()
+        .map(p -> p.name().toLowerCase(Locale.ROOT))
+        .collect(Collectors.joining(", "));
   }
 
   /** Parts of a press-up, in their order along the axis. */

@@ -109,7 +109,7 @@ public class Symptoms {
         rebuilt.map(Symptoms::missed),
         found.values().stream().mapToInt(Integer::intValue).sum(),
         sheet.isPresent(),
-        pump.sheet().flatMap(sheets::find).map(s -> RailViewer.whole(s, pump)).orElse(List.of()));
+        sheet.map(s -> RailViewer.whole(s, pump)).orElse(List.of()));
   }
 
   private Rebuild rebuilt(String tag, long id) {
@@ -229,7 +229,7 @@ public class Symptoms {
 
   /** Minutes of strip to free parts, from the plan; empty where the sheet has none of them. */
   private static Optional<Double> stripMinutes(Sheet sheet, PumpRow pump, List<String> ids) {
-    Sheet followed = sheet.by(List.of());
+    Sheet followed = sheet.by(pump.madeBy());
     List<String> parts =
         present(followed, ids).stream()
             .filter(p -> p.goesWith(pump.material()))

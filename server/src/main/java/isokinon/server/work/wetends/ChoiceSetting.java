@@ -6,6 +6,7 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.Duty;
 import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.work.pumps.DutyForm;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -14,6 +15,7 @@ import java.util.Optional;
  *
  * @param tag whose; empty for a duty typed in
  * @param sheet its sheet, where one is known
+ * @param madeBy how the pump is made where the sheet has variants, ids of their ways
  * @param lead the role that the choice is about
  * @param inPump material of each role as it is now
  * @param form the duty as it was given
@@ -22,6 +24,7 @@ import java.util.Optional;
 record ChoiceSetting(
     String tag,
     Optional<Sheet> sheet,
+    List<String> madeBy,
     Family family,
     String lead,
     Map<String, String> inPump,

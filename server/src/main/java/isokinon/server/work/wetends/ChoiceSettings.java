@@ -56,6 +56,7 @@ class ChoiceSettings {
     return new ChoiceSetting(
         pump.tag(),
         sheet,
+        pump.madeBy(),
         pump.family(),
         pump.role(),
         fitted.materials(pump),
@@ -93,6 +94,7 @@ class ChoiceSettings {
     return new ChoiceSetting(
         "",
         sheet,
+        List.of(),
         family,
         lead(family, sheet),
         inPump,

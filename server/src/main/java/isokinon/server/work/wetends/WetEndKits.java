@@ -126,7 +126,7 @@ class WetEndKits {
             renewed,
             lead,
             kit.price(),
-            minutes(sheet, kit.kit(), other.parts()),
+            minutes(sheet, s.madeBy(), kit.kit(), other.parts()),
             other.price(),
             known.evidence().runs() == 0 ? Optional.empty() : Optional.of(known.evidence().sum())),
         other.note(),
@@ -293,7 +293,7 @@ class WetEndKits {
   }
 
   /** Minutes of the plan that renews a kit and {@code more} parts besides. */
-  private double minutes(Sheet sheet, String kitId, List<String> more) {
+  private double minutes(Sheet sheet, List<String> madeBy, String kitId, List<String> more) {
     List<String> parts =
         new ArrayList<>(
             sheet.kits().stream()
@@ -301,7 +301,7 @@ class WetEndKits {
                 .flatMap(k -> k.parts().keySet().stream())
                 .toList());
     more.stream().filter(p -> !parts.contains(p)).forEach(parts::add);
-    return plans.renew(sheet, parts);
+    return plans.renew(sheet, madeBy, parts);
   }
 
   /** The candidates of a sheet with a stator for which some rotor sits right in this duty. */

@@ -56,7 +56,7 @@ class BenchRecordingTest {
 
   private static final OffsetDateTime OPENED = OffsetDateTime.parse("2026-03-17T07:00:00Z");
   private static final RebuildRow ROW =
-      new RebuildRow(7, "EFF-02", "dp", 1, OPENED, "RT", "due", "TPC-ET", 100, null);
+      new RebuildRow(7, "EFF-02", "dp", 1, OPENED, "RT", "due", "TPC-ET", 100, null, "");
   private static final PumpRow PUMP = pump("dp");
 
   private final BenchMapper store = mock(BenchMapper.class);
@@ -131,7 +131,8 @@ class BenchRecordingTest {
         "",
         0,
         0,
-        0);
+        0,
+        "");
   }
 
   private static ActRequest note(long seen, String text) {

@@ -126,7 +126,7 @@ class WorkListTest {
   @Test
   void whatIsOnTheBenchOrRunsUntilItFailsIsNot() {
     when(bench.running())
-        .thenReturn(List.of(new RebuildRow(1, "P-1", "", 1, null, "RT", "", "", 0, null)));
+        .thenReturn(List.of(new RebuildRow(1, "P-1", "", 1, null, "RT", "", "", 0, null, "")));
     when(history.policies())
         .thenReturn(List.of(new PolicyRow("P-2", Way.UNTIL_IT_FAILS, null, "", "MA", null)));
     assertThat(within()).isEmpty();

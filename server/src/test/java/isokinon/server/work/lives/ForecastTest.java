@@ -55,7 +55,8 @@ class ForecastTest {
             "",
             0,
             0,
-            5000 * STROKES_PER_HOUR),
+            5000 * STROKES_PER_HOUR,
+            ""),
         new Usage(20, 0, Optional.empty(), false),
         "sludge",
         new Prior(3450, true, 2.5));

@@ -163,7 +163,8 @@ class LifeServiceTest {
                     "",
                     "NBR",
                     0,
-                    null)));
+                    null,
+                    "")));
     // 20 h a day as stated, read on the 14th, at the bench since the 15th
     assertThat(lives.now().standing("EFF-02").pump().age()).isCloseTo(1020, within(1e-9));
   }

@@ -45,6 +45,7 @@ public final class SomePumps {
         "",
         0,
         0,
-        FITTED_AT * STROKES_PER_HOUR);
+        FITTED_AT * STROKES_PER_HOUR,
+        "");
   }
 }
