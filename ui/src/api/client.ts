@@ -13,6 +13,9 @@ import type {
   LotRequest,
   OwnResistance,
   PolicyWay,
+  ConsumableAct,
+  ConsumableLotRequest,
+  ConsumableReceivedRequest,
   ReceivedRequest,
   SideQuestion,
   RoundRequest,
@@ -109,6 +112,9 @@ export const api = {
   shelfAct: (act: LotAct, body: LotRequest) =>
     answer(server.POST("/api/v1/stores/acts/{act}", { params: { path: { act } }, body })),
   receiveLot: (body: ReceivedRequest) => answer(server.POST("/api/v1/stores/lots", { body })),
+  receiveConsumable: (body: ConsumableReceivedRequest) => answer(server.POST("/api/v1/stores/consumables", { body })),
+  consumableAct: (act: ConsumableAct, body: ConsumableLotRequest) =>
+    answer(server.POST("/api/v1/stores/consumables/{act}", { params: { path: { act } }, body })),
   releaseHeld: (id: number, who: string) =>
     answer(server.DELETE("/api/v1/stores/reservations/{id}", { params: { path: { id }, query: { who } } })),
   serviceLevel: (level: number, who: string) =>

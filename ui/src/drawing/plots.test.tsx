@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
-import type { MeasureView, ProofView } from "../api/types";
+import type { ConsumableLine, MeasureView, ProofView } from "../api/types";
+import { AmountStrip } from "./AmountStrip";
 import { BeforeAfter, Wedge } from "./BeforeAfter";
 import { MeasureScale } from "./MeasureScale";
 import { Rhythm, Signature } from "./Signature";
@@ -28,6 +29,37 @@ function marker(measure: MeasureView, typed: number | null): number | undefined 
   );
   return found ? Number(found[1]) : undefined;
 }
+
+describe("amount of a consumable", () => {
+  const soap: ConsumableLine = {
+    consumable: "soap",
+    title: "Soap",
+    unit: "ml",
+    inDate: 250,
+    minimum: 400,
+    pack: 100,
+    order: 2,
+    price: 8,
+    leadDays: 4,
+    because: "",
+    lots: [{ id: "G", amount: 60, status: "over-age", say: "", place: "", price: 8 }],
+  };
+  const drawn = (line: ConsumableLine) => renderToStaticMarkup(<AmountStrip line={line} />);
+  const dashed = (svg: string) => svg.includes("stroke-dasharray");
+
+  it("says what is there, what is over and how much is wanted", () => {
+    expect(drawn(soap)).toContain("250 mL in date, 60 over its date, minimum 400");
+  });
+
+  it("shows what is missing to the minimum, and nothing where none is", () => {
+    expect(dashed(drawn(soap))).toBe(true);
+    expect(dashed(drawn({ ...soap, inDate: 400 }))).toBe(false);
+  });
+
+  it("marks each whole pack", () => {
+    expect(drawn(soap).match(/var\(--card\)/g)).toHaveLength(2);
+  });
+});
 
 describe("scale of a measure", () => {
   it("says its limits and its reading to those who cannot see it", () => {

@@ -1,4 +1,5 @@
 import type { CoverView } from "../api/types";
+import { counted } from "../text/counted";
 import { rounded } from "../text/numbers";
 import { Mark } from "../parts/Mark";
 
@@ -32,6 +33,27 @@ export function Cover({ cover: c }: { cover: CoverView }) {
       )}
       {c.leftOver.length > 0 && (
         <p className="pt-1 text-body leading-[18px] text-soft">Left over for the shelf: {c.leftOver.join(", ")}.</p>
+      )}
+      {c.consumables.length > 0 && (
+        <ul aria-label="Grease, oil, locker" className="pt-2">
+          {c.consumables.map((u) => (
+            <li key={u.title} className="flex min-h-9 items-center gap-3 border-b border-line2 text-body">
+              {u.missing && <Mark state="renew" size={13} />}
+              <span className="min-w-0 flex-1">
+                <b className="font-[620]">{u.title}</b> <span className="text-soft">{u.say}</span>
+              </span>
+              {u.packs > 0 && (
+                <span className="text-small text-muted">
+                  {counted(u.packs, "pack")}
+                  {u.leadDays !== null && `, ${counted(u.leadDays, "day")}`}
+                </span>
+              )}
+              {u.price !== null && u.packs > 0 && (
+                <span className="m w-20 text-right text-body font-semibold">£{rounded(u.price, 2)}</span>
+              )}
+            </li>
+          ))}
+        </ul>
       )}
       {c.overAge.map((o) => (
         <p key={o} className="flex items-center gap-2 pt-1 text-body font-[620]">

@@ -40,9 +40,9 @@ export function day(iso: string): string {
   });
 }
 
-/** A unit as it is shown; the sheet writes degrees without the sign. */
+/** A unit as it is shown; a sheet writes degrees without the sign, and millilitres small. */
 export function unitWord(unit: string): string {
-  return unit === "degC" ? "°C" : unit;
+  return { degC: "°C", ml: "mL" }[unit] ?? unit;
 }
 
 /** A part role as people say it. */

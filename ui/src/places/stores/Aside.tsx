@@ -63,7 +63,8 @@ export function Aside({ stores: s }: { stores: StoresView }) {
               </span>
               <span className="m w-7 text-right">{o.count}×</span>
               <span className="min-w-0 flex-1 truncate">
-                <b className="font-[660]">{o.material}</b> {o.title}
+                {o.material ? <b className="font-[660]">{o.material} </b> : null}
+                {o.title}
               </span>
               <span className="m text-small">£{rounded(o.price)}</span>
             </li>

@@ -2,21 +2,14 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
-import type { LotStatus, ShelfLot, StockLine } from "../../api/types";
+import type { ShelfLot, StockLine } from "../../api/types";
 import { Choice } from "../../parts/Choice";
-import { Mark, type State } from "../../parts/Mark";
+import { Mark } from "../../parts/Mark";
 import { rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
 import { typedNumber } from "../../text/typedNumber";
+import { LOT_STATE } from "./lotState";
 import { useShelf } from "./useShelf";
-
-const STATE: Record<LotStatus, State> = {
-  "in-date": "sound",
-  "needs-inspection": "watch",
-  "over-age": "renew",
-  "makers-date": "unknown",
-  "used-up": "unknown",
-};
 
 /** The lots of a kit, why so many are needed, and what can be done with each. */
 export function Lots({ line }: { line: StockLine }) {
@@ -42,7 +35,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
     <div className="mt-2 border-t border-line pt-1.5">
       <div className="flex flex-wrap items-center gap-x-4 text-body">
         <span className="flex items-center gap-2 font-[700]">
-          <Mark state={STATE[l.status]} size={15} />
+          <Mark state={LOT_STATE[l.status]} size={15} />
           {l.id}
         </span>
         <span className="m">{l.quantity} there</span>

@@ -11,6 +11,7 @@ import { day, rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Empty, Failed, Loading, Sentence } from "../../parts/States";
 import { Aside } from "./Aside";
+import { Consumables } from "./Consumables";
 import { Lots } from "./Lots";
 import { TakeLotIn } from "./TakeLotIn";
 
@@ -34,7 +35,7 @@ function Shelves({ stores }: { stores: StoresView }) {
     mutationFn: (v: string) => api.serviceLevel(Number(v), who),
     onSuccess: (now) => cache.setQueryData(["stores"], now),
   });
-  if (stores.shelves.length === 0) {
+  if (stores.shelves.length === 0 && stores.consumables.length === 0) {
     return (
       <Empty title="Nothing lies on the shelf yet">
         <p>Take the first lot in with its number and cure date.</p>
@@ -84,6 +85,7 @@ function Shelves({ stores }: { stores: StoresView }) {
             })}
           </section>
         ))}
+        {stores.consumables.length > 0 && <Consumables lines={stores.consumables} />}
       </div>
       <Aside stores={stores} />
     </main>

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api } from "../../api/client";
-import type { LotAct, StoresView } from "../../api/types";
+import type { ConsumableAct, LotAct, StoresView } from "../../api/types";
 import { useSettings } from "../../parts/settings";
 
 export interface ShelfAct {
@@ -9,6 +9,14 @@ export interface ShelfAct {
   pump?: string;
   rebuild?: number;
   count?: number;
+  note?: string;
+}
+
+/** What is done with a lot of a consumable. */
+export interface ConsumableDone {
+  act: ConsumableAct;
+  lot: string;
+  amount?: number;
   note?: string;
 }
 
@@ -21,7 +29,18 @@ export function useShelf() {
     mutationFn: ({ act: name, ...request }: ShelfAct) => api.shelfAct(name, { ...request, who }),
     onSuccess,
   });
+  const consumable = useMutation({
+    mutationFn: ({ act: name, ...request }: ConsumableDone) => api.consumableAct(name, { ...request, who }),
+    onSuccess,
+  });
   const release = useMutation({ mutationFn: (id: number) => api.releaseHeld(id, who), onSuccess });
   const scrapKept = useMutation({ mutationFn: (id: string) => api.scrapKept(id, who), onSuccess });
-  return { who, act, release, scrapKept, error: act.error ?? release.error ?? scrapKept.error };
+  return {
+    who,
+    act,
+    consumable,
+    release,
+    scrapKept,
+    error: act.error ?? consumable.error ?? release.error ?? scrapKept.error,
+  };
 }

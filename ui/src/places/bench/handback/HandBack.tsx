@@ -155,7 +155,12 @@ function Summary({ handBack: h }: { handBack: HandBackView }) {
   return (
     <div className="grid grid-cols-3 gap-8 pt-3 max-[900px]:grid-cols-1">
       <Block title="Next due" lines={[`${h.nextDue.charAt(0).toUpperCase()}${h.nextDue.slice(1)}`]} none="" />
-      <Block title="Renewed" lines={h.renewed} none="Nothing was renewed." />
+      <div>
+        <Block title="Renewed" lines={h.renewed} none="Nothing was renewed." />
+        <div className="pt-4">
+          <Block title="Used up" lines={h.consumed} none="No grease, oil or locker." />
+        </div>
+      </div>
       <div>
         <Block title="On watch" lines={h.watched} none="No part went back on watch." />
         <div className="pt-4">

@@ -4,6 +4,7 @@ import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * How a step is done.
@@ -160,7 +161,20 @@ public record Handling(
       to = List.copyOf(to);
       reaches = List.copyOf(reaches);
     }
+
+    /** All parts that the sheet says it gets to. */
+    public List<String> named() {
+      return Stream.concat(to.stream(), reaches.stream()).toList();
+    }
   }
+
+  /**
+   * So much of a substance.
+   *
+   * @param what the substance
+   * @param amount how much of it
+   */
+  public record Supply(String what, Amount amount) {}
 
   /**
    * How much of a substance.

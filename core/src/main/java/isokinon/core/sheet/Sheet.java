@@ -1,7 +1,7 @@
 package isokinon.core.sheet;
 
 import isokinon.core.cavity.RotorFit;
-import isokinon.core.magnetic.MagnetMargin;
+import isokinon.core.magnetic.Coupling;
 import isokinon.core.value.Code;
 import isokinon.core.value.Range;
 import java.util.ArrayDeque;
@@ -68,32 +68,6 @@ public record Sheet(
     Optional<Coupling> coupling) {
 
   /**
-   * A magnetic coupling and the point the pump is built for.
-   *
-   * @param magnet material of the magnets
-   * @param ratedNm torque at which it slips at 20 degC, N·m
-   * @param mostC magnets hotter than this lose for good, degC
-   * @param flowM3h flow, m3/h
-   * @param headM head, m
-   * @param efficiency of the pump there, over 0 to 1
-   * @param rpm turns a minute
-   * @param motorPeakNm peak torque of the motor at a direct start, N·m
-   * @param loadInertia inertia of the driven side, kg·m2
-   * @param motorInertia inertia of the motor side, kg·m2
-   */
-  public record Coupling(
-      MagnetMargin.Magnet magnet,
-      double ratedNm,
-      double mostC,
-      double flowM3h,
-      double headM,
-      double efficiency,
-      double rpm,
-      double motorPeakNm,
-      double loadInertia,
-      double motorInertia) {}
-
-  /**
    * Plates and shaft that a wet end stands on.
    *
    * @param id kebab-case, unique within the sheet
@@ -128,9 +102,15 @@ public record Sheet(
    * @param id kebab-case, unique within the sheet
    * @param title what it is called
    * @param parts part id to quantity
+   * @param supplies grease, oil and the like that come with it
    * @param onlyFor the jobs it serves
    */
-  public record Kit(String id, String title, Map<String, Integer> parts, OnlyFor onlyFor) {}
+  public record Kit(
+      String id,
+      String title,
+      Map<String, Integer> parts,
+      List<Handling.Supply> supplies,
+      OnlyFor onlyFor) {}
 
   /**
    * A test after building.
@@ -318,6 +298,11 @@ public record Sheet(
   /** The question of a test, else the sentence of a step. */
   public String testOrStep(String id) {
     return proofTest(id).map(ProofTest::ask).orElseGet(() -> stepSentence(id));
+  }
+
+  /** The kit with this id; empty where there is none. */
+  public Optional<Kit> kit(String kitId) {
+    return kits.stream().filter(k -> k.id().equals(kitId)).findFirst();
   }
 
   /** The energy with this id; empty where there is none. */

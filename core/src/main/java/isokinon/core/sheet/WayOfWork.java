@@ -176,7 +176,7 @@ final class WayOfWork {
   private Sheet.Kit kit(Sheet.Kit k) {
     Map<String, Integer> held = new LinkedHashMap<>(k.parts());
     held.keySet().retainAll(goesIn);
-    return new Sheet.Kit(k.id(), k.title(), held, k.onlyFor());
+    return new Sheet.Kit(k.id(), k.title(), held, k.supplies(), k.onlyFor());
   }
 
   private Sheet.ProofTest proofTest(Sheet.ProofTest t) {

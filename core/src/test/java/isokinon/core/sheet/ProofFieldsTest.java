@@ -3,6 +3,7 @@ package isokinon.core.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.cavity.CavityFlow;
+import isokinon.core.magnetic.Coupling;
 import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.sheet.reading.SheetReading;
@@ -68,7 +69,7 @@ class ProofFieldsTest {
       if (sheet.coupling().isEmpty()) {
         continue;
       }
-      Sheet.Coupling c = sheet.coupling().get();
+      Coupling c = sheet.coupling().get();
       MagnetMargin m =
           MagnetMargin.of(
               1000, c.flowM3h(), c.headM(), c.efficiency(), c.rpm(), c.ratedNm(), c.magnet(), 20);

@@ -4,14 +4,12 @@ import isokinon.core.counter.WearCount;
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.table.CsvRow;
-import isokinon.core.table.CsvTable;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.core.wetend.Duty.Zone;
 import isokinon.core.wetend.FluidUse;
 import isokinon.server.db.diary.DiaryMapper;
 import isokinon.server.db.findings.FindingMapper;
 import isokinon.server.db.materials.WetEndMapper;
-import isokinon.server.db.materials.WetKitRow;
 import isokinon.server.db.pumps.CounterMapper;
 import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpEnergyRow;
@@ -24,15 +22,9 @@ import isokinon.server.db.shop.GaugeRow;
 import isokinon.server.db.shop.PersonRole;
 import isokinon.server.db.shop.PersonRow;
 import isokinon.server.db.shop.WrenchRow;
-import isokinon.server.db.stores.LotRow;
-import isokinon.server.db.stores.OfferRow;
 import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.shared.ShopSettings;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -48,7 +40,6 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
-import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -66,6 +57,7 @@ public class SkerrowMill {
 
   private final PumpMapper pumps;
   private final StoresMapper stores;
+  private final MillShelves shelves;
   private final WetEndMapper wetEnds;
   private final FindingMapper findings;
   private final CounterMapper counters;
@@ -78,6 +70,7 @@ public class SkerrowMill {
   SkerrowMill(
       PumpMapper pumps,
       StoresMapper stores,
+      MillShelves shelves,
       WetEndMapper wetEnds,
       FindingMapper findings,
       CounterMapper counters,
@@ -88,6 +81,7 @@ public class SkerrowMill {
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
+    this.shelves = shelves;
     this.wetEnds = wetEnds;
     this.findings = findings;
     this.counters = counters;
@@ -108,7 +102,7 @@ public class SkerrowMill {
     }
     LocalDate today = LocalDate.now(clock);
     settings.name(NAME, "");
-    rows("people")
+    MillTables.rows("people")
         .forEach(
             r ->
                 stores.addPerson(
@@ -116,39 +110,29 @@ public class SkerrowMill {
                         r.get("initials"),
                         r.code(PersonRole.class, "role"),
                         Boolean.parseBoolean(r.get("licensed_electrical")))));
-    rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
-    rows("gauges").forEach(r -> findings.addGauge(gauge(r, today)));
-    rows("lots").forEach(r -> stores.addLot(lot(r, today)));
-    rows("offers")
-        .forEach(
-            r ->
-                stores.addOffer(
-                    new OfferRow(
-                        r.get("sheet"),
-                        r.get("id"),
-                        r.number("price"),
-                        Integer.parseInt(r.get("lead_days")))));
-    rows("wet-kits").forEach(r -> wetEnds.addKit(wetKit(r)));
+    MillTables.rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
+    MillTables.rows("gauges").forEach(r -> findings.addGauge(gauge(r, today)));
+    shelves.load(today);
     Map<String, List<SimulatedHistory.Era>> truth = new LinkedHashMap<>();
-    rows("truth")
+    MillTables.rows("truth")
         .forEach(r -> truth.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(era(r)));
     Map<String, List<CsvRow>> exposures = new LinkedHashMap<>();
-    rows("exposures")
+    MillTables.rows("exposures")
         .forEach(r -> exposures.computeIfAbsent(r.get("tag"), t -> new ArrayList<>()).add(r));
-    for (CsvRow row : rows("pumps")) {
+    for (CsvRow row : MillTables.rows("pumps")) {
       String tag = row.get("tag");
       add(row, truth.get(tag), exposures.getOrDefault(tag, List.of()), today);
     }
-    rows("wet-ends").forEach(r -> wetEnds.add(wetEnd(r)));
-    rows("rounds").forEach(r -> rounds.add(roundDone(r)));
-    rows("energies")
+    MillTables.rows("wet-ends").forEach(r -> wetEnds.add(wetEnd(r)));
+    MillTables.rows("rounds").forEach(r -> rounds.add(roundDone(r)));
+    MillTables.rows("energies")
         .forEach(
             r -> pumps.addEnergy(new PumpEnergyRow(r.get("tag"), r.get("hazard"), r.get("place"))));
     diary(today);
   }
 
   private void diary(LocalDate today) {
-    rows("shifts")
+    MillTables.rows("shifts")
         .forEach(
             r ->
                 diary.addShift(
@@ -158,7 +142,7 @@ public class SkerrowMill {
                         minute(r.get("from")),
                         minute(r.get("to")),
                         r.flag("overtime").orElse(false))));
-    rows("fixtures")
+    MillTables.rows("fixtures")
         .forEach(
             r ->
                 diary.addFixture(
@@ -167,7 +151,7 @@ public class SkerrowMill {
                         r.get("title"),
                         Integer.parseInt(r.get("pieces")),
                         r.get("families"))));
-    rows("line-stops")
+    MillTables.rows("line-stops")
         .forEach(
             r -> {
               // The first such weekday from so many days on: a mill stops on its own weekdays.
@@ -184,7 +168,7 @@ public class SkerrowMill {
                       moment(day, r.get("from")),
                       moment(day, r.get("to"))));
             });
-    rows("pump-rules")
+    MillTables.rows("pump-rules")
         .forEach(
             r ->
                 diary.addRule(
@@ -314,31 +298,6 @@ public class SkerrowMill {
         r.get("cause_id"));
   }
 
-  private static LotRow lot(CsvRow r, LocalDate today) {
-    return new LotRow(
-        r.get("lot"),
-        r.get("sheet"),
-        r.get("kit"),
-        r.get("title"),
-        r.get("material"),
-        today.minusMonths(Long.parseLong(r.get("cured_months_ago"))),
-        Integer.parseInt(r.get("quantity")),
-        r.number("price"),
-        r.get("place"),
-        r.get("hardware"));
-  }
-
-  private static WetKitRow wetKit(CsvRow r) {
-    return new WetKitRow(
-        r.get("sheet"),
-        r.get("kit"),
-        r.get("material"),
-        r.get("hardware"),
-        r.get("parts"),
-        r.number("price"),
-        Integer.parseInt(r.get("lead_days")));
-  }
-
   private static WetEndRow wetEnd(CsvRow r) {
     return new WetEndRow(
         r.get("tag"),
@@ -379,19 +338,5 @@ public class SkerrowMill {
         r.number("max_nm"),
         today.plusDays(Long.parseLong(r.get("calibrated_days"))),
         Boolean.parseBoolean(r.get("clicks")));
-  }
-
-  private static List<CsvRow> rows(String name) {
-    try {
-      return CsvTable.read(
-              name,
-              new InputStreamReader(
-                  new ClassPathResource("library/demo/" + name + ".csv").getInputStream(),
-                  StandardCharsets.UTF_8),
-              List.of())
-          .rowsOrThrow();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 }

@@ -3,6 +3,7 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.core.value.Code;
+import isokinon.server.work.consumables.ConsumableShelf;
 import isokinon.server.work.stores.KeptParts;
 import isokinon.server.work.stores.Shelf;
 import isokinon.server.work.stores.Stores;
@@ -33,12 +34,20 @@ class StoresController {
     SCRAP
   }
 
+  /** What is done with a lot of a consumable. */
+  enum ConsumableAct implements Code {
+    COUNT,
+    SCRAP
+  }
+
   private final Stores stores;
   private final Shelf shelf;
   private final KeptParts keptParts;
+  private final ConsumableShelf consumables;
 
-  StoresController(Stores stores, Shelf shelf, KeptParts keptParts) {
+  StoresController(Stores stores, Shelf shelf, KeptParts keptParts, ConsumableShelf consumables) {
     this.keptParts = keptParts;
+    this.consumables = consumables;
     this.stores = stores;
     this.shelf = shelf;
   }
@@ -70,6 +79,24 @@ class StoresController {
       case RETURN -> shelf.giveBack(request);
       case COUNT -> shelf.counted(request);
       case SCRAP -> shelf.scrap(request);
+    }
+    return stores.view();
+  }
+
+  @PostMapping("/consumables")
+  @Operation(summary = "Takes packs of a consumable in: a lot, or more of one that is there")
+  StoresView receive(@RequestBody ConsumableShelf.ConsumableReceivedRequest request) {
+    consumables.receive(request);
+    return stores.view();
+  }
+
+  @PostMapping("/consumables/{act}")
+  @Operation(summary = "Does something with a lot of a consumable: count what is left, or scrap")
+  StoresView act(
+      @PathVariable ConsumableAct act, @RequestBody ConsumableShelf.ConsumableLotRequest request) {
+    switch (act) {
+      case COUNT -> consumables.counted(request);
+      case SCRAP -> consumables.scrap(request);
     }
     return stores.view();
   }

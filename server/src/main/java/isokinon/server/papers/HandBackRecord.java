@@ -54,6 +54,7 @@ public class HandBackRecord {
     values.put("proved", new Table(List.of("Test", "Limit", "Reading", "Who"), proved(v)));
     values.put("retorques", v.handBack().retorques());
     values.put("retired", v.handBack().retired());
+    values.put("consumed", v.handBack().consumed());
     values.put("watched", v.handBack().watched());
     values.put("nextDue", v.handBack().nextDue());
     values.put("done", new Table(List.of("When", "Who", "What"), done(v)));

@@ -84,6 +84,24 @@ class BenchApiTest {
   }
 
   @Test
+  void whatAJobPutsOnIsBookedFromTheLotThatGoesOutOfDateFirst() {
+    ApiClient.Job job = desk.job("EFF-07").takesIn("renew:hose").makesSafe().strips().inspects();
+    JsonNode lubricant = job.view().at("/decide/cover/consumables/0");
+    assertThat(lubricant.path("say").asText()).endsWith("050 mL, G-142 F5, G-143 F5");
+    job.decides("L-1120", "NR hose").builds().proves();
+    // The kit brought its 2 L along.
+    assertThat(job.view().at("/handBack/consumed/0").asText())
+        .isEqualTo("Glycerine hose lubricant, 50 mL, G-142 F5");
+    job.handsBack();
+    assertThat(job.view().at("/handBack/consumed/0").asText())
+        .isEqualTo("Glycerine hose lubricant, 50 mL, lot G-142");
+    assertThat(desk.get("/api/v1/stores").body().findParents("amount"))
+        .filteredOn(l -> l.path("id").asText().equals("G-142"))
+        .singleElement()
+        .satisfies(l -> assertThat(l.path("amount").asDouble()).isEqualTo(1450));
+  }
+
+  @Test
   void howAPumpIsMadeIsToldOnceAndKeptWithIt() {
     assertThat(partsOf("SCR-01")).contains("packing").doesNotContain("seal-rotating");
     Map<String, Object> asked = new HashMap<>(ApiClient.askedFor("renew:stator"));

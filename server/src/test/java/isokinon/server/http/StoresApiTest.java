@@ -3,12 +3,17 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The shelf, and what people do at it. */
@@ -70,6 +75,82 @@ class StoresApiTest {
     assertThat(desk.put("/api/v1/stores/level?level=2&who=SB", "{}").fault("level")).isNotNull();
     assertThat(line(stores(), "aodd-bolted-plastic-25", "NBR").path("because").asText())
         .contains("No forecast");
+  }
+
+  private JsonNode consumable(String id) {
+    return StreamSupport.stream(stores().path("consumables").spliterator(), false)
+        .filter(c -> c.path("consumable").asText().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static List<String> statuses(JsonNode consumable) {
+    return consumable.path("lots").findValuesAsText("status");
+  }
+
+  private ApiClient.Reply consumables(String path, Map<String, Object> fields) {
+    Map<String, Object> body = new HashMap<>(fields);
+    body.putIfAbsent("who", "SB");
+    return desk.post(
+        "/api/v1/stores/consumables" + path, new ObjectMapper().valueToTree(body).toString());
+  }
+
+  @Test
+  void asMuchGreaseIsKeptAsTheLargestJobTakesAndWhatIsOverItsDateDoesNotCount() {
+    // G-150 is over its date: 50 mL of the other lot are there, and nothing is to be ordered.
+    JsonNode locker = consumable("locker-medium");
+    assertThat(statuses(locker)).containsExactly("over-age", "in-date");
+    assertThat(locker.path("inDate").asDouble()).isEqualTo(50);
+    assertThat(locker.path("order").asInt()).isZero();
+    JsonNode soap = consumable("plant-soap");
+    assertThat(soap.path("inDate").asDouble()).isZero();
+    assertThat(soap.path("minimum").asDouble()).isPositive();
+    assertThat(soap.path("order").asInt()).isEqualTo(1);
+    String list =
+        new String(desk.get("/api/v1/stores/purchase.csv").bytes(), StandardCharsets.UTF_8);
+    assertThat(list).contains(",plant-soap,\"Plant-oil soap, 500 mL\",,1,8,4,");
+  }
+
+  @Test
+  void packsComeInAreMeasuredAndThrownAway() {
+    Map<String, Object> came =
+        Map.of("lot", "G-900", "consumable", "cleaner", "packs", 2, "bestBefore", "2031-01-31");
+    assertThat(consumables("", came).status()).isEqualTo(200);
+    assertThat(consumables("", came).status()).isEqualTo(200);
+    assertThat(consumable("cleaner").path("inDate").asDouble()).isEqualTo(2000);
+    assertThat(consumables("/count", Map.of("lot", "G-900", "amount", 120.5)).status())
+        .isEqualTo(200);
+    assertThat(consumable("cleaner").path("inDate").asDouble()).isEqualTo(120.5);
+    assertThat(consumables("/scrap", Map.of("lot", "G-900")).status()).isEqualTo(200);
+    assertThat(statuses(consumable("cleaner"))).containsExactly("used-up");
+    assertThat(consumables("/scrap", Map.of("lot", "G-900")).status()).isEqualTo(422);
+  }
+
+  @Test
+  void aPackWithoutADateKeepsAsLongAsSuchAThingKeeps() {
+    consumables("", Map.of("lot", "G-901", "consumable", "locker-high", "packs", 1));
+    assertThat(consumable("locker-high").path("lots").findValuesAsText("say"))
+        .anyMatch(s -> s.startsWith("use by "));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "G 1, cleaner, 1, , lot",
+    "G-902, moonshine, 1, , consumable",
+    "G-902, cleaner, 0, , packs",
+    "G-902, cleaner, 1, soon, bestBefore",
+    "G-101, cleaner, 1, , lot",
+  })
+  void whatCannotBeTakenInIsRefusedAtItsField(
+      String lot, String consumable, int packs, String bestBefore, String path) {
+    Map<String, Object> came = new HashMap<>();
+    came.put("lot", lot);
+    came.put("consumable", consumable);
+    came.put("packs", packs);
+    came.put("bestBefore", bestBefore);
+    assertThat(consumables("", came).fault(path)).isNotNull();
+    assertThat(consumables("/count", Map.of("lot", "G-101", "amount", -1)).fault("amount"))
+        .isNotNull();
   }
 
   @Test

@@ -1,8 +1,8 @@
 package isokinon.core.sheet.reading;
 
 import isokinon.core.cavity.RotorFit;
+import isokinon.core.magnetic.Coupling;
 import isokinon.core.magnetic.MagnetMargin;
-import isokinon.core.sheet.Sheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,7 +14,7 @@ final class DriveReader {
   private DriveReader() {}
 
   /** A magnetic drive's coupling. */
-  static Sheet.Coupling coupling(Fields f) {
+  static Coupling coupling(Fields f) {
     String magnet = f.required("magnet");
     Optional<MagnetMargin.Magnet> material =
         Stream.of(MagnetMargin.Magnet.values())
@@ -23,7 +23,7 @@ final class DriveReader {
     if (material.isEmpty()) {
       f.fault("magnet", "\"" + magnet + "\" is neither ndfeb nor smco");
     }
-    return new Sheet.Coupling(
+    return new Coupling(
         material.orElse(MagnetMargin.Magnet.NDFEB),
         needed(f, "ratedNm", 1e-3, 1e6),
         needed(f, "mostC", -50, 400),

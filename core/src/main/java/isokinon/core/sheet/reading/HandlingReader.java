@@ -108,6 +108,19 @@ final class HandlingReader {
     if (to.isEmpty()) {
       f.required("to");
     }
+    return new Handling.Apply(f.required("what"), to, f.words("reaches"), amount(f), onlyFor(f));
+  }
+
+  static Handling.Supply supply(Fields f) {
+    Optional<Handling.Amount> amount = amount(f);
+    if (amount.isEmpty()) {
+      f.fault("", "how much comes with the kit, in ml or in g");
+    }
+    return new Handling.Supply(
+        f.required("what"), amount.orElse(new Handling.Amount(1, Handling.AmountUnit.ML)));
+  }
+
+  private static Optional<Handling.Amount> amount(Fields f) {
     Optional<Handling.Amount> ml =
         f.optionalNumber("ml", 0.01, 100_000)
             .map(v -> new Handling.Amount(v, Handling.AmountUnit.ML));
@@ -117,8 +130,7 @@ final class HandlingReader {
     if (ml.isPresent() && g.isPresent()) {
       f.fault("g", "an amount is given in ml or in g, not in both");
     }
-    return new Handling.Apply(
-        f.required("what"), to, f.words("reaches"), ml.or(() -> g), onlyFor(f));
+    return ml.or(() -> g);
   }
 
   private record Power(String why, String clear) {}

@@ -133,6 +133,7 @@ public final class SheetReader {
                     k.required("id"),
                     k.wanted("title", ""),
                     k.counts("parts"),
+                    k.each("supplies", HandlingReader::supply),
                     HandlingReader.onlyFor(k))),
         f.each("proof", ProofReader::proof),
         f.each("hazards", this::hazard),

@@ -340,10 +340,7 @@ final class SheetRules {
       known(path + ".hazards", how.hazards(), hazards, "hazard");
       known(path + ".hazards", how.stripping().hazards().orElse(List.of()), hazards, "hazard");
       known(path + ".hazards", how.building().hazards().orElse(List.of()), hazards, "hazard");
-      for (Handling.Apply a : how.apply()) {
-        known(path + ".apply", a.to(), parts, "part");
-        known(path + ".apply", a.reaches(), parts, "part");
-      }
+      how.apply().forEach(a -> known(path + ".apply", a.named(), parts, "part"));
     }
     for (Handling.Check check : how.checks()) {
       if (!checkIds.add(check.id())) {

@@ -2,6 +2,7 @@ package isokinon.server.work.bench;
 
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.StepTimeRow;
+import isokinon.server.work.consumables.JobConsumables;
 import isokinon.server.work.inspection.InspectionLog;
 import isokinon.server.work.inspection.NextLooks;
 import isokinon.server.work.lives.PolicyService;
@@ -18,18 +19,21 @@ class HandBack {
   private final NextLooks nextLooks;
   private final PolicyService keeping;
   private final ChangedParts changed;
+  private final JobConsumables consumables;
 
   HandBack(
       BenchMapper store,
       InspectionLog findingLog,
       NextLooks nextLooks,
       PolicyService keeping,
-      ChangedParts changed) {
+      ChangedParts changed,
+      JobConsumables consumables) {
     this.store = store;
     this.findingLog = findingLog;
     this.nextLooks = nextLooks;
     this.keeping = keeping;
     this.changed = changed;
+    this.consumables = consumables;
   }
 
   /** Closes a rebuild: findings, a shorter interval, minutes of the steps, runs, the shelf. */
@@ -49,6 +53,7 @@ class HandBack {
                         t.building(),
                         t.minutes(),
                         now)));
+    consumables.book(job, who, now);
     changed.handedBack(job, now.toLocalDate(), who);
   }
 }

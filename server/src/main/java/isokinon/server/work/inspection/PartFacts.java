@@ -2,6 +2,7 @@ package isokinon.server.work.inspection;
 
 import isokinon.core.cavity.RotorChoice;
 import isokinon.core.cavity.RotorFit;
+import isokinon.core.magnetic.Coupling;
 import isokinon.core.magnetic.MagnetMargin;
 import isokinon.core.material.Material;
 import isokinon.core.sheet.Part;
@@ -100,7 +101,7 @@ public class PartFacts {
         .orElse(RotorChoice.AS_BUILT_C);
   }
 
-  private List<Fact> coupling(PumpRow pump, Sheet.Coupling c) {
+  private List<Fact> coupling(PumpRow pump, Coupling c) {
     List<ExposureRow> exposures = pumps.exposures(pump.tag());
     double hottest = hottest(exposures);
     double density =

@@ -71,7 +71,7 @@ public class Renewals {
             .map(Part::id)
             .toList();
     List<String> renewed =
-        kit.flatMap(k -> sheet.kits().stream().filter(s -> s.id().equals(k.kit())).findFirst())
+        kit.flatMap(k -> sheet.kit(k.kit()))
             .map(k -> List.copyOf(k.parts().keySet()))
             .orElse(wearing);
     double minutes = plans.renew(sheet, pump.madeBy(), renewed);

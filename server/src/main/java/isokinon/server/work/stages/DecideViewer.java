@@ -117,9 +117,7 @@ class DecideViewer {
     List<String> covers =
         covers(
             rebuild,
-            rebuild.sheet().kits().stream()
-                .filter(k -> k.id().equals(lot.kit()))
-                .flatMap(k -> k.parts().keySet().stream()));
+            rebuild.sheet().kit(lot.kit()).stream().flatMap(k -> k.parts().keySet().stream()));
     ShelfLife life = shelf.of(lot);
     LotStatus status = shelf.status(lot);
     return new LotView(

@@ -7,6 +7,7 @@ import isokinon.core.rebuild.TorqueRound;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
+import isokinon.server.work.consumables.JobConsumables;
 import isokinon.server.work.inspection.NextLooks;
 import isokinon.server.work.library.ShopDiagnosis;
 import isokinon.server.work.rebuild.Job;
@@ -30,11 +31,14 @@ public class HandBackViewer {
 
   private final ShopDiagnosis diagnosis;
   private final NextLooks nextLooks;
+  private final JobConsumables consumables;
   private final Clock clock;
 
-  HandBackViewer(ShopDiagnosis diagnosis, NextLooks nextLooks, Clock clock) {
+  HandBackViewer(
+      ShopDiagnosis diagnosis, NextLooks nextLooks, JobConsumables consumables, Clock clock) {
     this.diagnosis = diagnosis;
     this.nextLooks = nextLooks;
+    this.consumables = consumables;
     this.clock = clock;
   }
 
@@ -57,7 +61,8 @@ public class HandBackViewer {
             .toList(),
         rebuild.everythingBuilt().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
         nextDue(job),
-        retired(rebuild));
+        retired(rebuild),
+        consumables.lines(job));
   }
 
   /** When the pump is due again: as it was recorded at the hand-back, or as it stands now. */

@@ -259,14 +259,19 @@ public sealed interface StageView {
   /** Something that can be wrong with pumps of this family. */
   record FaultChoice(String id, String title) {}
 
-  /** What the hand-back says. */
+  /**
+   * What the hand-back says.
+   *
+   * @param consumed grease, oil and the like that the job used, with the lot
+   */
   record HandBackView(
       List<String> renewed,
       List<String> watched,
       List<String> retorques,
       List<JointLine> joints,
       String nextDue,
-      List<String> retired) {}
+      List<String> retired,
+      List<String> consumed) {}
 
   /** A joint that was tightened: what was asked, and every reading of every fastener in order. */
   record JointLine(String step, String asked, String readings) {}

@@ -4,9 +4,9 @@ import isokinon.core.act.BenchEvent;
 import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
+import isokinon.core.consumable.Lubricated;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Resistance;
-import isokinon.core.rebuild.Lubricated;
 import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rebuild.TorqueRound;
@@ -17,6 +17,7 @@ import isokinon.core.sheet.Step;
 import isokinon.core.torque.ClampForce;
 import isokinon.core.torque.TorqueReading;
 import isokinon.core.value.Code;
+import isokinon.server.work.consumables.ConsumableStock;
 import isokinon.server.work.drawing.Rail.RailPart;
 import isokinon.server.work.drawing.Rail.Where;
 import isokinon.server.work.drawing.RailViewer;
@@ -49,11 +50,14 @@ class StepViewer {
   private final Wrenches crib;
   private final ShopLibrary library;
   private final FittedWetEnds wetEnds;
+  private final ConsumableStock consumables;
 
-  StepViewer(Wrenches crib, ShopLibrary library, FittedWetEnds wetEnds) {
+  StepViewer(
+      Wrenches crib, ShopLibrary library, FittedWetEnds wetEnds, ConsumableStock consumables) {
     this.crib = crib;
     this.library = library;
     this.wetEnds = wetEnds;
+    this.consumables = consumables;
   }
 
   Optional<StepView> current(Job job) {
@@ -115,14 +119,15 @@ class StepViewer {
     return f.bySign() ? f.count() + " x " + f.thread() + ", " + f.until() : "";
   }
 
-  /** A substance, how much of it, and what it goes on. */
-  private static String applied(Rebuild rebuild, Handling.Apply a) {
+  /** A substance, how much of it, what it goes on, and where it is found. */
+  private String applied(Rebuild rebuild, Handling.Apply a) {
     return Text.sentence(a.what())
         + a.amount().map(m -> " " + Text.plain(m.value()) + " " + m.unit().sign()).orElse("")
         + ", "
         + a.to().stream()
             .map(p -> rebuild.sheet().partName(p).toLowerCase(Locale.ROOT))
-            .collect(Collectors.joining(", "));
+            .collect(Collectors.joining(", "))
+        + consumables.found(a.what()).map(where -> " (" + where + ")").orElse("");
   }
 
   private List<String> cautions(Job job, String id, Handling how, boolean stripping) {

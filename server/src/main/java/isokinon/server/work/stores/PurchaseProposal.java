@@ -10,6 +10,8 @@ import isokinon.core.stock.LotStatus;
 import isokinon.server.db.stores.LotRow;
 import isokinon.server.db.stores.OfferRow;
 import isokinon.server.db.stores.StoresMapper;
+import isokinon.server.work.consumables.JobConsumables;
+import isokinon.server.work.consumables.JobConsumables.ConsumableUse;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stores.CoverView.BuyLine;
@@ -29,10 +31,12 @@ public class PurchaseProposal {
 
   private final StoresMapper stores;
   private final ShelfLifeService shelf;
+  private final JobConsumables consumables;
 
-  PurchaseProposal(StoresMapper stores, ShelfLifeService shelf) {
+  PurchaseProposal(StoresMapper stores, ShelfLifeService shelf, JobConsumables consumables) {
     this.stores = stores;
     this.shelf = shelf;
+    this.consumables = consumables;
   }
 
   /** The cheapest cover of what {@code rebuild} renews in a pump. */
@@ -53,6 +57,7 @@ public class PurchaseProposal {
     missing.forEach(need::remove);
     KitCover.Cover cheapest = cover(sheet, need, offers, onHand);
     int days = arrives(cheapest, offers);
+    List<ConsumableUse> uses = consumables.of(rebuild);
     return new CoverView(
         need.keySet().stream()
             .filter(p -> onHand.getOrDefault(p, 0) >= need.get(p))
@@ -62,7 +67,7 @@ public class PurchaseProposal {
             .map(b -> line(sheet, b, offers))
             .sorted(Comparator.comparingDouble(l -> -l.price() * l.count()))
             .toList(),
-        cheapest.cost(),
+        cheapest.cost() + uses.stream().mapToDouble(u -> u.price().orElse(0.0)).sum(),
         cheapest.leftOver().entrySet().stream()
             .map(e -> e.getValue() + " " + sheet.partName(e.getKey()))
             .toList(),
@@ -70,10 +75,11 @@ public class PurchaseProposal {
             .filter(l -> shelf.status(l) == LotStatus.OVER_AGE)
             .map(l -> l.id() + ", " + l.title() + " " + l.material())
             .toList(),
-        days,
+        Math.max(days, arrives(uses)),
         cheapest.optimal(),
         quicker(sheet, need, offers, onHand, cheapest, days),
-        missing.stream().map(p -> sheet.partName(p)).toList());
+        missing.stream().map(p -> sheet.partName(p)).toList(),
+        uses);
   }
 
   private static KitCover.Cover cover(
@@ -120,16 +126,21 @@ public class PurchaseProposal {
         .orElse(0);
   }
 
+  /** Days until the last of the consumables that must be bought is here. */
+  private static int arrives(List<ConsumableUse> uses) {
+    return uses.stream()
+        .filter(ConsumableUse::missing)
+        .mapToInt(u -> u.leadDays().orElse(0))
+        .max()
+        .orElse(0);
+  }
+
   private static BuyLine line(Sheet sheet, KitCover.Bought bought, List<OfferRow> offers) {
     OfferRow offer = offer(bought.id(), offers).orElseThrow();
     String title =
         bought.id().startsWith(Offer.SINGLE)
             ? sheet.partName(bought.id().substring(Offer.SINGLE.length()))
-            : sheet.kits().stream()
-                .filter(k -> k.id().equals(bought.id()))
-                .map(Sheet.Kit::title)
-                .findFirst()
-                .orElse(bought.id());
+            : sheet.kit(bought.id()).map(Sheet.Kit::title).orElse(bought.id());
     return new BuyLine(bought.id(), title, bought.count(), offer.price(), offer.leadDays());
   }
 
@@ -140,11 +151,7 @@ public class PurchaseProposal {
   private static Map<String, Integer> contents(Sheet sheet, String offer) {
     return offer.startsWith(Offer.SINGLE)
         ? Map.of(offer.substring(Offer.SINGLE.length()), 1)
-        : sheet.kits().stream()
-            .filter(k -> k.id().equals(offer))
-            .findFirst()
-            .map(Sheet.Kit::parts)
-            .orElse(Map.of());
+        : sheet.kit(offer).map(Sheet.Kit::parts).orElse(Map.of());
   }
 
   /**

@@ -101,9 +101,8 @@ public class Shelf {
             .orElseThrow(
                 () -> RequestProblem.invalid("sheet", "No sheet is called " + q.sheet() + "."));
     Sheet.Kit kit =
-        sheet.kits().stream()
-            .filter(k -> k.id().equals(q.kit()))
-            .findFirst()
+        sheet
+            .kit(text(q.kit()))
             .orElseThrow(
                 () ->
                     RequestProblem.invalid("kit", sheet.title() + " has no kit " + q.kit() + "."));

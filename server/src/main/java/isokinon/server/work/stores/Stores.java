@@ -15,6 +15,8 @@ import isokinon.server.db.stores.OfferRow;
 import isokinon.server.db.stores.ReservationRow;
 import isokinon.server.db.stores.ShelfMapper;
 import isokinon.server.db.stores.StoresMapper;
+import isokinon.server.work.consumables.ConsumableLines;
+import isokinon.server.work.consumables.ConsumableLines.ConsumableLine;
 import isokinon.server.work.library.Catalogue;
 import isokinon.server.work.library.LotText;
 import isokinon.server.work.library.Sheets;
@@ -60,6 +62,7 @@ public class Stores {
   private final ShelfLifeService shelfLives;
   private final StockDemand demand;
   private final ShopSettings settings;
+  private final ConsumableLines consumables;
   private final Clock clock;
 
   Stores(
@@ -71,6 +74,7 @@ public class Stores {
       ShelfLifeService shelfLives,
       StockDemand demand,
       ShopSettings settings,
+      ConsumableLines consumables,
       Clock clock) {
     this.stores = stores;
     this.shelf = shelf;
@@ -80,6 +84,7 @@ public class Stores {
     this.shelfLives = shelfLives;
     this.demand = demand;
     this.settings = settings;
+    this.consumables = consumables;
     this.clock = clock;
   }
 
@@ -106,6 +111,8 @@ public class Stores {
         shelves.add(new Shelf(sheet.id(), sheet.title(), sheet.family(), lines));
       }
     }
+    List<ConsumableLine> used = consumables.all();
+    used.stream().flatMap(l -> order(l).stream()).forEach(order::add);
     order.sort(Comparator.comparing(OrderLine::orderBy).thenComparing(OrderLine::title));
     return new StoresView(
         level,
@@ -114,7 +121,8 @@ public class Stores {
         order.stream().mapToDouble(o -> o.count() * o.price()).sum(),
         overAge(lots),
         out(lots),
-        shelf.kept().stream().map(Stores::kept).toList());
+        shelf.kept().stream().map(Stores::kept).toList(),
+        used);
   }
 
   private Map<KitId, List<LotRow>> kits(
@@ -222,11 +230,7 @@ public class Stores {
   }
 
   private static String title(Sheet sheet, KitId kit) {
-    return sheet.kits().stream()
-        .filter(k -> k.id().equals(kit.kit()))
-        .map(Sheet.Kit::title)
-        .findFirst()
-        .orElse(kit.kit());
+    return sheet.kit(kit.kit()).map(Sheet.Kit::title).orElse(kit.kit());
   }
 
   private ShelfLot lot(LotRow lot, List<ReservationRow> held) {
@@ -267,6 +271,23 @@ public class Stores {
             by.toString(),
             short0.isPresent() || !by.isAfter(today),
             line.because()));
+  }
+
+  private Optional<OrderLine> order(ConsumableLine l) {
+    return l.order() == 0 || l.price().isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new OrderLine(
+                "",
+                l.consumable(),
+                l.title() + ", " + Text.plain(l.pack()) + " " + l.unit().sign(),
+                "",
+                l.order(),
+                l.price().get(),
+                l.leadDays().orElse(0),
+                LocalDate.now(clock).toString(),
+                true,
+                l.because()));
   }
 
   /** Lots past a date, with what to do. */

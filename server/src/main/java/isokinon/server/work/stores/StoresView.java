@@ -3,6 +3,7 @@ package isokinon.server.work.stores;
 import isokinon.core.sheet.Family;
 import isokinon.core.stock.KeptCondition;
 import isokinon.core.stock.LotStatus;
+import isokinon.server.work.consumables.ConsumableLines.ConsumableLine;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,6 +14,7 @@ import java.util.Optional;
  * @param serviceLevel chance that the shelf is enough over the lead time
  * @param order what to order, soonest first
  * @param orderCost of all of it, pounds
+ * @param consumables grease, oil and the like
  */
 public record StoresView(
     double serviceLevel,
@@ -21,7 +23,8 @@ public record StoresView(
     double orderCost,
     List<OverAge> overAge,
     List<OutPiece> out,
-    List<KeptPart> kept) {
+    List<KeptPart> kept,
+    List<ConsumableLine> consumables) {
 
   /** The kits of one construction. */
   public record Shelf(String sheetId, String title, Family family, List<StockLine> kits) {}
@@ -74,7 +77,9 @@ public record StoresView(
   /** A piece held for a pump. */
   public record Held(long id, String pump, String by) {}
 
-  /** What to order. */
+  /**
+   * What to order: a kit of a sheet, or packs of a consumable, which has no sheet and no material.
+   */
   public record OrderLine(
       String sheetId,
       String kit,

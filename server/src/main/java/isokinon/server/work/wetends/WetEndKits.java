@@ -296,10 +296,7 @@ class WetEndKits {
   private double minutes(Sheet sheet, List<String> madeBy, String kitId, List<String> more) {
     List<String> parts =
         new ArrayList<>(
-            sheet.kits().stream()
-                .filter(k -> k.id().equals(kitId))
-                .flatMap(k -> k.parts().keySet().stream())
-                .toList());
+            sheet.kit(kitId).stream().flatMap(k -> k.parts().keySet().stream()).toList());
     more.stream().filter(p -> !parts.contains(p)).forEach(parts::add);
     return plans.renew(sheet, madeBy, parts);
   }

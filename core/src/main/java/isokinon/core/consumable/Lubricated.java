@@ -1,7 +1,8 @@
-package isokinon.core.rebuild;
+package isokinon.core.consumable;
 
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
+import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Step;
@@ -84,8 +85,7 @@ public final class Lubricated {
   }
 
   private Map<String, Set<String>> byMaterial(String step, Handling.Apply apply) {
-    Set<String> met = new LinkedHashSet<>(apply.to());
-    met.addAll(apply.reaches());
+    Set<String> met = new LinkedHashSet<>(apply.named());
     Optional<Step> inHand = rebuild.sheet().step(step);
     inHand.ifPresent(s -> met.addAll(s.frees()));
     inHand.ifPresent(s -> met.addAll(s.disturbs()));

@@ -1,10 +1,12 @@
-package isokinon.core.rebuild;
+package isokinon.core.consumable;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.ShippedLibrary;
+import isokinon.core.rebuild.Fitted;
+import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.BuildOnlyStep;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.OnlyFor;

@@ -1,0 +1,64 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import type { StoresView } from "../../api/types";
+import { Faults } from "../../parts/BringTable";
+import { Choice } from "../../parts/Choice";
+import { useSettings } from "../../parts/settings";
+
+/** Name of a field, what stands over it, an example. */
+export type ArrivedField<K extends string> = readonly [K, string, string];
+
+interface Props<K extends string> {
+  label: string;
+  all: string;
+  of: string[];
+  say: (kind: string) => string;
+  fields: readonly ArrivedField<K>[];
+  receive: (kind: string, typed: Record<K, string>, who: string) => Promise<StoresView>;
+  onDone: () => void;
+}
+
+/** Something that came in: which of the kinds it is, and what its label says. */
+export function Arrived<K extends string>({ label, all, of, say, fields, receive, onDone }: Props<K | "lot">) {
+  const { who } = useSettings();
+  const cache = useQueryClient();
+  const [kind, setKind] = useState("");
+  const [typed, setTyped] = useState(
+    () => Object.fromEntries(fields.map(([name]) => [name, ""])) as Record<K | "lot", string>,
+  );
+  const arrive = useMutation({
+    mutationFn: () => receive(kind, typed, who),
+    onSuccess: (now) => {
+      cache.setQueryData(["stores"], now);
+      onDone();
+    },
+  });
+  return (
+    <form
+      className="border-b border-line bg-card px-5 py-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        arrive.mutate();
+      }}
+    >
+      <Choice label={label} value={kind} onChange={setKind} all={all} of={of} say={say} />
+      <div className="flex flex-wrap items-end gap-2">
+        {fields.map(([name, above, hint]) => (
+          <label key={name} className="text-small text-muted">
+            {above}
+            <input
+              className="field m block w-36 text-ink"
+              placeholder={hint}
+              value={typed[name]}
+              onChange={(e) => setTyped({ ...typed, [name]: e.target.value })}
+            />
+          </label>
+        ))}
+        <button className="press go px-5" disabled={!who || !kind || !typed.lot || arrive.isPending}>
+          On the shelf
+        </button>
+      </div>
+      {arrive.error && <Faults error={arrive.error} />}
+    </form>
+  );
+}

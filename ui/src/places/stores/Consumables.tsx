@@ -1,0 +1,140 @@
+import { useState } from "react";
+import type { ConsumableLine, ConsumableLotView } from "../../api/types";
+import { AmountStrip } from "../../drawing/AmountStrip";
+import { Mark } from "../../parts/Mark";
+import { Sentence } from "../../parts/States";
+import { counted } from "../../text/counted";
+import { rounded, unitWord } from "../../text/numbers";
+import { typedNumber } from "../../text/typedNumber";
+import { TakePacksIn } from "./TakePacksIn";
+import { LOT_STATE } from "./lotState";
+import { useShelf } from "./useShelf";
+
+/** Grease, oil, locker and the like: what is there in date, what the largest job takes, what to order. */
+export function Consumables({ lines }: { lines: ConsumableLine[] }) {
+  const [open, setOpen] = useState("");
+  const [taking, setTaking] = useState(false);
+  return (
+    <section aria-label="Consumables" className="border-t border-ink">
+      <div className="flex min-h-11 items-center gap-3 px-5">
+        <h2 className="text-body font-[720]">Grease, oil, locker</h2>
+        <button type="button" className="press ml-auto px-4 text-body" onClick={() => setTaking(!taking)}>
+          Take packs in
+        </button>
+      </div>
+      {taking && <TakePacksIn lines={lines} onDone={() => setTaking(false)} />}
+      {lines.map((l) => (
+        <Line
+          key={l.consumable}
+          line={l}
+          open={open === l.consumable}
+          toggle={() => setOpen(open === l.consumable ? "" : l.consumable)}
+        />
+      ))}
+    </section>
+  );
+}
+
+function Line({ line: l, open, toggle }: { line: ConsumableLine; open: boolean; toggle: () => void }) {
+  const unit = unitWord(l.unit);
+  return (
+    <div className="border-t border-line2">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={toggle}
+        className={`grid w-full grid-cols-[minmax(150px,1fr)_300px_190px] items-center gap-3 px-5 py-1.5 text-left hover:bg-card max-[760px]:grid-cols-1 ${open ? "bg-card" : ""}`}
+      >
+        <span className="min-w-0">
+          <b className="block text-body font-[680]">{l.title}</b>
+          <span className="block text-small text-muted">
+            a pack holds {rounded(l.pack)} {unit}
+          </span>
+        </span>
+        <AmountStrip line={l} />
+        <span className="text-body leading-[18px]">
+          {l.order > 0 ? (
+            <b className="font-[680] text-renew">order {counted(l.order, "pack")} now</b>
+          ) : (
+            <span className="text-soft">enough for the largest job</span>
+          )}
+          <span className="block text-small text-muted">
+            {rounded(l.inDate, 1)} {unit} in date
+            {l.leadDays !== null && `; an order takes ${l.leadDays} d`}
+          </span>
+        </span>
+      </button>
+      {open && (
+        <div className="border-t border-line2 bg-card px-5 pt-2 pb-3">
+          <p className="max-w-[720px] text-body leading-[19px]">{l.because}</p>
+          {l.lots.length === 0 && <p className="pt-2 text-body font-[640] text-renew">None on the shelf.</p>}
+          {l.lots.map((lot) => (
+            <Lot key={lot.id} lot={lot} unit={unit} />
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Lot({ lot: l, unit }: { lot: ConsumableLotView; unit: string }) {
+  const shelf = useShelf();
+  const [measuring, setMeasuring] = useState<string | null>(null);
+  const amount = measuring === null ? undefined : typedNumber(measuring);
+  const over = l.status === "over-age";
+  return (
+    <div className="mt-2 border-t border-line pt-1.5">
+      <div className="flex flex-wrap items-center gap-x-4 text-body">
+        <span className="flex items-center gap-2 font-[700]">
+          <Mark state={LOT_STATE[l.status]} size={15} />
+          {l.id}
+        </span>
+        <span className="m">
+          {rounded(l.amount, 1)} {unit}
+        </span>
+        <span className={over ? "font-[640] text-renew" : "text-soft"}>{l.say}</span>
+        <span className="text-muted">
+          place {l.place || "not known"}, £{rounded(l.price)} a pack
+        </span>
+      </div>
+      <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+        {measuring === null ? (
+          <button type="button" className="press px-3 text-body" onClick={() => setMeasuring(String(l.amount))}>
+            What is left
+          </button>
+        ) : (
+          <form
+            className="flex items-center gap-2"
+            onSubmit={(e) => {
+              e.preventDefault();
+              if (amount != null) shelf.consumable.mutate({ act: "count", lot: l.id, amount });
+              setMeasuring(null);
+            }}
+          >
+            <input
+              className="field m w-24"
+              inputMode="decimal"
+              aria-label={`What is left of ${l.id}, ${unit}`}
+              value={measuring}
+              onChange={(e) => setMeasuring(e.target.value)}
+            />
+            <button className="press call px-3 text-body" disabled={amount == null || !shelf.who}>
+              {unit} are left
+            </button>
+          </form>
+        )}
+        {over && (
+          <button
+            type="button"
+            className="press px-3 text-body"
+            disabled={!shelf.who}
+            onClick={() => shelf.consumable.mutate({ act: "scrap", lot: l.id, note: "over its date" })}
+          >
+            Thrown away
+          </button>
+        )}
+      </div>
+      {shelf.error && <Sentence>{shelf.error.message}</Sentence>}
+    </div>
+  );
+}
