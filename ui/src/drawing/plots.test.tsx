@@ -1,7 +1,9 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
-import type { ConsumableLine, MeasureView, ProofView } from "../api/types";
+import type { ConsumableLine, Danger, MeasureView, ProofView } from "../api/types";
 import { AmountStrip } from "./AmountStrip";
+import { thickness } from "./known";
+import { DANGER_WORDS, MeetingPair } from "./MeetingPair";
 import { BeforeAfter, Wedge } from "./BeforeAfter";
 import { MeasureScale } from "./MeasureScale";
 import { Rhythm, Signature } from "./Signature";
@@ -29,6 +31,24 @@ function marker(measure: MeasureView, typed: number | null): number | undefined 
   );
   return found ? Number(found[1]) : undefined;
 }
+
+describe("how well a row is known", () => {
+  it("makes the bar thinner the less it is known, and thinnest where nothing is", () => {
+    const [known, usual, thin] = (["known", "usual", "thin"] as const).map((k) => thickness(k, 14));
+    expect(known).toBe(14);
+    expect(usual).toBeLessThan(known ?? 0);
+    expect(thin).toBeLessThan(usual ?? 0);
+    expect(thickness(null, 14)).toBe(thin);
+  });
+});
+
+describe("two fluids that must not meet", () => {
+  it("says what comes of it, and draws each danger its own way", () => {
+    const drawn = Object.keys(DANGER_WORDS).map((d) => renderToStaticMarkup(<MeetingPair gives={d as Danger} />));
+    expect(new Set(drawn).size).toBe(5);
+    expect(drawn[0]).toContain('aria-label="Poison gas"');
+  });
+});
 
 describe("amount of a consumable", () => {
   const soap: ConsumableLine = {

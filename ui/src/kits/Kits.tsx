@@ -129,6 +129,7 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
         <p className="flex items-center gap-1.5 whitespace-nowrap">
           <Evidence runs={k.runsFailed} />
           {k.evidence}
+          {k.known === "thin" && <b className="font-[660] text-watch-words">, thinly known</b>}
         </p>
       </div>
       {k.hardwareNote && (

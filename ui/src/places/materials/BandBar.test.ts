@@ -12,6 +12,7 @@ const row: ResistanceLine = {
   source: "this shop",
   date: "2026-01-05",
   note: "",
+  known: "usual",
   ownRow: null,
   under: false,
 };
@@ -24,7 +25,7 @@ describe("a row of the library in words", () => {
   });
 
   it("tells both limits, the effect and whose word it is", () => {
-    expect(said(row)).toBe("0 to 15 %: full resistance to 40 °C, limited to 58 °C, swells");
+    expect(said(row)).toBe("0 to 15 %: full resistance to 40 °C, limited to 58 °C, swells, as it usually is");
     expect(said({ ...row, ownRow: 7 })).toMatch(/, own row$/);
   });
 

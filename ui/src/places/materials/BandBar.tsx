@@ -1,5 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { ResistanceLine } from "../../api/types";
+import { thickness } from "../../drawing/known";
 import { rounded } from "../../text/numbers";
 
 const WIDTH = 260;
@@ -11,14 +12,15 @@ export function BandBar({ row: r }: { row: ResistanceLine }) {
   const full = r.fullC ?? 0;
   const last = r.limitedC ?? 0;
   const faint = r.under;
+  const high = thickness(r.known, 13);
   const ink = faint ? "var(--ruled-out)" : "var(--soft)";
   return (
     <svg width={WIDTH + 62} height={20} role="img" aria-label={said(r)} className="block shrink-0">
       <path d={`M0,10H${WIDTH}M${WIDTH},7V13`} stroke="var(--line)" />
       {last > full && (
-        <rect x={t(full)} y={4} width={t(last) - t(full)} height={12} fill="url(#limited)" stroke={ink} />
+        <rect x={t(full)} y={10 - high / 2} width={t(last) - t(full)} height={high} fill="url(#limited)" stroke={ink} />
       )}
-      {full > 0 && <rect y={3.5} width={t(full)} height={13} fill={ink} />}
+      {full > 0 && <rect y={10 - high / 2} width={t(full)} height={high} fill={ink} />}
       <text
         className="m"
         x={t(last) + 6}
@@ -33,6 +35,9 @@ export function BandBar({ row: r }: { row: ResistanceLine }) {
   );
 }
 
+/** How well a row is known, in words. */
+const KNOWN_WORDS = { known: "well known", usual: "as it usually is", thin: "thinly known" } as const;
+
 /** A band of strengths in words. */
 export function band(r: Pick<ResistanceLine, "fromPct" | "toPct">): string {
   return r.fromPct === 0 && r.toPct === 100 ? "any strength" : `${rounded(r.fromPct, 1)} to ${rounded(r.toPct, 1)} %`;
@@ -43,5 +48,5 @@ export function said(r: ResistanceLine): string {
     r.limitedC === null
       ? "never fit"
       : `full resistance to ${r.fullC === null ? "nothing" : `${rounded(r.fullC)} °C`}, limited to ${rounded(r.limitedC)} °C`;
-  return `${band(r)}: ${limits}${r.effect ? `, ${r.effect}` : ""}${r.ownRow !== null ? ", own row" : ""}`;
+  return `${band(r)}: ${limits}${r.effect ? `, ${r.effect}` : ""}${r.ownRow !== null ? ", own row" : `, ${KNOWN_WORDS[r.known]}`}`;
 }

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { api, Refused } from "../../api/client";
 import type { ChoiceQuestion, ChooserView, DutyForm } from "../../api/types";
+import { Meetings } from "../../parts/Meetings";
 import { Sentence } from "../../parts/States";
 import { Compare } from "./Compare";
 import { DutyColumn } from "./DutyColumn";
@@ -51,6 +52,7 @@ export function Chooser({ chooser, question, duty, onDuty, error, title, trial, 
           <Sentence>{error.message}</Sentence>
         </div>
       )}
+      <Meetings meetings={chooser.meetings} />
       <div className="grid grid-cols-[236px_minmax(0,1fr)_404px] max-[1180px]:grid-cols-[minmax(0,1fr)_380px] max-[860px]:grid-cols-1">
         <DutyColumn
           chooser={chooser}

@@ -1,3 +1,4 @@
+import { thickness } from "../../drawing/known";
 import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -287,16 +288,33 @@ function BarIn({ bar: b, x, width, t, out, duty }: BarProps) {
   const state = verdictState(b.verdict);
   const at = x + t(duty);
   const right = at + 76 > x + width + GAP;
+  const high = thickness(b.known, 14);
+  const ceiling = b.ceilingC === null ? null : x + t(b.ceilingC);
   return (
     <g>
       <path d={`M${x},${Y}H${x + width}M${x + width},${Y - 3}V${Y + 3}`} stroke="var(--line)" />
       {last > full && (
         <g>
-          <rect x={x + t(full)} y={Y - 6.5} width={t(last) - t(full)} height={13} fill="var(--paper)" />
-          <rect x={x + t(full)} y={Y - 6.5} width={t(last) - t(full)} height={13} fill="url(#limited)" stroke={ink} />
+          <rect x={x + t(full)} y={Y - high / 2} width={t(last) - t(full)} height={high} fill="var(--paper)" />
+          <rect
+            x={x + t(full)}
+            y={Y - high / 2}
+            width={t(last) - t(full)}
+            height={high}
+            fill="url(#limited)"
+            stroke={ink}
+          />
         </g>
       )}
-      {full > 0 && <rect x={x} y={Y - 7} width={t(full)} height={14} fill={ink} />}
+      {full > 0 && <rect x={x} y={Y - high / 2} width={t(full)} height={high} fill={ink} />}
+      {ceiling !== null && ceiling < x + width && (
+        <path
+          d={`M${ceiling},${Y - 13}v26m0,-22 5,-4m-5,10 5,-4m-5,10 5,-4m-5,10 5,-4`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={1.4}
+        />
+      )}
       {b.own && (
         <text className="m" x={x + width + 3} y={Y + 4} fontSize={11.5} fontWeight={700} fill="var(--accent)">
           own

@@ -2,6 +2,7 @@ import { ReadingField } from "../../../parts/ReadingField";
 import type { Gate } from "../../../api/types";
 import { EnergyLines, GATE_ROW } from "../../../drawing/EnergyLines";
 import { rounded, unitWord } from "../../../text/numbers";
+import { Meetings } from "../../../parts/Meetings";
 import { Sentence } from "../../../parts/States";
 import { useFocus } from "../../../parts/useFocus";
 import { useDraft } from "../../../parts/useDraft";
@@ -54,6 +55,7 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
         />
       </section>
       <aside className="border-l-[1.5px] border-ink bg-card px-6 pt-3 pb-5 max-[1000px]:border-t max-[1000px]:border-l-0">
+        <Meetings meetings={now.meetings} narrow />
         <Fluids fluids={now.fluids} />
         <div className="flex flex-col gap-2.5 pt-4">
           {confirmations.map((g) => (

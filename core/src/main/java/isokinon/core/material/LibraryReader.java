@@ -11,6 +11,7 @@ import java.io.Reader;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -128,13 +129,18 @@ public final class LibraryReader {
     List<Material> materials =
         reader.both("materials", shipped, own, r -> reader.material(r), Material::code);
     List<Fluid> fluids = reader.both("fluids", shipped, own, r -> reader.fluid(r), Fluid::code);
-    MaterialLibrary names = new MaterialLibrary(materials, fluids, List.of(), List.of());
+    FluidFacts facts =
+        FluidFactsReader.read(
+            shipped,
+            new MaterialLibrary(materials, fluids, List.of(), List.of(), FluidFacts.NONE),
+            reader.faults);
+    MaterialLibrary names = new MaterialLibrary(materials, fluids, List.of(), List.of(), facts);
     List<Resistance> rows =
         new ArrayList<>(
             reader.table(
                 "resistance",
                 shipped.open("resistance"),
-                r -> resistance(r, names, false),
+                apart(r -> resistance(r, names, false)),
                 Resistance::key));
     if (own.containsKey("resistance")) {
       rows.addAll(
@@ -154,7 +160,23 @@ public final class LibraryReader {
     if (!reader.faults.isEmpty()) {
       throw new InvalidLibrary(reader.faults);
     }
-    return new MaterialLibrary(materials, fluids, rows, lives);
+    return new MaterialLibrary(materials, fluids, rows, lives, facts);
+  }
+
+  /** Refuses a band that overlaps one before it of the same pair; they may meet at one strength. */
+  private static Function<CsvRow, Resistance> apart(Function<CsvRow, Resistance> read) {
+    Map<String, List<Resistance>> before = new HashMap<>();
+    return row -> {
+      Resistance r = read.apply(row);
+      List<Resistance> pair =
+          before.computeIfAbsent(r.fluid() + "|" + r.material(), k -> new ArrayList<>());
+      if (pair.stream().anyMatch(o -> r.fromPct() < o.toPct() && o.fromPct() < r.toPct())) {
+        throw new IllegalArgumentException(
+            "its band overlaps another of " + r.fluid() + " and " + r.material());
+      }
+      pair.add(r);
+      return r;
+    };
   }
 
   /** The columns of a table, in the order in which it is written. */
@@ -257,6 +279,17 @@ public final class LibraryReader {
       throw new IllegalArgumentException(
           "limited_c is above the service range of " + material.code() + ", " + material.maxC());
     }
+    names
+        .ceiling(names.fluid(fluid).get().code(), from)
+        .filter(c -> limited.orElse(-300.0) > c.maxC())
+        .ifPresent(
+            c -> {
+              throw new IllegalArgumentException(
+                  "limited_c is over "
+                      + c.maxC()
+                      + ", above which the fluid "
+                      + c.because().words());
+            });
     return new Resistance(
         names.fluid(fluid).get().code(),
         from,
@@ -269,6 +302,7 @@ public final class LibraryReader {
         row.get("source"),
         row.date("date").toString(),
         row.get("note"),
+        row.get("known").isEmpty() ? Knowledge.USUAL : row.code(Knowledge.class, "known"),
         own);
   }
 

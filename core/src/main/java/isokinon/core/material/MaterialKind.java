@@ -9,5 +9,13 @@ public enum MaterialKind implements Code {
   METAL,
   CERAMIC,
   COATING,
-  MAGNET
+  MAGNET;
+
+  /**
+   * Whether it gives out at a threshold: a metal pits or does not, where a polymer ages faster with
+   * every degree.
+   */
+  public boolean thresholds() {
+    return this == METAL || this == COATING;
+  }
 }

@@ -35,13 +35,16 @@ public final class MaterialLibrary {
   private final Map<String, String> fluidWords = new HashMap<>();
   private final Map<String, Map<String, List<Resistance>>> rows = new HashMap<>();
   private final Map<String, BaseLife> lives = new HashMap<>();
+  private final FluidFacts facts;
 
   /** Later entries stand over earlier ones of the same name, except resistance rows, which stay. */
   MaterialLibrary(
       List<Material> materials,
       List<Fluid> fluids,
       List<Resistance> resistances,
-      List<BaseLife> lives) {
+      List<BaseLife> lives,
+      FluidFacts facts) {
+    this.facts = facts;
     materials.forEach(m -> this.materials.put(m.code(), m));
     for (Fluid f : fluids) {
       this.fluids.put(f.code(), f);
@@ -96,6 +99,62 @@ public final class MaterialLibrary {
   /** Whether any material is used in {@code role}. */
   public boolean knowsRole(String role) {
     return materials.values().stream().anyMatch(m -> m.roles().contains(role));
+  }
+
+  /** All ceilings of a fluid, by strength. */
+  public List<Ceiling> ceilings(String fluid) {
+    return facts.ceilings().stream()
+        .filter(c -> c.fluid().equals(fluid))
+        .sorted(Comparator.comparingDouble(Ceiling::fromPct))
+        .toList();
+  }
+
+  /** The temperature a fluid of this strength does not go beyond; empty where none is known. */
+  public Optional<Ceiling> ceiling(String fluid, double pct) {
+    return ceilings(fluid).stream()
+        .filter(c -> c.holds(pct))
+        .min(Comparator.comparingDouble(Ceiling::maxC));
+  }
+
+  /** Why two fluids of these strengths must not meet, the worst first; empty where they may. */
+  public List<Meeting> meetings(String one, double onePct, String other, double otherPct) {
+    return facts.meetings().stream()
+        .filter(
+            m ->
+                between(m.one(), one, onePct, m.other(), other, otherPct)
+                    || between(m.other(), one, onePct, m.one(), other, otherPct))
+        .sorted(Comparator.comparing(Meeting::gives))
+        .toList();
+  }
+
+  private boolean between(
+      Meeting.Group a, String one, double onePct, Meeting.Group b, String other, double otherPct) {
+    return inGroup(a, one, onePct) && inGroup(b, other, otherPct);
+  }
+
+  /** Whether a fluid of this strength belongs to a group. */
+  public boolean inGroup(Meeting.Group group, String fluid, double pct) {
+    return facts.inGroup(group.id(), fluid, pct);
+  }
+
+  /** Every pair of groups that a fluid of this strength takes part in, the worst first. */
+  public List<Meeting> meetingsOf(String fluid, double pct) {
+    return facts.meetings().stream()
+        .filter(m -> inGroup(m.one(), fluid, pct) || inGroup(m.other(), fluid, pct))
+        .sorted(Comparator.comparing(Meeting::gives))
+        .toList();
+  }
+
+  /** Whether a fluid passes through PTFE to what lies behind it. */
+  public boolean permeates(String fluid) {
+    return facts.permeating().contains(fluid);
+  }
+
+  /** Density of a fluid at a strength in % and a temperature in °C, kg/m³; empty where unknown. */
+  public Optional<Double> density(String fluid, double pct, double temperatureC) {
+    Optional<Double> byCurve =
+        Optional.ofNullable(facts.densities().get(fluid)).map(c -> c.at(pct, temperatureC));
+    return byCurve.or(() -> fluid(fluid).flatMap(f -> f.densityAt(pct)));
   }
 
   /** All rows of a pair, shipped and own, by concentration. */

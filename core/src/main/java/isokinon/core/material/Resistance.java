@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param source where the figures come from, or that they are starting values
  * @param date day the row was written, ISO 8601
  * @param note a sentence; may be empty
+ * @param known how well it is known
  * @param own whether the shop wrote it; an own row counts before every shipped one
  */
 public record Resistance(
@@ -30,7 +31,11 @@ public record Resistance(
     String source,
     String date,
     String note,
+    Knowledge known,
     boolean own) {
+
+  /** What is left of a life where a fluid shortens it from the first degree (shop rule). */
+  private static final double FROM_THE_FIRST_DEGREE = 0.3;
 
   /** Which band of which pair it is. */
   public BandKey key() {
@@ -44,13 +49,14 @@ public record Resistance(
 
   /**
    * Life factor at a temperature: 1 up to full, halved for each 10 K above it up to limited, 0
-   * beyond.
+   * beyond. Where only limited is given, life is shortened from the first degree.
    */
   public double factorAt(double temperatureC) {
     if (limitedC.isEmpty() || temperatureC > limitedC.get()) {
       return 0;
     }
-    double full = fullC.orElse(-273.15);
-    return temperatureC <= full ? 1 : Math.pow(2, -(temperatureC - full) / 10);
+    return fullC
+        .map(full -> temperatureC <= full ? 1 : Math.pow(2, -(temperatureC - full) / 10))
+        .orElse(FROM_THE_FIRST_DEGREE);
   }
 }

@@ -3,6 +3,7 @@ package isokinon.core.wetend;
 import isokinon.core.life.Weibull;
 import isokinon.core.life.WeibullPosterior;
 import isokinon.core.life.WeibullPosterior.Evidence;
+import isokinon.core.material.Knowledge;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary.BaseLife;
 import isokinon.core.renewal.RenewalCost;
@@ -132,13 +133,12 @@ public final class KitRanking {
   }
 
   /** What the library expects of a part that the kit renews, and the runs that bear on it. */
-  private record Expected(String role, double shape, double mean, Optional<Evidence> evidence) {
+  private record Expected(
+      String role, double shape, double mean, Knowledge known, Optional<Evidence> evidence) {
 
     WeibullPosterior posterior() {
       return WeibullPosterior.of(
-          mean,
-          WeibullPosterior.LIBRARY_STRENGTH,
-          evidence.orElseGet(() -> Evidence.of(shape, List.of())));
+          mean, known.failures(), evidence.orElseGet(() -> Evidence.of(shape, List.of())));
     }
 
     /** With no runs the library's mean is the mean. */
@@ -161,6 +161,7 @@ public final class KitRanking {
                         part.role(),
                         b.shape(),
                         b.hours() * factor.get(),
+                        part.rating().known(),
                         part.role().equals(c.lead()) ? c.evidence() : Optional.empty())));
       }
     }

@@ -1,6 +1,8 @@
 package isokinon.core.wetend;
 
+import isokinon.core.material.Ceiling;
 import isokinon.core.material.Effect;
+import isokinon.core.material.Knowledge;
 import isokinon.core.value.Code;
 import java.util.Comparator;
 import java.util.List;
@@ -67,6 +69,8 @@ public record Rating(
    * @param limitedC limited life up to here; empty where never or unknown
    * @param effect what the attack looks like; empty where none is known
    * @param own whether the row is the shop's own
+   * @param known how well the row is known; empty where there is none
+   * @param ceiling the temperature the fluid itself does not go beyond; empty where none is known
    * @param verdict in this fluid alone
    * @param factor life factor in this fluid alone, 0 when unsuited or unknown
    */
@@ -81,6 +85,8 @@ public record Rating(
       Optional<Double> limitedC,
       Optional<Effect> effect,
       boolean own,
+      Optional<Knowledge> known,
+      Optional<Ceiling> ceiling,
       Verdict verdict,
       double factor) {
 
@@ -92,6 +98,14 @@ public record Rating(
     /** One sentence: what decides in this fluid. */
     public String reason() {
       String t = Say.number(temperatureC);
+      if (ceiling.filter(c -> temperatureC > c.maxC()).isPresent()) {
+        return Say.of(
+            "%s of %s %% %s above %s °C: nothing is pumped hotter.",
+            fluidName,
+            Say.number(concentrationPct),
+            ceiling.get().because().words(),
+            Say.number(ceiling.get().maxC()));
+      }
       if (temperatureC > serviceMaxC || temperatureC < serviceMinC) {
         return Say.of(
             "%s at %s °C is outside its service range, %s to %s °C.",
@@ -109,17 +123,27 @@ public record Rating(
                     "%s at %s °C is %s K past its last limit: %s it.",
                     fluidName, t, Say.number(temperatureC - limitedC.get()), word);
         case LIMITED ->
-            Say.of(
-                "%s runs %s K into limited life%s.",
-                fluidName,
-                Say.number(temperatureC - fullC.orElse(temperatureC)),
-                effect.map(e -> ", " + e.code() + " it").orElse(""));
+            fullC.isEmpty()
+                ? Say.of("%s shortens its life from the first degree: %s it.", fluidName, word)
+                : Say.of(
+                    "%s runs %s K into limited life%s.",
+                    fluidName,
+                    Say.number(temperatureC - fullC.orElse(temperatureC)),
+                    effect.map(e -> ", " + e.code() + " it").orElse(""));
         case SUITED ->
             Say.of(
                 "%s is nearest, %s K to spare.",
                 fluidName, Say.number(fullC.orElse(temperatureC) - temperatureC));
       };
     }
+  }
+
+  /** How well the least known of its rows is known; usual where no fluid touches it. */
+  public Knowledge known() {
+    return bars.stream()
+        .flatMap(b -> b.known().stream())
+        .reduce(Knowledge::and)
+        .orElse(Knowledge.USUAL);
   }
 
   /** What came nearest to limiting it; empty only for a part no fluid touches. */

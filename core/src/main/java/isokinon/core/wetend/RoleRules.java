@@ -42,6 +42,13 @@ final class RoleRules {
   private static final Set<String> HOLDS_CHARGE =
       Set.of(Roles.BODY, Roles.SHELL, Roles.SEAT, "plate");
 
+  /** Up to here a plastic body keeps its bolts tight, °C: starting values. */
+  private static final Map<String, Double> LOADED_C =
+      Map.of("PP", 80.0, "PVDF", 105.0, "PE-UHMW", 60.0);
+
+  private static final Set<String> CLOSE_FIT =
+      Set.of(Roles.ROTOR, Roles.BALL, Roles.BUSHING, Roles.SHAFT_SEAL);
+
   private RoleRules() {}
 
   static List<Rule> of(String role, Material m, Duty duty, MaterialLibrary library) {
@@ -59,8 +66,18 @@ final class RoleRules {
                         Say.of(
                             "At %s °C around it, it is below its service range, %s °C.",
                             Say.number(a), Say.number(m.minC())))));
-    if (HOLDS_CHARGE.contains(role) && !m.conducts().orElse(true)) {
-      charge(rules, role, duty, library);
+    if (HOLDS_CHARGE.contains(role)) {
+      if (m.conducts().isEmpty()) {
+        unknownCharge(rules, duty);
+      } else if (!m.conducts().get()) {
+        charge(rules, role, duty, library);
+      }
+    }
+    if (CLOSE_FIT.contains(role) && m.kind().thresholds()) {
+      closeFit(rules, m, duty, library);
+    }
+    if (role.equals(Roles.BODY)) {
+      loaded(rules, m, duty);
     }
     switch (role) {
       case Roles.TUBE, Roles.HOSE -> pressure(rules, m, c);
@@ -112,6 +129,55 @@ final class RoleRules {
 
   private static String lower(String words) {
     return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+  }
+
+  /** A bolted body under pressure carries less heat than a data sheet says of its resin. */
+  private static void loaded(List<Rule> rules, Material m, Duty duty) {
+    double hottest =
+        duty.exposures().stream().mapToDouble(Duty.Exposure::temperatureC).max().orElse(20);
+    Optional.ofNullable(LOADED_C.get(m.code()))
+        .filter(most -> hottest > most)
+        .ifPresent(
+            most ->
+                rules.add(
+                    limited(
+                        Say.of(
+                            "Over %s °C a bolted body of it creeps under its pressure.",
+                            Say.number(most)))));
+  }
+
+  /**
+   * A close fit is spoilt by what a body does not mind: from halfway between full and limited a
+   * metal or a coating is not fitted there.
+   */
+  private static void closeFit(List<Rule> rules, Material m, Duty duty, MaterialLibrary library) {
+    for (Duty.Exposure e : duty.exposures()) {
+      String fluid = library.fluid(e.fluid()).map(Fluid::code).orElse(e.fluid());
+      library
+          .resistance(fluid, e.concentrationPct(), m.code(), e.temperatureC())
+          .filter(r -> r.fullC().isPresent() && r.limitedC().isPresent())
+          .filter(r -> e.temperatureC() > (r.fullC().get() + r.limitedC().get()) / 2)
+          .ifPresent(
+              r ->
+                  rules.add(
+                      unsuited(
+                          library.fluid(fluid).map(Fluid::name).orElse(fluid)
+                              + " may roughen it: a close fit does not stand that.")));
+    }
+  }
+
+  /** Nobody knows whether it leads charge away: where that matters, nothing is promised. */
+  private static void unknownCharge(List<Rule> rules, Duty duty) {
+    duty.conditions()
+        .zone()
+        .filter(z -> z != Zone.NONE)
+        .ifPresent(
+            z ->
+                rules.add(
+                    new Rule(
+                        Verdict.UNKNOWN,
+                        1,
+                        "Nobody here knows whether it leads static away: ask its maker.")));
   }
 
   /** A part that holds its charge where that can set something off. */
@@ -184,7 +250,10 @@ final class RoleRules {
                             e ->
                                 library
                                     .fluid(e.fluid())
-                                    .flatMap(f -> f.densityAt(e.concentrationPct()))))
+                                    .flatMap(
+                                        f ->
+                                            library.density(
+                                                f.code(), e.concentrationPct(), e.usualC()))))
             .orElse(0.0);
     double viscosity = duty.conditions().viscosityMpas().orElse(Double.NaN);
     if (ball.get() <= fluid * SINKS) {

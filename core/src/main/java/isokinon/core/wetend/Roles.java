@@ -17,6 +17,7 @@ public final class Roles {
   public static final String MAGNET = "magnet";
   public static final String ROTOR = "rotor";
   public static final String SEAT = "seat";
+  public static final String SHAFT_SEAL = "shaft-seal";
   public static final String SHELL = "shell";
   public static final String STATOR = "stator";
   public static final String TUBE = "tube";
@@ -29,7 +30,7 @@ public final class Roles {
           Family.LINEAR_DIAPHRAGM, List.of(DIAPHRAGM, BODY),
           Family.OIL_DIAPHRAGM, List.of(DIAPHRAGM, BALL, SEAT, "o-ring", BODY),
           Family.PERISTALTIC, List.of(TUBE, HOSE),
-          Family.PROGRESSING_CAVITY, List.of(STATOR, ROTOR, "boot", "shaft-seal", "o-ring", BODY),
+          Family.PROGRESSING_CAVITY, List.of(STATOR, ROTOR, "boot", SHAFT_SEAL, "o-ring", BODY),
           Family.MAGNETIC_DRIVE, List.of(BUSHING, SHELL, "o-ring", MAGNET, BODY),
           Family.ROTARY_LOBE, List.of("lobe-seal", "o-ring", BODY),
           Family.MIXER_DRIVE, List.of(BUSHING, "o-ring", BODY));

@@ -1,5 +1,6 @@
 package isokinon.core.wetend;
 
+import isokinon.core.material.Ceiling;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
@@ -18,11 +19,12 @@ import java.util.Optional;
  *
  * <p>In one fluid the life factor is 1 up to the full temperature, halves for each 10 K above it up
  * to the limited one (the usual rule for polymer ageing), and is nothing beyond. The highest
- * temperature decides whether a material may go in, the usual one how long it lasts. Several
- * fluids: a material unsuited in any, however short its share, is unsuited; else damage adds
- * linearly (Miner), 1/f = Σ share/f. The material's service range, abrasion and suction lift count
- * besides, and for a part in its role the rules of {@link RoleRules}. Where the library has no row
- * the verdict is unknown, never guessed.
+ * temperature decides whether a material may go in, the usual one how long it lasts. A metal does
+ * not age so: between full and limited it may pit, or never does, and no life is halved. Beyond the
+ * fluid's own ceiling nothing is suited. Several fluids: a material unsuited in any, however short
+ * its share, is unsuited; else damage adds linearly (Miner), 1/f = Σ share/f. The material's
+ * service range, abrasion and suction lift count besides, and for a part in its role the rules of
+ * {@link RoleRules}. Where the library has no row the verdict is unknown, never guessed.
  */
 public final class WetEndRater {
 
@@ -62,7 +64,37 @@ public final class WetEndRater {
   public Rating rate(Duty duty, Material material, String role) {
     return Roles.wetted(role)
         ? rate(duty, material, RoleRules.of(role, material, duty, library))
-        : dry(duty, material);
+        : behind(role, duty, material);
+  }
+
+  /**
+   * A part no fluid touches while the pump is whole. Some fluids pass through PTFE all the same: in
+   * those a backup is limited at best, and by its own row.
+   */
+  private Rating behind(String role, Duty duty, Material material) {
+    Rating dry = dry(duty, material);
+    if (!role.equals(Roles.BACKUP)) {
+      return dry;
+    }
+    Verdict verdict = dry.verdict();
+    List<Rule> rules = new ArrayList<>(dry.rules());
+    for (Duty.Exposure e : duty.exposures()) {
+      Bar bar = bar(e, material);
+      if (library.permeates(bar.fluid())) {
+        Verdict through = bar.verdict().and(Verdict.LIMITED);
+        verdict = verdict.and(through);
+        rules.add(
+            0,
+            new Rule(through, 1, Say.of("%s passes through the PTFE before it.", bar.fluidName())));
+      }
+    }
+    return new Rating(
+        material.code(),
+        verdict,
+        verdict.fits() ? dry.factor() : Optional.empty(),
+        dry.marginK(),
+        List.of(),
+        rules);
   }
 
   /**
@@ -178,7 +210,12 @@ public final class WetEndRater {
       double atHighest = found.get().factorAt(t);
       verdict =
           atHighest == 0 ? Verdict.UNSUITED : atHighest < 1 ? Verdict.LIMITED : Verdict.SUITED;
-      factor = atHighest == 0 ? 0 : found.get().factorAt(Math.max(e.usualC(), m.minC()));
+      factor = atHighest == 0 ? 0 : life(found.get(), m, Math.max(e.usualC(), m.minC()));
+    }
+    Optional<Ceiling> ceiling = library.ceiling(fluid, e.concentrationPct());
+    if (ceiling.filter(c -> t > c.maxC()).isPresent()) {
+      verdict = Verdict.UNSUITED;
+      factor = 0;
     }
     return new Bar(
         fluid,
@@ -191,8 +228,14 @@ public final class WetEndRater {
         limited,
         found.flatMap(Resistance::effect),
         found.map(Resistance::own).orElse(false),
+        found.map(Resistance::known),
+        ceiling,
         verdict,
         factor);
+  }
+
+  private static double life(Resistance row, Material m, double temperatureC) {
+    return m.kind().thresholds() ? 1 : row.factorAt(temperatureC);
   }
 
   private static Optional<Double> margin(List<Bar> bars) {

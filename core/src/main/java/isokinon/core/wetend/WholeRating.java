@@ -1,5 +1,6 @@
 package isokinon.core.wetend;
 
+import isokinon.core.material.Knowledge;
 import isokinon.core.wetend.Rating.LimitedBy;
 import isokinon.core.wetend.Rating.Verdict;
 import java.util.ArrayList;
@@ -50,6 +51,15 @@ public record WholeRating(
             .orElse("Nothing is known of its parts."),
         List.copyOf(parts),
         List.copyOf(pairs));
+  }
+
+  /** How well the least known of its wetted parts is known. */
+  public Knowledge known() {
+    return parts.stream()
+        .filter(p -> Roles.wetted(p.role()))
+        .map(p -> p.rating().known())
+        .reduce(Knowledge::and)
+        .orElse(Knowledge.USUAL);
   }
 
   /** The rating of the part in this role; empty where the wet end has none. */

@@ -22,13 +22,24 @@ class MaterialLibraryTest {
               + "NBR,Nitrile,elastomer,diaphragm;ball,-20,100,70,1.0,0.8,5,B,1200,1.6e-4,yes,,\n",
           "fluids",
           "fluid,name,aliases,hurts,wear,spilt,flash_c,density,density_pct\n"
-              + "acid,Acid,sour water;vinegar,burns,Goggles,Flush.,,1050,20\n",
+              + "acid,Acid,sour water;vinegar,burns,Goggles,Flush.,,1050,20\n"
+              + "water,Water,,hot water scalds,Goggles,Mop up.,,1000,100\n",
           "resistance",
           "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n"
               + "acid,0,20,NBR,60,80,swells,b,s,2026-01-01,\n"
               + "acid,50,90,NBR,20,30,softens,b,s,2026-01-01,\n",
           "base-life",
-          "role,material,hours,shape\ndiaphragm,NBR,4500,2.5\n");
+          "role,material,hours,shape\ndiaphragm,NBR,4500,2.5\n",
+          "ceilings",
+          "fluid,from_pct,to_pct,max_c,because\nacid,0,50,90,gases\nacid,50,90,60,boils\n",
+          "groups",
+          "group,title,fluids\nsour,Acid,acid@10\nwet,Water,water\n",
+          "meetings",
+          "one,other,gives,happens,apart\nsour,wet,boiling,It spits.,Drain first.\n",
+          "densities",
+          "fluid,pct,c,density\nacid,0,20,1000\nacid,40,20,1200\nacid,40,60,1100\n",
+          "permeating",
+          "fluid\nacid\n");
 
   private static MaterialLibrary read(Map<String, String> tables) throws Exception {
     return LibraryReader.read(name -> new StringReader(tables.get(name)));
@@ -81,6 +92,16 @@ class MaterialLibraryTest {
         "resistance|acid,0|treacle,0|unknown fluid",
         "resistance|NBR,60|FFKM,60|unknown material",
         "resistance|60,80|60,140|above the service range",
+        "resistance|60,80|60,95|above which the fluid gives off its gas",
+        "resistance|acid,50|acid,10|its band overlaps another of acid and NBR",
+        "ceilings|50,90,60|40,90,60|its band overlaps another of acid",
+        "ceilings|gases|melts|melts",
+        "groups|acid@10|treacle@10|unknown fluid treacle",
+        "meetings|It spits.|''|happens is empty",
+        "meetings|Drain first.|''|apart is empty",
+        "meetings|sour,wet|sour,sour|the same group",
+        "meetings|sour,wet|sour,dry|no group of fluids",
+        "densities|1200|heavy|density",
         "base-life|NBR,4500|XYZ,4500|unknown material XYZ",
         "base-life|4500|-1|hours",
       })
@@ -98,6 +119,83 @@ class MaterialLibraryTest {
         .hasMessageContaining("materials")
         .hasMessageContaining("resistance")
         .hasMessageContaining("line 2");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0, 20, 1000",
+    "20, 20, 1100",
+    "40, 20, 1200",
+    "90, 20, 1200",
+    "40, 40, 1150",
+    "40, 90, 1100",
+    "20, 10, 1100",
+  })
+  void densityIsACurveOfPoints(double pct, double c, double kgM3) throws Exception {
+    assertThat(read(TABLES).density("acid", pct, c)).contains(kgM3);
+    assertThat(read(TABLES).density("water", pct, c)).contains(1000.0);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"20, 90", "50, 60", "80, 60"})
+  void theLowerOfTwoCeilingsCountsWhereTheyMeet(double pct, double maxC) throws Exception {
+    assertThat(read(TABLES).ceiling("acid", pct)).map(Ceiling::maxC).contains(maxC);
+    assertThat(read(TABLES).ceiling("water", pct)).isEmpty();
+  }
+
+  @Test
+  void twoFluidsMeetWhicheverIsNamedFirstFromTheStrengthOfTheirGroupOn() throws Exception {
+    MaterialLibrary library = read(TABLES);
+    assertThat(library.meetings("acid", 10, "water", 100)).hasSize(1);
+    assertThat(library.meetings("water", 100, "acid", 30)).hasSize(1);
+    assertThat(library.meetings("acid", 9, "water", 100)).isEmpty();
+    assertThat(library.meetings("acid", 30, "acid", 30)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "sulphuric-acid, 96, 20, 1836",
+    "sulphuric-acid, 63, 20, 1530",
+    "phosphoric-acid, 85, 20, 1689",
+    "ethanol, 10, 20, 983.5",
+  })
+  void theShippedCurvesHoldTheWorkedFigures(String fluid, double pct, double c, double kgM3) {
+    assertThat(ShippedLibrary.read().density(fluid, pct, c)).contains(kgM3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "sodium-hypochlorite, 12, hydrochloric-acid, 10, POISON_GAS",
+    "sodium-hypochlorite, 12, citric-acid, 5, POISON_GAS",
+    "sodium-hypochlorite, 12, ammonia-solution, 5, POISON_GAS",
+    "sodium-hypochlorite, 12, sodium-bisulphite, 38, POISON_GAS",
+    "hydrogen-peroxide, 35, caustic-soda, 2, BURST",
+    "hydrogen-peroxide, 35, acetone, 100, EXPLOSION",
+    "peracetic-acid, 15, caustic-soda, 10, BURST",
+    "nitric-acid, 53, ethanol, 96, EXPLOSION",
+    "nitric-acid, 53, sodium-bisulphite, 38, POISON_GAS",
+    "sulphuric-acid, 96, water, 100, BOILING",
+    "sulphuric-acid, 30, caustic-soda, 30, BOILING",
+    "caustic-soda, 30, dichloromethane, 100, EXPLOSION",
+    "acetic-acid, 60, sodium-bisulphite, 38, POISON_GAS",
+  })
+  void whatMustNotMeet(String one, double onePct, String other, double otherPct, Meeting.Danger d) {
+    MaterialLibrary library = ShippedLibrary.read();
+    assertThat(library.meetings(one, onePct, other, otherPct).get(0).gives()).isEqualTo(d);
+    assertThat(library.meetings(other, otherPct, one, onePct).get(0).gives()).isEqualTo(d);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "caustic-soda, 2, scour-liquor, 100",
+    "sulphuric-acid, 10, water, 100",
+    "ethanol, 50, water, 100",
+    "caustic-soda, 2, water, 100",
+    "nitric-acid, 1, caustic-soda, 2",
+    "acetic-acid, 60, water, 100",
+  })
+  void whatMayMeet(String one, double onePct, String other, double otherPct) {
+    assertThat(ShippedLibrary.read().meetings(one, onePct, other, otherPct)).isEmpty();
   }
 
   @Test

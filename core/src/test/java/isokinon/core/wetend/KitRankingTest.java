@@ -95,8 +95,8 @@ class KitRankingTest {
     assertThat(one(kit("CSM", 148, 0, List.of())).life().orElseThrow().role())
         .isEqualTo("diaphragm");
     Duty rough = new Duty(List.of(new Exposure("water", 100, 20, 1)), Abrasion.NONE, 0);
-    Candidate tpv = kit("TPV", 100, 0, List.of(new Run(30_000, false), new Run(30_000, false)));
-    assertThat(RANKING.rank(rough, List.of(tpv), MONEY).get(0).life().orElseThrow().role())
+    Candidate epdm = kit("EPDM", 100, 0, List.of(new Run(30_000, false), new Run(30_000, false)));
+    assertThat(RANKING.rank(rough, List.of(epdm), MONEY).get(0).life().orElseThrow().role())
         .isEqualTo("ball");
   }
 

@@ -3,6 +3,7 @@ package isokinon.core.wetend;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isokinon.core.material.Effect;
+import isokinon.core.material.Knowledge;
 import isokinon.core.material.Resistance;
 import isokinon.core.wetend.PairEvidence.Contradiction;
 import isokinon.core.wetend.PairEvidence.Kind;
@@ -29,6 +30,7 @@ class PairEvidenceTest {
         "s",
         "2026-01-01",
         "",
+        Knowledge.USUAL,
         false);
   }
 

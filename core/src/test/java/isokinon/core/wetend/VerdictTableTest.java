@@ -2,6 +2,7 @@ package isokinon.core.wetend;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.material.Ceiling;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
@@ -81,7 +82,12 @@ class VerdictTableTest {
       @ForAll @IntRange(min = -10, max = 90) int t) {
     Resistance shipped = LIBRARY.rows().get(which);
     Material m = LIBRARY.material(shipped.material()).orElseThrow();
-    double limited = Math.min(m.maxC(), full + more);
+    double ceiling =
+        LIBRARY
+            .ceiling(shipped.fluid(), shipped.fromPct())
+            .map(Ceiling::maxC)
+            .orElse(Double.POSITIVE_INFINITY);
+    double limited = Math.min(ceiling, Math.min(m.maxC(), full + more));
     double most = Math.min(full, limited);
     String own =
         String.join(

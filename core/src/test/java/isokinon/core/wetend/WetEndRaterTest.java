@@ -107,8 +107,8 @@ class WetEndRaterTest {
   @Test
   void damageAddsLinearlyOverTheShares() {
     Material m = LIBRARY.material("TPC-ET").orElseThrow();
-    Rating hot = RATER.rate(duty(in("caustic-soda", 2, 75, 1)), m);
-    Rating mixed = RATER.rate(duty(in("water", 100, 20, 0.8), in("caustic-soda", 2, 75, 0.2)), m);
+    Rating hot = RATER.rate(duty(in("caustic-soda", 2, 45, 1)), m);
+    Rating mixed = RATER.rate(duty(in("water", 100, 20, 0.8), in("caustic-soda", 2, 45, 0.2)), m);
     double f = hot.factor().orElseThrow();
     assertThat(mixed.factor().orElseThrow()).isCloseTo(1 / (0.8 + 0.2 / f), within(1e-12));
   }

@@ -103,14 +103,14 @@ class WholeWetEndTest {
   void aShortRinseThatFloatsABallOnlyWetsIt() {
     Duty rinsed =
         duty(new Exposure("water", 100, 20, 0.95), new Exposure("caustic-soda", 30, 30, 0.05));
-    assertThat(rate(rinsed, "TPV", "ball").verdict()).isEqualTo(Verdict.SUITED);
+    assertThat(rate(rinsed, "EPDM", "ball").verdict()).isEqualTo(Verdict.SUITED);
   }
 
   @Test
   void oneOfBallAndSeatIsSoft() {
     assertThat(whole(duty(WATER), "ball", "1.4404", "seat", "1.4404").because())
         .contains("never quite shuts");
-    assertThat(whole(duty(WATER), "ball", "TPV", "seat", "TPV").because()).contains("sticks");
+    assertThat(whole(duty(WATER), "ball", "EPDM", "seat", "TPV").because()).contains("sticks");
     assertThat(whole(duty(WATER), "ball", "NBR", "seat", "PP").verdict()).isEqualTo(Verdict.SUITED);
   }
 
@@ -183,10 +183,85 @@ class WholeWetEndTest {
 
   @Test
   void aPartThatStaysDryIsJudgedByHeatAlone() {
-    Duty acid = duty(new Exposure("nitric-acid", 53, 25, 1));
-    assertThat(rate(acid, "NBR", "backup").verdict()).isEqualTo(Verdict.SUITED);
+    Duty caustic = duty(new Exposure("caustic-soda", 47, 60, 1));
+    assertThat(rate(caustic, "NBR", "backup").verdict()).isEqualTo(Verdict.SUITED);
     assertThat(rate(duty(new Exposure("water", 100, 125, 1)), "NdFeB", "magnet").verdict())
         .isEqualTo(Verdict.UNSUITED);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "nitric-acid, 53, 25, NBR, UNSUITED",
+    "hydrochloric-acid, 33, 20, NBR, UNSUITED",
+    "ammonia-solution, 25, 20, EPDM, LIMITED",
+    "dichloromethane, 100, 20, NBR, UNSUITED",
+    "caustic-soda, 30, 20, NBR, SUITED",
+    "water, 100, 20, EPDM, SUITED",
+  })
+  void behindPtfeABackupIsLimitedAtBestInWhatPassesThrough(
+      String fluid, double pct, double c, String backup, Verdict verdict) {
+    assertThat(rate(duty(new Exposure(fluid, pct, c, 1)), backup, "backup").verdict())
+        .isEqualTo(verdict);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "peracetic-acid, 15, 46, PTFE, heats itself up",
+    "sodium-hypochlorite, 12, 41, PVDF, gives off its gas",
+    "ammonia-solution, 25, 40, EPDM, boils",
+    "hydrogen-peroxide, 50, 45, 1.4404, heats itself up",
+  })
+  void nothingIsSuitedBeyondTheCeilingOfTheFluid(
+      String fluid, double pct, double c, String material, String said) {
+    Rating rating = rate(duty(new Exposure(fluid, pct, c, 1)), material, "body");
+    assertThat(rating.verdict()).isEqualTo(Verdict.UNSUITED);
+    assertThat(rating.limitedBy().orElseThrow().reason()).contains(said);
+  }
+
+  @Test
+  void aMetalPitsOrDoesNotWhereARubberAges() {
+    Duty sea = duty(new Exposure("seawater", 3, 20, 1));
+    assertThat(rate(sea, "1.4404", "body").verdict()).isEqualTo(Verdict.LIMITED);
+    assertThat(rate(sea, "1.4404", "body").factor()).contains(1.0);
+    assertThat(rate(sea, "1.4404", "ball").verdict()).isEqualTo(Verdict.UNSUITED);
+    Duty hot = duty(new Exposure("caustic-soda", 2, 45, 1));
+    assertThat(rate(hot, "TPC-ET", "diaphragm").factor().orElseThrow()).isLessThan(0.5);
+  }
+
+  @Test
+  void limitedFromTheFirstDegreeLeavesAFixedShareOfTheLife() {
+    String own = "water,0,100,NBR,,60,softens,seen here,this shop,2026-02-01,";
+    WetEndRater rater = new WetEndRater(ShippedLibrary.with("resistance", own));
+    for (double c : new double[] {1, 20, 60}) {
+      Rating rating = rater.rate(duty(new Exposure("water", 100, c, 1)), material("NBR"));
+      assertThat(rating.verdict()).isEqualTo(Verdict.LIMITED);
+      assertThat(rating.factor()).contains(0.3);
+    }
+    assertThat(rater.rate(duty(new Exposure("water", 100, 61, 1)), material("NBR")).verdict())
+        .isEqualTo(Verdict.UNSUITED);
+  }
+
+  @Test
+  void whatNobodyKnowsToConductIsUnknownInAZoneAndNothingElsewhere() {
+    Duty zone = duty(Conditions.UNKNOWN.withZone(Zone.EXPLOSIVE), WATER);
+    String own = "fog,Fog plastic,plastic,seat,-20,100,,1.0,0.8,5,none,1000,1e-4,,,";
+    MaterialLibrary library = ShippedLibrary.with("materials", own);
+    assertThat(library.material("fog").orElseThrow().conducts()).isEmpty();
+    assertThat(
+            new WetEndRater(library)
+                .rate(zone, library.material("fog").orElseThrow(), "seat")
+                .rules())
+        .anyMatch(r -> r.verdict() == Verdict.UNKNOWN && r.reason().contains("static"));
+    for (String blank : new String[] {"PTFE", "TPV", "TPC-ET"}) {
+      assertThat(rate(zone, blank, "seat").verdict()).as(blank).isEqualTo(Verdict.UNSUITED);
+    }
+  }
+
+  @Test
+  void aBoltedBodyCarriesLessHeatThanItsResin() {
+    Duty hot = duty(new Exposure("water", 100, 85, 1));
+    assertThat(rate(hot, "PP", "body").verdict()).isEqualTo(Verdict.LIMITED);
+    assertThat(rate(hot, "PVDF", "body").verdict()).isEqualTo(Verdict.SUITED);
   }
 
   @ParameterizedTest

@@ -112,7 +112,15 @@ public class PartFacts {
                         .flatMap(
                             e ->
                                 library.materials().fluid(e.fluid()).stream()
-                                    .flatMap(f -> f.densityAt(e.concentrationPct()).stream()))
+                                    .flatMap(
+                                        f ->
+                                            library
+                                                .materials()
+                                                .density(
+                                                    f.code(),
+                                                    e.concentrationPct(),
+                                                    e.temperatureC())
+                                                .stream()))
                         .mapToDouble(Double::doubleValue)
                         .max()
                         .orElse(1000));

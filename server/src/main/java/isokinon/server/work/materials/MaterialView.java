@@ -1,9 +1,11 @@
 package isokinon.server.work.materials;
 
 import isokinon.core.material.Effect;
+import isokinon.core.material.Knowledge;
 import isokinon.core.material.MaterialKind;
 import isokinon.core.stock.ShelfLife;
 import isokinon.core.wetend.PairEvidence.Kind;
+import isokinon.server.work.library.Meetings.ApartView;
 import java.util.List;
 import java.util.Optional;
 
@@ -36,6 +38,7 @@ public final class MaterialView {
    * A row of resistance.
    *
    * @param effect what the attack looks like; empty where none is known
+   * @param known how well it is known
    * @param ownRow number of the shop's own row; empty where the row is a shipped one
    * @param under whether an own row stands over all of its band
    */
@@ -49,6 +52,7 @@ public final class MaterialView {
       String source,
       String date,
       String note,
+      Knowledge known,
       Optional<Long> ownRow,
       boolean under) {}
 
@@ -65,7 +69,16 @@ public final class MaterialView {
       String spilt,
       Optional<Double> flashC,
       Optional<Double> densityKgM3,
+      List<CeilingLine> ceilings,
+      List<ApartView> apart,
       List<PairLine> pairs) {}
+
+  /**
+   * A temperature the fluid itself does not go beyond.
+   *
+   * @param say what it does above, in a sentence
+   */
+  public record CeilingLine(double fromPct, double toPct, double maxC, String say) {}
 
   /**
    * Something seen here of a material in a fluid.

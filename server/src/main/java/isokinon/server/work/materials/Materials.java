@@ -14,7 +14,9 @@ import isokinon.server.db.materials.FindingRow;
 import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.RunRow;
+import isokinon.server.work.library.Meetings;
 import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.materials.MaterialView.CeilingLine;
 import isokinon.server.work.materials.MaterialView.FindingRequest;
 import isokinon.server.work.materials.MaterialView.FluidLine;
 import isokinon.server.work.materials.MaterialView.FluidSheet;
@@ -43,7 +45,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Materials {
 
+  /** A fluid as it comes: its groups are those of its strongest form. */
+  private static final double NEAT_PCT = 100;
+
   private final ShopLibrary library;
+  private final Meetings meetings;
   private final OwnTables own;
   private final MaterialEvidence evidence;
   private final WetEndMapper store;
@@ -53,6 +59,7 @@ public class Materials {
 
   Materials(
       ShopLibrary library,
+      Meetings meetings,
       OwnTables own,
       MaterialEvidence evidence,
       WetEndMapper store,
@@ -60,6 +67,7 @@ public class Materials {
       People people,
       Clock clock) {
     this.library = library;
+    this.meetings = meetings;
     this.own = own;
     this.evidence = evidence;
     this.store = store;
@@ -123,6 +131,17 @@ public class Materials {
         f.spilt(),
         f.flashC(),
         f.densityKgM3(),
+        all.ceilings(f.code()).stream()
+            .map(
+                c ->
+                    new CeilingLine(
+                        c.fromPct(),
+                        c.toPct(),
+                        c.maxC(),
+                        Text.sentence(
+                            c.because().words() + " above " + Text.plain(c.maxC()) + " °C")))
+            .toList(),
+        meetings.against(f.code(), NEAT_PCT),
         all.materials().stream()
             .filter(m -> m.kind() != MaterialKind.MAGNET)
             .map(m -> new PairLine(m.code(), m.name(), lines(all.rows(f.code(), m.code()), bands)))
@@ -234,6 +253,7 @@ public class Materials {
                     r.source(),
                     r.date(),
                     r.note(),
+                    r.known(),
                     Optional.of(r).filter(Resistance::own).map(o -> own.get(o.key())),
                     !r.own()
                         && rows.stream()

@@ -104,6 +104,7 @@ public class BenchViewer {
               stage,
               makeSafe.gates(job.pump(), rebuild),
               makeSafe.fluids(job.pump()),
+              makeSafe.meetings(job.pump()),
               WaysViewer.plan(rebuild));
       case STRIP ->
           new StageView.Strip(

@@ -2,6 +2,7 @@ package isokinon.server.work.stages;
 
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.Reading;
+import isokinon.core.material.FluidsInTurn.Turn;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
@@ -9,6 +10,8 @@ import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpEnergyRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.work.library.Meetings;
+import isokinon.server.work.library.Meetings.MeetingsView;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.StageView.FluidView;
@@ -29,11 +32,13 @@ class MakeSafeViewer {
 
   private final PumpMapper pumps;
   private final ShopLibrary library;
+  private final Meetings meetings;
   private final Clock clock;
 
-  MakeSafeViewer(PumpMapper pumps, ShopLibrary library, Clock clock) {
+  MakeSafeViewer(PumpMapper pumps, ShopLibrary library, Meetings meetings, Clock clock) {
     this.pumps = pumps;
     this.library = library;
+    this.meetings = meetings;
     this.clock = clock;
   }
 
@@ -42,6 +47,14 @@ class MakeSafeViewer {
   /** The fluids a pump saw, and how to dress for them. */
   List<FluidView> fluids(PumpRow pump) {
     return pumps.exposures(pump.tag()).stream().flatMap(e -> fluid(e).stream()).toList();
+  }
+
+  /** Which of its fluids must not meet in it. */
+  MeetingsView meetings(PumpRow pump) {
+    return meetings.of(
+        pumps.exposures(pump.tag()).stream()
+            .map(e -> new Turn(e.fluid(), e.concentrationPct()))
+            .toList());
   }
 
   List<Gate> gates(PumpRow pump, Rebuild rebuild) {

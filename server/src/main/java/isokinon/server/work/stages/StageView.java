@@ -6,6 +6,7 @@ import isokinon.core.sheet.Handling.Answer;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
+import isokinon.server.work.library.Meetings.MeetingsView;
 import isokinon.server.work.shared.StateMark;
 import isokinon.server.work.stores.CoverView;
 import java.util.List;
@@ -37,7 +38,8 @@ public sealed interface StageView {
 
   /** The gate: energies to prove gone, fluids to dress for, what the job will take. */
   @Schema(name = "MakeSafeStage")
-  record MakeSafe(Stage stage, List<Gate> gates, List<FluidView> fluids, PlanView plan)
+  record MakeSafe(
+      Stage stage, List<Gate> gates, List<FluidView> fluids, MeetingsView meetings, PlanView plan)
       implements StageView {}
 
   /** The step in hand on the way in; empty while it is worked out. */

@@ -1,11 +1,13 @@
 package isokinon.server.work.wetends;
 
+import isokinon.core.material.Knowledge;
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.wetend.Rating;
 import isokinon.core.wetend.Sensitivity;
 import isokinon.core.wetend.WayOut;
+import isokinon.server.work.library.Meetings.MeetingsView;
 import isokinon.server.work.pumps.DutyForm;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +28,7 @@ import java.util.Optional;
  * @param turns what would change the choice
  * @param questions facts worth asking for
  * @param ways what to change where nothing fits
+ * @param meetings which of its fluids must not meet
  * @param offer what the duty allows to come down to; empty where there is nothing cheaper
  * @param note what the figures are worth
  */
@@ -46,6 +49,7 @@ public record ChooserView(
     List<TurnView> turns,
     List<QuestionView> questions,
     List<WayOutView> ways,
+    MeetingsView meetings,
     String offer,
     String note) {
 
@@ -64,12 +68,19 @@ public record ChooserView(
       String reason,
       List<RatedBar> bars) {}
 
-  /** A material in one fluid. */
+  /**
+   * A material in one fluid.
+   *
+   * @param known how well the row is known; absent where there is none
+   * @param ceilingC the temperature the fluid itself does not go beyond, degC
+   */
   public record RatedBar(
       String fluid,
       double temperatureC,
       Optional<Double> fullC,
       Optional<Double> limitedC,
+      Optional<Knowledge> known,
+      Optional<Double> ceilingC,
       Rating.Verdict verdict,
       boolean own,
       String reason) {}
@@ -92,6 +103,7 @@ public record ChooserView(
    * @param hardwarePrice pounds for other plates, shaft or rotor
    * @param quantity on the shelf and fit to be used
    * @param leadDays days until it would come
+   * @param known how well the least known of its parts is known in this duty
    * @param runsFailed whether each of this shop's last few runs in this material and duty had
    *     failed, the latest last
    */
@@ -123,6 +135,7 @@ public record ChooserView(
       Optional<LotStatus> status,
       String statusSays,
       int leadDays,
+      Knowledge known,
       List<Boolean> runsFailed,
       String evidence) {}
 

@@ -1,5 +1,7 @@
 package isokinon.server.work.wetends;
 
+import isokinon.core.material.Ceiling;
+import isokinon.core.material.FluidsInTurn.Turn;
 import isokinon.core.material.Material;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.wetend.CandidateId;
@@ -25,6 +27,7 @@ import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.stores.LotRow;
 import isokinon.server.work.library.LotText;
+import isokinon.server.work.library.Meetings;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.DutyForm;
@@ -82,6 +85,7 @@ public class WetEnds {
   private final ChoiceSettings settings;
   private final WetEndKits kitsOf;
   private final ShopLibrary library;
+  private final Meetings meetings;
   private final ShelfLifeService shelf;
   private final People people;
   private final Clock clock;
@@ -93,6 +97,7 @@ public class WetEnds {
       ChoiceSettings settings,
       WetEndKits kitsOf,
       ShopLibrary library,
+      Meetings meetings,
       ShelfLifeService shelf,
       People people,
       Clock clock) {
@@ -102,6 +107,7 @@ public class WetEnds {
     this.settings = settings;
     this.kitsOf = kitsOf;
     this.library = library;
+    this.meetings = meetings;
     this.shelf = shelf;
     this.people = people;
     this.clock = clock;
@@ -153,6 +159,10 @@ public class WetEnds {
             .of(s.duty()).stream()
                 .map(w -> new WayOutView(w.exposure(), w.kind(), w.to(), w.sentence()))
                 .toList(),
+        meetings.of(
+            s.duty().exposures().stream()
+                .map(e -> new Turn(e.fluid(), e.concentrationPct()))
+                .toList()),
         CheaperKit.among(kits).map(CheaperKit::say).orElse(""),
         NOTE);
   }
@@ -254,6 +264,8 @@ public class WetEnds {
                         b.temperatureC(),
                         b.fullC(),
                         b.limitedC().map(l -> Math.min(l, b.serviceMaxC())),
+                        b.known(),
+                        b.ceiling().map(Ceiling::maxC),
                         b.verdict(),
                         b.own(),
                         b.reason()))
@@ -310,6 +322,7 @@ public class WetEnds {
         lot.map(shelf::status),
         lot.map(shelf::status).map(LotText::brief).orElse("none on the shelf"),
         kit.leadDays(),
+        r.whole().known(),
         o.known().lastFailed(),
         finished == 0
             ? "no history, library value"

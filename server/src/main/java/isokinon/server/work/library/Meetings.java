@@ -1,0 +1,97 @@
+package isokinon.server.work.library;
+
+import isokinon.core.material.Fluid;
+import isokinon.core.material.FluidsInTurn;
+import isokinon.core.material.FluidsInTurn.Turn;
+import isokinon.core.material.Meeting;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Which fluids of a pump must not meet in it, and in which order they leave the fewest gaps. */
+@Component
+public class Meetings {
+
+  /**
+   * What must not meet in a pump.
+   *
+   * @param pairs every pair, the worst first
+   * @param order fluids in the order that leaves the fewest gaps; empty where nothing must be kept
+   *     apart or the order is free
+   * @param gaps how often one must be flushed out before the next, going round once
+   */
+  public record MeetingsView(List<MeetingView> pairs, List<StrengthView> order, int gaps) {}
+
+  /**
+   * Two that must not meet.
+   *
+   * @param gives the danger
+   * @param happens what happens, one sentence
+   * @param apart what keeps them apart, one sentence
+   */
+  public record MeetingView(
+      StrengthView one, StrengthView other, Meeting.Danger gives, String happens, String apart) {}
+
+  /** A fluid in words, at its strength. */
+  public record StrengthView(String fluid, double concentrationPct) {}
+
+  private final ShopLibrary library;
+
+  Meetings(ShopLibrary library) {
+    this.library = library;
+  }
+
+  /** What of these fluids must not meet. */
+  public MeetingsView of(List<Turn> turns) {
+    FluidsInTurn inTurn = FluidsInTurn.of(turns, library.materials());
+    List<MeetingView> pairs =
+        inTurn.meetings().stream()
+            .map(
+                m ->
+                    new MeetingView(
+                        named(turns.get(m.one())),
+                        named(turns.get(m.other())),
+                        m.why().gives(),
+                        m.why().happens(),
+                        m.why().apart()))
+            .toList();
+    FluidsInTurn.Order order = inTurn.order();
+    return new MeetingsView(
+        pairs,
+        pairs.isEmpty() || turns.size() < 3
+            ? List.of()
+            : order.places().stream().map(p -> named(turns.get(p))).toList(),
+        order.gaps());
+  }
+
+  private StrengthView named(Turn turn) {
+    return new StrengthView(
+        library.materials().fluid(turn.fluid()).map(Fluid::name).orElse(turn.fluid()), turn.pct());
+  }
+
+  /** With what a fluid must not meet, as one group against another. */
+  public List<ApartView> against(String fluid, double pct) {
+    return library.materials().meetingsOf(fluid, pct).stream()
+        .map(
+            m ->
+                new ApartView(
+                    Optional.of(m)
+                        .filter(x -> library.materials().inGroup(x.one(), fluid, pct))
+                        .map(x -> x.other().title())
+                        .orElse(m.one().title()),
+                    m.gives(),
+                    m.happens(),
+                    m.apart()))
+        .toList();
+  }
+
+  /**
+   * A group of fluids that another must not meet.
+   *
+   * @param group in words
+   * @param gives the danger
+   * @param happens what happens, one sentence
+   * @param apart what keeps them apart, one sentence
+   */
+  public record ApartView(String group, Meeting.Danger gives, String happens, String apart) {}
+}
