@@ -61,7 +61,7 @@ class LifePlaceApiTest {
         .as("the dry runner")
         .contains("no-age: EFF-04 fails at any age: no interval helps, something else does it.")
         .as("the milder duty")
-        .contains("milder: DYE-04 could come down from PTFE to TPV.")
+        .contains("milder: DYE-04 could come down from PTFE to NBR.")
         .as("the kit past its date")
         .anyMatch(f -> f.startsWith("over-age: L-0120, ") && f.contains("over-age since"))
         .as("the habit that costs")

@@ -86,9 +86,17 @@ class OlderShopTest {
     for (int a = 0; a < then.path("areas").size(); a++) {
       JsonNode before = then.path("areas").get(a);
       assertThat(now.path("areas").get(a).path("say")).isEqualTo(before.path("say"));
-      assertThat(list(now.path("areas").get(a).path("pumps")))
-          .containsExactlyElementsOf(list(before.path("pumps")));
+      assertThat(recorded(now.path("areas").get(a).path("pumps")))
+          .containsExactlyElementsOf(recorded(before.path("pumps")));
     }
+  }
+
+  /** What the shop recorded of its pumps; a forecast starts from the library, which is revised. */
+  private static List<JsonNode> recorded(JsonNode pumps) {
+    return list(pumps).stream()
+        .<JsonNode>map(
+            p -> p.<ObjectNode>deepCopy().without(List.of("expectedDays", "lens", "risk30")))
+        .toList();
   }
 
   @ParameterizedTest
@@ -172,7 +180,6 @@ class OlderShopTest {
         .extracting(e -> e.path("pump").asText())
         .containsExactlyElementsOf(pinned);
     JsonNode pair = now("/materials/pairs?fluid=sodium-hypochlorite&material=EPDM%20tube");
-    assertThat(pair.path("rows")).hasSameSizeAs(then("pair").path("rows"));
     JsonNode own =
         list(pair.path("rows")).stream()
             .filter(r -> r.path("ownRow").isNumber())

@@ -69,12 +69,33 @@ class WetEndApiTest {
   }
 
   @Test
+  void fluidsThatMustNotMeetAreSaidAtTheDutyAtTheGateAndOnThePageOfEach() {
+    for (JsonNode meetings :
+        List.of(
+            chooser("BLE-06").path("meetings"),
+            desk.job("BLE-06").takesIn("renew:diaphragm-a").view().path("meetings"))) {
+      assertThat(meetings.path("pairs")).hasSize(1);
+      assertThat(meetings.at("/pairs/0/one/fluid").asText()).isEqualTo("Sodium hypochlorite");
+      assertThat(meetings.at("/pairs/0/other/fluid").asText()).isEqualTo("Sodium bisulphite");
+      assertThat(meetings.at("/pairs/0/gives").asText()).isEqualTo("poison-gas");
+      assertThat(meetings.at("/pairs/0/apart").asText()).startsWith("Flush");
+      assertThat(meetings.path("gaps").asInt()).isEqualTo(2);
+    }
+    assertThat(chooser("DYE-04").path("meetings").path("pairs")).isEmpty();
+    JsonNode peracetic = desk.get("/api/v1/materials/fluids/peracetic-acid").body();
+    assertThat(peracetic.path("apart").findValuesAsText("group"))
+        .contains("Hypochlorite", "An alkali", "An oil or a solvent");
+    assertThat(peracetic.path("ceilings").findValuesAsText("say"))
+        .anyMatch(s -> s.startsWith("Heats itself up"));
+  }
+
+  @Test
   void aMilderDutyComesDownByItselfOnTheSamePlates() {
     JsonNode chooser = chooser("DYE-04");
     assertThat(chooser.path("offer").asText())
-        .contains("from PTFE to TPV")
+        .contains("from PTFE to NBR")
         .contains("fits the plates and shaft");
-    assertThat(kit(chooser, "TPV on full-stroke").path("hardwarePrice").asDouble()).isZero();
+    assertThat(kit(chooser, "NBR on full-stroke").path("hardwarePrice").asDouble()).isZero();
     JsonNode traditional = kit(chooser, "PTFE on short-stroke");
     assertThat(traditional.path("hardwareNote").asText()).contains("needs short-stroke plates");
     assertThat(traditional.path("hardwarePrice").asDouble()).isCloseTo(414, within(1e-9));
@@ -82,11 +103,11 @@ class WetEndApiTest {
 
   @Test
   void theWholeWetEndIsJudgedAndItsWeakestPartNamed() {
-    JsonNode kit = kit(chooser("EFF-02"), "TPV on full-stroke");
+    JsonNode kit = kit(chooser("EFF-02"), "CSM on full-stroke");
     assertThat(kit.path("parts").findValuesAsText("role"))
         .contains("diaphragm", "ball", "seat", "o-ring", "body");
     assertThat(kit.path("weakest").asText()).isEqualTo("seat");
-    assertThat(kit.path("because").asText()).contains("Caustic soda");
+    assertThat(kit.path("because").asText()).contains("Sodium hypochlorite");
   }
 
   @Test
@@ -147,7 +168,7 @@ class WetEndApiTest {
   @Test
   void sensitivityAndOpenFactsComeWithTheChoice() {
     assertThat(chooser("EFF-02").path("turns").findValuesAsText("sentence"))
-        .contains("Sludge with grit: above 78 °C TPV falls out and CSM leads.");
+        .contains("Sludge with grit: above 65 °C EPDM falls out and CSM leads.");
     assertThat(chooser("DYE-08").path("questions").findValuesAsText("ask"))
         .contains("Does it run dry now and then?");
     assertThat(chooser("DYE-09").path("questions")).isEmpty();
@@ -191,13 +212,13 @@ class WetEndApiTest {
   @Test
   void aChangedDutyIsKeptAndComputedOn() throws IOException {
     ObjectNode duty = (ObjectNode) chooser("BLE-06").path("duty").deepCopy();
-    ((ObjectNode) duty.path("exposures").path(0)).put("temperatureC", 55).put("usualC", 40);
+    ((ObjectNode) duty.path("exposures").path(0)).put("temperatureC", 38).put("usualC", 30);
     duty.put("solidsPct", 3).put("solidsMohs", 7).put("pressureBar", 2.5);
     String body = "{\"who\": \"RT\", \"duty\": " + duty + "}";
     JsonNode after = desk.put("/api/v1/pumps/BLE-06/duty", body).body();
     assertThat(after.at("/duty/abrasion").asText()).isEqualTo("heavy");
     JsonNode read = chooser("BLE-06");
-    assertThat(read.at("/duty/exposures/0/usualC").asDouble()).isEqualTo(40);
+    assertThat(read.at("/duty/exposures/0/usualC").asDouble()).isEqualTo(30);
     assertThat(read.at("/duty/pressureBar").asDouble()).isEqualTo(2.5);
     assertThat(kit(read, "CSM on full-stroke").path("verdict").asText()).isEqualTo("limited");
     assertThat(desk.put("/api/v1/pumps/BLE-06/duty", body.replace("RT", "ZZ")).status())
@@ -252,7 +273,7 @@ class WetEndApiTest {
     try (PDDocument document = Loader.loadPDF(pdf)) {
       assertThat(new PDFTextStripper().getText(document).replaceAll("[\\s\\u00a0]+", " "))
           .contains("Wet end, DYE-04", "check with the maker of the part")
-          .contains("come down from PTFE to TPV")
+          .contains("come down from PTFE to NBR")
           .contains("Caustic soda 2 % 45 °C", "fits the plates and shaft in it")
           .contains("What would change the choice", "Materials, diaphragm, PTFE in it now");
     }
