@@ -129,9 +129,13 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
         <p className="flex items-center gap-1.5 whitespace-nowrap">
           <Evidence runs={k.runsFailed} />
           {k.evidence}
-          {k.known === "thin" && <b className="font-[660] text-watch-words">, thinly known</b>}
         </p>
       </div>
+      {k.known === "thin" && (
+        <p className="pl-8 text-body leading-[18px] font-[640] text-watch-words narrow">
+          Thinly known in this duty: look early.
+        </p>
+      )}
       {k.hardwareNote && (
         <p className={`pl-8 text-body leading-[18px] narrow ${k.hardwarePrice > 0 ? "font-[640]" : "text-soft"}`}>
           {sentence(k.hardwareNote)}

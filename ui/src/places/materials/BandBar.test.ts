@@ -21,7 +21,7 @@ describe("a row of the library in words", () => {
   it("names its band", () => {
     expect(band(row)).toBe("0 to 15 %");
     expect(band({ fromPct: 0, toPct: 100 })).toBe("any strength");
-    expect(band({ fromPct: 0.5, toPct: 2.25 })).toBe("0.5 to 2.3 %");
+    expect(band({ fromPct: 0.5, toPct: 2.25 })).toBe("0.5 to 2.25 %");
   });
 
   it("tells both limits, the effect and whose word it is", () => {

@@ -3,7 +3,7 @@ import type { ResistanceLine } from "../../api/types";
 import { thickness } from "../../drawing/known";
 import { rounded } from "../../text/numbers";
 
-const WIDTH = 260;
+const WIDTH = 226;
 const HOTTEST = 160;
 const t = scaleLinear().domain([0, HOTTEST]).range([0, WIDTH]).clamp(true);
 
@@ -40,7 +40,7 @@ const KNOWN_WORDS = { known: "well known", usual: "as it usually is", thin: "thi
 
 /** A band of strengths in words. */
 export function band(r: Pick<ResistanceLine, "fromPct" | "toPct">): string {
-  return r.fromPct === 0 && r.toPct === 100 ? "any strength" : `${rounded(r.fromPct, 1)} to ${rounded(r.toPct, 1)} %`;
+  return r.fromPct === 0 && r.toPct === 100 ? "any strength" : `${rounded(r.fromPct, 2)} to ${rounded(r.toPct, 2)} %`;
 }
 
 export function said(r: ResistanceLine): string {

@@ -23,9 +23,19 @@ export default function Fluid() {
           <h1 className="text-head leading-9 font-[680]">{f.name}</h1>
           <p className="text-body text-soft">{f.aliases.join(", ")}</p>
         </div>
-        <Link className="under" to="/library/materials">
-          All fluids
-        </Link>
+        <span className="flex gap-5">
+          <a
+            className="under"
+            href={`/api/v1/materials/fluids/${encodeURIComponent(f.code)}.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            On paper
+          </a>
+          <Link className="under" to="/library/materials">
+            All fluids
+          </Link>
+        </span>
       </div>
       <Care fluid={f} />
       <Limits fluid={f} />

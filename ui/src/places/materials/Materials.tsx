@@ -34,9 +34,14 @@ export default function Materials() {
             is unknown, never a guess.
           </p>
         </div>
-        <Link className="under" to="/library">
-          Assembly sheets
-        </Link>
+        <span className="flex gap-5">
+          <a className="under" href="/api/v1/materials/book.pdf" target="_blank" rel="noreferrer">
+            All of it on paper
+          </a>
+          <Link className="under" to="/library">
+            Assembly sheets
+          </Link>
+        </span>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_360px] gap-x-10 max-[1000px]:grid-cols-1">
         <section aria-label="Fluids">

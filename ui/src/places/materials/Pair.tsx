@@ -44,9 +44,19 @@ function Of({ pair: p }: { pair: PairView }) {
           </h1>
           <p className="text-body text-soft">{p.materialName}</p>
         </div>
-        <Link className="under" to={`/library/materials/${p.fluid}`}>
-          {p.fluidName} with everything else
-        </Link>
+        <span className="flex flex-wrap gap-x-5">
+          <a
+            className="under"
+            href={`/api/v1/materials/sheets/${encodeURIComponent(p.material)}.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            {p.material} with every fluid, on paper
+          </a>
+          <Link className="under" to={`/library/materials/${p.fluid}`}>
+            {p.fluidName} with everything else
+          </Link>
+        </span>
       </div>
       {p.contradictions.map((c) => (
         <div

@@ -5,9 +5,10 @@ import { Mark } from "../../parts/Mark";
 import { Sentence } from "../../parts/States";
 import { counted } from "../../text/counted";
 import { rounded, unitWord } from "../../text/numbers";
-import { typedNumber } from "../../text/typedNumber";
 import { TakePacksIn } from "./TakePacksIn";
+import { CountForm } from "./CountForm";
 import { LOT_STATE } from "./lotState";
+import { ShelfRow } from "./ShelfRow";
 import { useShelf } from "./useShelf";
 
 /** Grease, oil, locker and the like: what is there in date, what the largest job takes, what to order. */
@@ -38,21 +39,20 @@ export function Consumables({ lines }: { lines: ConsumableLine[] }) {
 function Line({ line: l, open, toggle }: { line: ConsumableLine; open: boolean; toggle: () => void }) {
   const unit = unitWord(l.unit);
   return (
-    <div className="border-t border-line2">
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={toggle}
-        className={`grid w-full grid-cols-[minmax(150px,1fr)_300px_190px] items-center gap-3 px-5 py-1.5 text-left hover:bg-card max-[760px]:grid-cols-1 ${open ? "bg-card" : ""}`}
-      >
+    <ShelfRow
+      open={open}
+      toggle={toggle}
+      what={
         <span className="min-w-0">
           <b className="block text-body font-[680]">{l.title}</b>
           <span className="block text-small text-muted">
             a pack holds {rounded(l.pack)} {unit}
           </span>
         </span>
-        <AmountStrip line={l} />
-        <span className="text-body leading-[18px]">
+      }
+      strip={<AmountStrip line={l} />}
+      state={
+        <>
           {l.order > 0 ? (
             <b className="font-[680] text-renew">order {counted(l.order, "pack")} now</b>
           ) : (
@@ -62,25 +62,22 @@ function Line({ line: l, open, toggle }: { line: ConsumableLine; open: boolean; 
             {rounded(l.inDate, 1)} {unit} in date
             {l.leadDays !== null && `; an order takes ${l.leadDays} d`}
           </span>
-        </span>
-      </button>
-      {open && (
-        <div className="border-t border-line2 bg-card px-5 pt-2 pb-3">
-          <p className="max-w-[720px] text-body leading-[19px]">{l.because}</p>
-          {l.lots.length === 0 && <p className="pt-2 text-body font-[640] text-renew">None on the shelf.</p>}
-          {l.lots.map((lot) => (
-            <Lot key={lot.id} lot={lot} unit={unit} />
-          ))}
-        </div>
-      )}
-    </div>
+        </>
+      }
+    >
+      <div className="border-t border-line2 bg-card px-5 pt-2 pb-3">
+        <p className="max-w-[720px] text-body leading-[19px]">{l.because}</p>
+        {l.lots.length === 0 && <p className="pt-2 text-body font-[640] text-renew">None on the shelf.</p>}
+        {l.lots.map((lot) => (
+          <Lot key={lot.id} lot={lot} unit={unit} />
+        ))}
+      </div>
+    </ShelfRow>
   );
 }
 
 function Lot({ lot: l, unit }: { lot: ConsumableLotView; unit: string }) {
   const shelf = useShelf();
-  const [measuring, setMeasuring] = useState<string | null>(null);
-  const amount = measuring === null ? undefined : typedNumber(measuring);
   const over = l.status === "over-age";
   return (
     <div className="mt-2 border-t border-line pt-1.5">
@@ -98,31 +95,14 @@ function Lot({ lot: l, unit }: { lot: ConsumableLotView; unit: string }) {
         </span>
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
-        {measuring === null ? (
-          <button type="button" className="press px-3 text-body" onClick={() => setMeasuring(String(l.amount))}>
-            What is left
-          </button>
-        ) : (
-          <form
-            className="flex items-center gap-2"
-            onSubmit={(e) => {
-              e.preventDefault();
-              if (amount != null) shelf.consumable.mutate({ act: "count", lot: l.id, amount });
-              setMeasuring(null);
-            }}
-          >
-            <input
-              className="field m w-24"
-              inputMode="decimal"
-              aria-label={`What is left of ${l.id}, ${unit}`}
-              value={measuring}
-              onChange={(e) => setMeasuring(e.target.value)}
-            />
-            <button className="press call px-3 text-body" disabled={amount == null || !shelf.who}>
-              {unit} are left
-            </button>
-          </form>
-        )}
+        <CountForm
+          ask="What is left"
+          label={`What is left of ${l.id}, ${unit}`}
+          from={l.amount}
+          keep={`${unit} are left`}
+          may={Boolean(shelf.who)}
+          onCount={(amount) => shelf.consumable.mutate({ act: "count", lot: l.id, amount })}
+        />
         {over && (
           <button
             type="button"

@@ -1,5 +1,4 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { ShelfLot, StockLine } from "../../api/types";
@@ -7,7 +6,7 @@ import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
 import { rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
-import { typedNumber } from "../../text/typedNumber";
+import { CountForm } from "./CountForm";
 import { LOT_STATE } from "./lotState";
 import { useShelf } from "./useShelf";
 
@@ -27,10 +26,8 @@ export function Lots({ line }: { line: StockLine }) {
 function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
   const shelf = useShelf();
   const running = useQuery({ queryKey: ["running"], queryFn: api.running });
-  const [counting, setCounting] = useState<string | null>(null);
   const onBench = (running.data ?? []).filter((r) => pumps.length === 0 || pumps.includes(r.pump));
   const over = l.status === "over-age";
-  const count = counting === null ? undefined : typedNumber(counting);
   return (
     <div className="mt-2 border-t border-line pt-1.5">
       <div className="flex flex-wrap items-center gap-x-4 text-body">
@@ -83,31 +80,15 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
               Hand one out to {r.pump}
             </button>
           ))}
-        {counting === null ? (
-          <button type="button" className="press px-3 text-body" onClick={() => setCounting(String(l.quantity))}>
-            Count
-          </button>
-        ) : (
-          <form
-            className="flex items-center gap-2"
-            onSubmit={(e) => {
-              e.preventDefault();
-              if (count != null) shelf.act.mutate({ act: "count", lot: l.id, count });
-              setCounting(null);
-            }}
-          >
-            <input
-              className="field m w-20"
-              inputMode="numeric"
-              aria-label={`Pieces of ${l.id} counted`}
-              value={counting}
-              onChange={(e) => setCounting(e.target.value)}
-            />
-            <button className="press call px-3 text-body" disabled={count == null || !shelf.who}>
-              That many are there
-            </button>
-          </form>
-        )}
+        <CountForm
+          ask="Count"
+          label={`Pieces of ${l.id} counted`}
+          from={l.quantity}
+          keep="That many are there"
+          whole
+          may={Boolean(shelf.who)}
+          onCount={(count) => shelf.act.mutate({ act: "count", lot: l.id, count })}
+        />
         {over && l.quantity > 0 && (
           <button
             type="button"

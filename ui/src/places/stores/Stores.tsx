@@ -13,6 +13,7 @@ import { Empty, Failed, Loading, Sentence } from "../../parts/States";
 import { Aside } from "./Aside";
 import { Consumables } from "./Consumables";
 import { Lots } from "./Lots";
+import { ShelfRow } from "./ShelfRow";
 import { TakeLotIn } from "./TakeLotIn";
 
 /** Kits and parts: what is there, what will be asked for, what to order by when. */
@@ -123,13 +124,10 @@ function Key() {
 function Kit({ line: k, open, toggle }: { line: StockLine; open: boolean; toggle: () => void }) {
   const short = k.minimum !== null && k.inDate - k.reserved < k.minimum;
   return (
-    <div className="border-t border-line2">
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={toggle}
-        className={`grid w-full grid-cols-[minmax(150px,1fr)_300px_190px] items-center gap-3 px-5 py-1.5 text-left hover:bg-card max-[760px]:grid-cols-1 ${open ? "bg-card" : ""}`}
-      >
+    <ShelfRow
+      open={open}
+      toggle={toggle}
+      what={
         <span className="flex min-w-0 items-center gap-2.5">
           <svg width="12" height="20" aria-hidden className="shrink-0">
             <Swatch material={k.material} x={0} y={1} />
@@ -142,8 +140,10 @@ function Kit({ line: k, open, toggle }: { line: StockLine; open: boolean; toggle
             </span>
           </span>
         </span>
-        <ShelfStrip line={k} />
-        <span className="text-body leading-[18px]">
+      }
+      strip={<ShelfStrip line={k} />}
+      state={
+        <>
           {k.orderBy !== null ? (
             <b className={`font-[680] ${short ? "text-renew" : ""}`}>
               {short ? "order now" : `order by ${day(k.orderBy)}`}
@@ -156,9 +156,10 @@ function Kit({ line: k, open, toggle }: { line: StockLine; open: boolean; toggle
             {k.reserved > 0 && `, ${k.reserved} held`}
             {k.leadDays !== null && `; an order takes ${k.leadDays} d`}
           </span>
-        </span>
-      </button>
-      {open && <Lots line={k} />}
-    </div>
+        </>
+      }
+    >
+      <Lots line={k} />
+    </ShelfRow>
   );
 }

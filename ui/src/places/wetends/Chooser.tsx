@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { api, Refused } from "../../api/client";
 import type { ChoiceQuestion, ChooserView, DutyForm } from "../../api/types";
+import { thickness } from "../../drawing/known";
 import { Meetings } from "../../parts/Meetings";
 import { Sentence } from "../../parts/States";
 import { Compare } from "./Compare";
@@ -182,6 +183,20 @@ function Key() {
           <rect x=".5" y="1" width="31" height="12" fill="url(#limited)" stroke="var(--soft)" />
         </svg>
         limited life
+      </li>
+      <li className="flex items-center gap-2">
+        <svg width="32" height="14" aria-hidden fill="var(--soft)">
+          {(["known", "usual", "thin"] as const).map((k, i) => (
+            <rect key={k} x={i * 11} y={7 - thickness(k, 12) / 2} width="9" height={thickness(k, 12)} />
+          ))}
+        </svg>
+        well known to thin
+      </li>
+      <li className="flex items-center gap-2">
+        <svg width="10" height="20" aria-hidden>
+          <path d="M2,0v20m0,-16 5,-4m-5,10 5,-4m-5,10 5,-4" fill="none" stroke="var(--ink)" strokeWidth="1.4" />
+        </svg>
+        ceiling of the fluid
       </li>
       <li className="flex items-center gap-2">
         <svg width="12" height="22" aria-hidden>

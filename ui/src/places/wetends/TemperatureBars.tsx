@@ -309,7 +309,7 @@ function BarIn({ bar: b, x, width, t, out, duty }: BarProps) {
       {full > 0 && <rect x={x} y={Y - high / 2} width={t(full)} height={high} fill={ink} />}
       {ceiling !== null && ceiling < x + width && (
         <path
-          d={`M${ceiling},${Y - 13}v26m0,-22 5,-4m-5,10 5,-4m-5,10 5,-4m-5,10 5,-4`}
+          d={`M${ceiling},${Y - 8}v20m0,-16 5,-4m-5,10 5,-4m-5,10 5,-4`}
           fill="none"
           stroke="var(--ink)"
           strokeWidth={1.4}

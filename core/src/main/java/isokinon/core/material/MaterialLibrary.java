@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Materials, fluids, resistance rows and base lives, found by code, name or alias. What a shop
@@ -36,6 +37,7 @@ public final class MaterialLibrary {
   private final Map<String, Map<String, List<Resistance>>> rows = new HashMap<>();
   private final Map<String, BaseLife> lives = new HashMap<>();
   private final FluidFacts facts;
+  private final Map<String, List<Ceiling>> ceilings;
 
   /** Later entries stand over earlier ones of the same name, except resistance rows, which stay. */
   MaterialLibrary(
@@ -45,6 +47,10 @@ public final class MaterialLibrary {
       List<BaseLife> lives,
       FluidFacts facts) {
     this.facts = facts;
+    ceilings =
+        facts.ceilings().stream()
+            .sorted(Comparator.comparingDouble(Ceiling::fromPct))
+            .collect(Collectors.groupingBy(Ceiling::fluid));
     materials.forEach(m -> this.materials.put(m.code(), m));
     for (Fluid f : fluids) {
       this.fluids.put(f.code(), f);
@@ -103,17 +109,18 @@ public final class MaterialLibrary {
 
   /** All ceilings of a fluid, by strength. */
   public List<Ceiling> ceilings(String fluid) {
-    return facts.ceilings().stream()
-        .filter(c -> c.fluid().equals(fluid))
-        .sorted(Comparator.comparingDouble(Ceiling::fromPct))
-        .toList();
+    return ceilings.getOrDefault(fluid, List.of());
   }
 
   /** The temperature a fluid of this strength does not go beyond; empty where none is known. */
   public Optional<Ceiling> ceiling(String fluid, double pct) {
-    return ceilings(fluid).stream()
-        .filter(c -> c.holds(pct))
-        .min(Comparator.comparingDouble(Ceiling::maxC));
+    Ceiling least = null;
+    for (Ceiling c : ceilings(fluid)) {
+      if (c.holds(pct) && (least == null || c.maxC() < least.maxC())) {
+        least = c;
+      }
+    }
+    return Optional.ofNullable(least);
   }
 
   /** Why two fluids of these strengths must not meet, the worst first; empty where they may. */

@@ -200,8 +200,10 @@ public final class WetEndRater {
     Optional<Resistance> found = library.resistance(fluid, e.concentrationPct(), m.code(), t);
     Verdict verdict;
     double factor = 0;
-    Optional<Double> full = found.flatMap(Resistance::fullC);
-    Optional<Double> limited = found.flatMap(Resistance::limitedC);
+    Optional<Ceiling> ceiling = library.ceiling(fluid, e.concentrationPct());
+    double most = ceiling.map(Ceiling::maxC).orElse(Double.POSITIVE_INFINITY);
+    Optional<Double> full = found.flatMap(Resistance::fullC).map(c -> Math.min(c, most));
+    Optional<Double> limited = found.flatMap(Resistance::limitedC).map(c -> Math.min(c, most));
     if (t > m.maxC() || t < m.minC()) {
       verdict = Verdict.UNSUITED;
     } else if (found.isEmpty()) {
@@ -212,7 +214,6 @@ public final class WetEndRater {
           atHighest == 0 ? Verdict.UNSUITED : atHighest < 1 ? Verdict.LIMITED : Verdict.SUITED;
       factor = atHighest == 0 ? 0 : life(found.get(), m, Math.max(e.usualC(), m.minC()));
     }
-    Optional<Ceiling> ceiling = library.ceiling(fluid, e.concentrationPct());
     if (ceiling.filter(c -> t > c.maxC()).isPresent()) {
       verdict = Verdict.UNSUITED;
       factor = 0;

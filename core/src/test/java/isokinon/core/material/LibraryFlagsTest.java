@@ -53,7 +53,26 @@ class LibraryFlagsTest {
           "urea-solution",
           "latex",
           "shrink-resist-liquor",
-          "liquid-soap");
+          "liquid-soap",
+          "potassium-hydroxide",
+          "sodium-silicate",
+          "sodium-aluminate",
+          "ferrous-sulphate",
+          "ferric-sulphate",
+          "ferric-sulphate-chloride",
+          "hexafluorosilicic-acid",
+          "potassium-permanganate",
+          "sodium-chlorite",
+          "calcium-chloride",
+          "magnesium-chloride",
+          "magnesium-hydroxide",
+          "carbon-slurry",
+          "cutting-emulsion",
+          "water-paint",
+          "pva-adhesive",
+          "starch",
+          "acid-clean",
+          "chlorinated-alkaline-clean");
 
   private static final Set<String> ALKALINE =
       Set.of(
@@ -62,7 +81,11 @@ class LibraryFlagsTest {
           "lime-dosed-sludge",
           "soda-ash",
           "ammonia-solution",
-          "reactive-dye");
+          "reactive-dye",
+          "potassium-hydroxide",
+          "sodium-silicate",
+          "sodium-aluminate",
+          "magnesium-hydroxide");
 
   private static final String KINDER = "kinder when strong";
 

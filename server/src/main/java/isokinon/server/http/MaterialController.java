@@ -3,12 +3,14 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.http.delivery.MostBytes;
+import isokinon.server.papers.LibraryBook;
 import isokinon.server.work.materials.MaterialView;
 import isokinon.server.work.materials.Materials;
 import isokinon.server.work.materials.OwnTables;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Require;
 import java.util.List;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -27,10 +29,12 @@ class MaterialController {
 
   private final Materials materials;
   private final OwnTables ownTables;
+  private final LibraryBook book;
 
-  MaterialController(Materials materials, OwnTables ownTables) {
+  MaterialController(Materials materials, OwnTables ownTables, LibraryBook book) {
     this.materials = materials;
     this.ownTables = ownTables;
+    this.book = book;
   }
 
   record Written(MaterialView.OwnResistance row, String who) {}
@@ -45,6 +49,27 @@ class MaterialController {
   @GetMapping("/fluids/{fluid}")
   MaterialView.FluidSheet fluid(@PathVariable String fluid) {
     return materials.fluid(fluid);
+  }
+
+  @GetMapping(value = "/fluids/{fluid}.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  @Operation(summary = "A fluid with every material, for the wall of the shop")
+  byte[] fluidOnPaper(@PathVariable String fluid) {
+    MaterialView.FluidSheet sheet = materials.fluid(fluid);
+    return book.fluids(sheet.name(), List.of(sheet));
+  }
+
+  @GetMapping(value = "/sheets/{material}.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  @Operation(summary = "A material with every fluid, for the wall of the shop")
+  byte[] materialOnPaper(@PathVariable String material) {
+    return book.material(materials.sheet(material));
+  }
+
+  @GetMapping(value = "/book.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  @Operation(summary = "The whole library as a book, a fluid after the other")
+  byte[] bookOfAll() {
+    return book.fluids(
+        "Materials and fluids",
+        materials.view().fluids().stream().map(f -> materials.fluid(f.code())).toList());
   }
 
   @GetMapping("/pairs")

@@ -5,10 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -249,5 +253,29 @@ class MaterialApiTest {
 
   private String text(String path) {
     return new String(desk.get(path).bytes(), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void aFluidAMaterialAndTheWholeLibraryGoOnPaper() throws IOException {
+    String fluid = paper("fluids/peracetic-acid.pdf");
+    assertThat(fluid)
+        .contains("Peracetic acid", "Ceiling, 0.5 to 16 %: heats itself up", "Never with an alkali")
+        .contains("0 to 0.5 %", "10 to 16 %", "EPDM");
+    assertThat(paper("sheets/PTFE-CD25.pdf"))
+        .contains("Chromic acid", "never", "oxidises", "usual");
+    assertThat(desk.get("/api/v1/materials/sheets/moonshine.pdf").status()).isEqualTo(404);
+    String all = paper("book.pdf");
+    desk.get("/api/v1/materials")
+        .body()
+        .path("fluids")
+        .forEach(f -> assertThat(all).contains(f.path("name").asText()));
+  }
+
+  private String paper(String path) throws IOException {
+    ApiClient.Reply reply = desk.get("/api/v1/materials/" + path);
+    assertThat(reply.kind()).isEqualTo("application/pdf");
+    try (PDDocument document = Loader.loadPDF(reply.bytes())) {
+      return new PDFTextStripper().getText(document).replaceAll("[\\s\\u00a0]+", " ");
+    }
   }
 }

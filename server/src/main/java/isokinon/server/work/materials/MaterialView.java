@@ -59,6 +59,16 @@ public final class MaterialView {
   /** A material in a fluid; no rows is unknown. */
   public record PairLine(String material, String name, List<ResistanceLine> rows) {}
 
+  /**
+   * A material with every fluid of the library.
+   *
+   * @param minC lowest service temperature, degC
+   * @param maxC highest service temperature, degC
+   * @param fluids fluids it has rows for; each stands as a pair of its own name
+   */
+  public record MaterialSheet(
+      String material, String name, double minC, double maxC, List<PairLine> fluids) {}
+
   /** A fluid with every material of the library. */
   public record FluidSheet(
       String code,

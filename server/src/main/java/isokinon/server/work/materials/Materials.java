@@ -22,6 +22,7 @@ import isokinon.server.work.materials.MaterialView.FluidLine;
 import isokinon.server.work.materials.MaterialView.FluidSheet;
 import isokinon.server.work.materials.MaterialView.LibraryView;
 import isokinon.server.work.materials.MaterialView.MaterialLine;
+import isokinon.server.work.materials.MaterialView.MaterialSheet;
 import isokinon.server.work.materials.MaterialView.OwnResistance;
 import isokinon.server.work.materials.MaterialView.PairLine;
 import isokinon.server.work.materials.MaterialView.PairView;
@@ -145,6 +146,22 @@ public class Materials {
         all.materials().stream()
             .filter(m -> m.kind() != MaterialKind.MAGNET)
             .map(m -> new PairLine(m.code(), m.name(), lines(all.rows(f.code(), m.code()), bands)))
+            .toList());
+  }
+
+  /** A material with every fluid it has a row for. */
+  public MaterialSheet sheet(String code) {
+    MaterialLibrary all = library.materials();
+    Map<BandKey, Long> bands = own.bands();
+    Material m = material(code);
+    return new MaterialSheet(
+        m.code(),
+        m.name(),
+        m.minC(),
+        m.maxC(),
+        all.fluids().stream()
+            .filter(f -> !all.rows(f.code(), m.code()).isEmpty())
+            .map(f -> new PairLine(f.code(), f.name(), lines(all.rows(f.code(), m.code()), bands)))
             .toList());
   }
 
