@@ -125,6 +125,23 @@ public final class LibraryReader {
    * @throws IOException where a shipped table cannot be opened
    */
   public static MaterialLibrary read(Tables shipped, Map<String, String> own) throws IOException {
+    return read(shipped, own, false);
+  }
+
+  /**
+   * The same, with own rows that were kept while the library was another: what lies beyond a
+   * ceiling or a service range that was lowered since is brought down to it.
+   *
+   * @throws InvalidLibrary where a row has another fault
+   * @throws IOException where a shipped table cannot be opened
+   */
+  public static MaterialLibrary readKept(Tables shipped, Map<String, String> own)
+      throws IOException {
+    return read(shipped, own, true);
+  }
+
+  private static MaterialLibrary read(Tables shipped, Map<String, String> own, boolean kept)
+      throws IOException {
     LibraryReader reader = new LibraryReader();
     List<Material> materials =
         reader.both("materials", shipped, own, r -> reader.material(r), Material::code);
@@ -140,14 +157,14 @@ public final class LibraryReader {
             reader.table(
                 "resistance",
                 shipped.open("resistance"),
-                apart(r -> resistance(r, names, false)),
+                apart(r -> resistance(r, names, false, false)),
                 Resistance::key));
     if (own.containsKey("resistance")) {
       rows.addAll(
           reader.table(
               "own resistance",
               new StringReader(own.get("resistance")),
-              r -> resistance(r, names, true),
+              r -> resistance(r, names, true, kept),
               Resistance::key));
     }
     List<BaseLife> lives =
@@ -254,7 +271,8 @@ public final class LibraryReader {
         row.number("density_pct", 0.01, 100));
   }
 
-  private static Resistance resistance(CsvRow row, MaterialLibrary names, boolean own) {
+  private static Resistance resistance(
+      CsvRow row, MaterialLibrary names, boolean own, boolean kept) {
     double from = row.number("from_pct", 0, 100);
     double to = row.number("to_pct", 0, 100);
     Optional<Double> full = row.optional("full_c", -273.15, 2000);
@@ -275,21 +293,21 @@ public final class LibraryReader {
       throw new IllegalArgumentException("unknown fluid " + fluid);
     }
     Material material = known(row, names);
-    if (limited.orElse(-300.0) > material.maxC()) {
+    Optional<Ceiling> ceiling = names.ceiling(names.fluid(fluid).get().code(), from);
+    double most = Math.min(material.maxC(), ceiling.map(Ceiling::maxC).orElse(material.maxC()));
+    if (kept) {
+      full = full.map(c -> Math.min(c, most));
+      limited = limited.map(c -> Math.min(c, most));
+    } else if (limited.orElse(-300.0) > material.maxC()) {
       throw new IllegalArgumentException(
           "limited_c is above the service range of " + material.code() + ", " + material.maxC());
+    } else if (limited.orElse(-300.0) > most) {
+      throw new IllegalArgumentException(
+          "limited_c is over "
+              + most
+              + ", above which the fluid "
+              + ceiling.get().because().words());
     }
-    names
-        .ceiling(names.fluid(fluid).get().code(), from)
-        .filter(c -> limited.orElse(-300.0) > c.maxC())
-        .ifPresent(
-            c -> {
-              throw new IllegalArgumentException(
-                  "limited_c is over "
-                      + c.maxC()
-                      + ", above which the fluid "
-                      + c.because().words());
-            });
     return new Resistance(
         names.fluid(fluid).get().code(),
         from,

@@ -112,6 +112,23 @@ class MaterialLibraryTest {
   }
 
   @Test
+  void anOwnRowFromBeforeALimitWasLoweredIsBroughtDownToIt() throws Exception {
+    String own =
+        "fluid,from_pct,to_pct,material,full_c,limited_c,effect,basis,source,date,note\n"
+            + "acid,0,20,NBR,95,99,swells,seen here,this shop,2026-01-01,\n";
+    Map<String, String> mine = Map.of("resistance", own);
+    assertThatThrownBy(() -> LibraryReader.read(n -> new StringReader(TABLES.get(n)), mine))
+        .hasMessageContaining("above which the fluid gives off its gas");
+    Resistance row =
+        LibraryReader.readKept(n -> new StringReader(TABLES.get(n)), mine)
+            .resistance("acid", 10, "NBR", 20)
+            .orElseThrow();
+    assertThat(row.limitedC()).contains(90.0);
+    assertThat(row.fullC()).contains(90.0);
+    assertThat(row.own()).isTrue();
+  }
+
+  @Test
   void allFaultsAreToldAtOnceWithTheirLines() {
     Map<String, String> tables = changed("resistance", "0,20", "0,x");
     tables.put("materials", tables.get("materials").replace("100,70", "hot,70"));

@@ -21,6 +21,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -134,16 +135,15 @@ public class JobConsumables {
           .map(u -> u.of().title() + ", " + much(u) + from(u))
           .toList();
     }
-    return store.usedBy(job.row().id()).stream().map(this::booked).toList();
+    Map<String, String> consumables =
+        store.lots().stream()
+            .collect(Collectors.toMap(ConsumableLotRow::id, ConsumableLotRow::consumable));
+    return store.usedBy(job.row().id()).stream()
+        .map(row -> booked(row, stock.table().of(consumables.getOrDefault(row.lot(), ""))))
+        .toList();
   }
 
-  private String booked(ConsumableMovementRow row) {
-    Optional<Consumable> of =
-        store.lots().stream()
-            .filter(l -> l.id().equals(row.lot()))
-            .map(ConsumableLotRow::consumable)
-            .findFirst()
-            .flatMap(stock.table()::of);
+  private static String booked(ConsumableMovementRow row, Optional<Consumable> of) {
     return of.map(c -> c.title() + ", " + ConsumableStock.amount(c, -row.change()))
             .orElse(Text.plain(-row.change()))
         + ", lot "

@@ -34,7 +34,7 @@ public class ShopLibrary {
         Cached.of(
             versions,
             EnumSet.of(Topic.MATERIALS),
-            () -> new WetEndRater(with(ownTables(store.ownRows()))));
+            () -> new WetEndRater(kept(ownTables(store.ownRows()))));
   }
 
   /** Materials, fluids and resistance rows. */
@@ -45,6 +45,19 @@ public class ShopLibrary {
   /** The rater over them. */
   public WetEndRater rater() {
     return read.get();
+  }
+
+  /**
+   * The library with own tables that were written before; see {@link LibraryReader#readKept}.
+   *
+   * @throws LibraryReader.InvalidLibrary with every fault
+   */
+  public MaterialLibrary kept(Map<String, String> own) {
+    try {
+      return LibraryReader.readKept(ShopLibrary::shipped, own);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /**

@@ -5,6 +5,7 @@ import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
+import isokinon.core.material.MaterialLibrary;
 import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
@@ -27,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
@@ -97,7 +99,7 @@ public class OwnTables {
       throw RequestProblem.missing("No own row of this table has the number " + id + ".");
     }
     // Other own rows may build on it: a row for a fluid that only the shop knows.
-    checkedOwn(ShopLibrary.ownTables(store.ownRows()), table);
+    checked(() -> library.kept(ShopLibrary.ownTables(store.ownRows())), table);
   }
 
   /**
@@ -150,7 +152,7 @@ public class OwnTables {
     Map<String, String> own = ShopLibrary.ownTables(store.ownRows());
     // The file by itself first, so that the lines told are its own.
     own.put(table, text);
-    checkedOwn(own, table);
+    checked(() -> library.with(own), table);
     Map<Object, List<String>> shipped = new LinkedHashMap<>();
     Map<Object, List<OwnRow>> mine = new LinkedHashMap<>();
     List<List<String>> read;
@@ -190,14 +192,14 @@ public class OwnTables {
       }
     }
     if (!dryRun) {
-      checkedOwn(ShopLibrary.ownTables(store.ownRows()), table);
+      checked(() -> library.kept(ShopLibrary.ownTables(store.ownRows())), table);
     }
     return new ImportReport(table, added, replaced, unchanged, !dryRun);
   }
 
-  private void checkedOwn(Map<String, String> own, String table) {
+  private static void checked(Supplier<MaterialLibrary> read, String table) {
     try {
-      library.with(own);
+      read.get();
     } catch (LibraryReader.InvalidLibrary e) {
       throw RequestProblem.invalid(
           e.faults().stream()
