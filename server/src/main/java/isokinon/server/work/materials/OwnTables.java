@@ -5,7 +5,6 @@ import isokinon.core.material.Effect;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.LibraryReader;
 import isokinon.core.material.Material;
-import isokinon.core.material.MaterialLibrary;
 import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
@@ -28,7 +27,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
@@ -197,9 +195,9 @@ public class OwnTables {
     return new ImportReport(table, added, replaced, unchanged, !dryRun);
   }
 
-  private static void checked(Supplier<MaterialLibrary> read, String table) {
+  private static void checked(Runnable read, String table) {
     try {
-      read.get();
+      read.run();
     } catch (LibraryReader.InvalidLibrary e) {
       throw RequestProblem.invalid(
           e.faults().stream()
