@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { ConsumableLine } from "../api/types";
 import { unitWord } from "../text/numbers";
+import { MinimumMark } from "./MinimumMark";
 
 const WIDTH = 274;
 const HEIGHT = 34;
@@ -59,12 +60,7 @@ export function AmountStrip({ line }: { line: ConsumableLine }) {
           stroke="var(--ink)"
         />
       )}
-      {line.minimum > 0 && (
-        <g>
-          <path d={`M${x(line.minimum)},6V${HEIGHT - 3}`} stroke="var(--ink)" strokeWidth={1.5} />
-          <path d={`M${x(line.minimum) - 4.5},1H${x(line.minimum) + 4.5}L${x(line.minimum)},7.5Z`} fill="var(--ink)" />
-        </g>
-      )}
+      {line.minimum > 0 && <MinimumMark x={x(line.minimum)} height={HEIGHT} />}
     </svg>
   );
 }

@@ -1,4 +1,5 @@
 import type { StockLine } from "../api/types";
+import { MinimumMark } from "./MinimumMark";
 
 const BOX = 15;
 const GAP = 5;
@@ -38,12 +39,7 @@ export function ShelfStrip({ line }: { line: StockLine }) {
           +{boxes.length - MOST}
         </text>
       )}
-      {at !== null && (
-        <g>
-          <path d={`M${at},6V${HEIGHT - 3}`} stroke="var(--ink)" strokeWidth={1.5} />
-          <path d={`M${at - 4.5},1H${at + 4.5}L${at},7.5Z`} fill="var(--ink)" />
-        </g>
-      )}
+      {at !== null && <MinimumMark x={at} height={HEIGHT} />}
     </svg>
   );
 }

@@ -4,7 +4,7 @@ import type { ChooserView } from "../api/types";
 import { Failure } from "../drawing/eventMarks";
 import { materialFill } from "../drawing/Hatches";
 import { Mark, MarkAt, verdictState } from "../parts/Mark";
-import { roleWord, rounded } from "../text/numbers";
+import { roleWord, rounded, sentence } from "../text/numbers";
 import { useDraft } from "../parts/useDraft";
 
 type Kit = ChooserView["kits"][number];
@@ -216,10 +216,6 @@ export function shelfWord(k: Pick<Kit, "lot" | "quantity" | "place" | "statusSay
     : k.quantity === 0
       ? `${k.statusSays} on ${k.place}, ${k.leadDays} days for another`
       : `${k.quantity} on ${k.place}, ${k.statusSays}`;
-}
-
-function sentence(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 export function hundreds(hours: number | null): string {

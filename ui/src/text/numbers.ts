@@ -57,5 +57,8 @@ export const millions = (count: number): string => (count / 1e6).toFixed(1);
 export const unbroken = (text: string): string =>
   text.replaceAll("\u2009", "\u2060\u2009\u2060").replace(/ (h|mm|d)\b/g, "\u00a0$1");
 
+/** The first letter small, for a name in the middle of a sentence. */
+export const inSentence = (text: string): string => text.slice(0, 1).toLowerCase() + text.slice(1);
+
 /** The first letter raised. */
 export const sentence = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { FluidSheet } from "../../api/types";
-import { rounded } from "../../text/numbers";
+import { inSentence, rounded } from "../../text/numbers";
 import { Mark } from "../../parts/Mark";
 import { Failed, Loading } from "../../parts/States";
 import { band, BandBar } from "./BandBar";
@@ -92,8 +92,7 @@ function Limits({ fluid: f }: { fluid: FluidSheet }) {
       {f.ceilings.length > 0 && (
         <p>
           <b className="font-[660]">Ceiling: </b>
-          {f.ceilings.map((c) => `${band(c)}: ${c.say.charAt(0).toLowerCase()}${c.say.slice(1)}`).join("; ")}. No
-          material helps past it.
+          {f.ceilings.map((c) => `${band(c)}: ${inSentence(c.say)}`).join("; ")}. No material helps past it.
         </p>
       )}
       {f.apart.map((a) => (
@@ -102,10 +101,7 @@ function Limits({ fluid: f }: { fluid: FluidSheet }) {
             <Mark state="renew" size={13} />
           </span>
           <span>
-            <b className="font-[700] text-renew">
-              Never with {a.group.charAt(0).toLowerCase()}
-              {a.group.slice(1)}:{" "}
-            </b>
+            <b className="font-[700] text-renew">Never with {inSentence(a.group)}: </b>
             {a.happens} {a.apart}
           </span>
         </p>

@@ -8,7 +8,7 @@ import type { Effect, FindingRequest, OwnResistance, PairView } from "../../api/
 import { Failure } from "../../drawing/eventMarks";
 import { Choice } from "../../parts/Choice";
 import { Mark, type State } from "../../parts/Mark";
-import { rounded } from "../../text/numbers";
+import { inSentence, rounded } from "../../text/numbers";
 import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { typedNumber } from "../../text/typedNumber";
@@ -40,7 +40,7 @@ function Of({ pair: p }: { pair: PairView }) {
       <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">
         <div>
           <h1 className="text-head leading-9 font-[680]">
-            {p.material} in {p.fluidName.charAt(0).toLowerCase() + p.fluidName.slice(1)}
+            {p.material} in {inSentence(p.fluidName)}
           </h1>
           <p className="text-body text-soft">{p.materialName}</p>
         </div>

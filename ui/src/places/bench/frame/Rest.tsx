@@ -4,6 +4,7 @@ import type { BenchLink } from "../../../api/useBench";
 import { Rails } from "../../../drawing/Rails";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
+import { sentence } from "../../../text/numbers";
 import { faultAt } from "./faultAt";
 
 const WAITS = ["kit", "part", "machining", "permit", "the next shift"];
@@ -74,9 +75,7 @@ export function Resting({ view, link, rails }: { view: BenchView; link: BenchLin
           <p className="text-body text-muted">
             Laid aside by {view.pause.who}, {view.pause.at}
           </p>
-          <h2 className="text-head leading-9 font-[680] text-balance">
-            {view.state.charAt(0).toUpperCase() + view.state.slice(1)}
-          </h2>
+          <h2 className="text-head leading-9 font-[680] text-balance">{sentence(view.state)}</h2>
           {view.pause.note && <p className="pt-2 text-lead">{view.pause.note}</p>}
         </div>
         <button

@@ -6,6 +6,7 @@ import type { BenchView, HandBackView, WaitView } from "../../../api/types";
 import type { InStage, Now, StageProps } from "../frame/stage";
 import { Choice } from "../../../parts/Choice";
 import { countdown, useLeft } from "../../../parts/Clock";
+import { sentence } from "../../../text/numbers";
 import { faultAt } from "../frame/faultAt";
 import { Foot } from "../frame/Foot";
 import { OutHere } from "../decide/OutHere";
@@ -154,7 +155,7 @@ function RecordLink({ view }: { view: BenchView }) {
 function Summary({ handBack: h }: { handBack: HandBackView }) {
   return (
     <div className="grid grid-cols-3 gap-8 pt-3 max-[900px]:grid-cols-1">
-      <Block title="Next due" lines={[`${h.nextDue.charAt(0).toUpperCase()}${h.nextDue.slice(1)}`]} none="" />
+      <Block title="Next due" lines={[sentence(h.nextDue)]} none="" />
       <div>
         <Block title="Renewed" lines={h.renewed} none="Nothing was renewed." />
         <div className="pt-4">

@@ -5,7 +5,6 @@ import isokinon.core.material.Resistance;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part;
-import isokinon.core.sheet.Step;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -86,9 +85,7 @@ public final class Lubricated {
 
   private Map<String, Set<String>> byMaterial(String step, Handling.Apply apply) {
     Set<String> met = new LinkedHashSet<>(apply.named());
-    Optional<Step> inHand = rebuild.sheet().step(step);
-    inHand.ifPresent(s -> met.addAll(s.frees()));
-    inHand.ifPresent(s -> met.addAll(s.disturbs()));
+    rebuild.sheet().step(step).ifPresent(s -> met.addAll(s.opens()));
     Map<String, Set<String>> byMaterial = new LinkedHashMap<>();
     for (Part part : parts(List.copyOf(met))) {
       if (rebuild.present(part)) {

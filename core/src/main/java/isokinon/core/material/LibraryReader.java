@@ -107,7 +107,7 @@ public final class LibraryReader {
   private LibraryReader() {}
 
   /**
-   * Reads all four tables.
+   * Reads all tables.
    *
    * @throws InvalidLibrary where any row has a fault
    * @throws IOException where a table cannot be opened
@@ -117,7 +117,7 @@ public final class LibraryReader {
   }
 
   /**
-   * Reads all four tables, and over them what the shop wrote.
+   * Reads all tables, and over them what the shop wrote.
    *
    * @param own CSV text with its heading by table; tables without own rows are left out
    * @throws InvalidLibrary where any row has a fault; own tables are named {@code own} and the

@@ -97,6 +97,11 @@ public final class MaterialLibrary {
         .or(() -> Optional.ofNullable(fluidWords.get(word(codeOrName))).map(fluids::get));
   }
 
+  /** What a fluid with this code, name or alias is called; the word itself where none is known. */
+  public String fluidName(String codeOrName) {
+    return fluid(codeOrName).map(Fluid::name).orElse(codeOrName);
+  }
+
   /** The base life of {@code material} in {@code role}; empty where the library has none. */
   public Optional<BaseLife> baseLife(String role, String material) {
     return Optional.ofNullable(lives.get(key(role, material)));
@@ -157,11 +162,18 @@ public final class MaterialLibrary {
     return facts.permeating().contains(fluid);
   }
 
-  /** Density of a fluid at a strength in % and a temperature in °C, kg/m³; empty where unknown. */
-  public Optional<Double> density(String fluid, double pct, double temperatureC) {
-    Optional<Double> byCurve =
-        Optional.ofNullable(facts.densities().get(fluid)).map(c -> c.at(pct, temperatureC));
-    return byCurve.or(() -> fluid(fluid).flatMap(f -> f.densityAt(pct)));
+  /**
+   * Density of a fluid at a strength in % and a temperature in °C, kg/m³; empty where unknown.
+   *
+   * @param codeOrName code, name or alias of the fluid
+   */
+  public Optional<Double> density(String codeOrName, double pct, double temperatureC) {
+    return fluid(codeOrName)
+        .flatMap(
+            f ->
+                Optional.ofNullable(facts.densities().get(f.code()))
+                    .map(c -> c.at(pct, temperatureC))
+                    .or(() -> f.densityAt(pct)));
   }
 
   /** All rows of a pair, shipped and own, by concentration. */

@@ -18,6 +18,12 @@ public record Duty(
     List<Exposure> exposures, Abrasion abrasion, double suctionLiftM, Conditions conditions) {
 
   private static final double SHARE_SLACK = 0.001;
+  private static final double ROOM_C = 20;
+
+  /** The highest temperature any of its fluids comes to, degC; room temperature without fluids. */
+  public double hottestC() {
+    return exposures.stream().mapToDouble(Exposure::temperatureC).max().orElse(ROOM_C);
+  }
 
   /** A duty of which only fluids, abrasion and suction lift are known. */
   public Duty(List<Exposure> exposures, Abrasion abrasion, double suctionLiftM) {

@@ -112,7 +112,7 @@ final class RoleRules {
       return;
     }
     for (Duty.Exposure e : duty.exposures()) {
-      String fluid = library.fluid(e.fluid()).map(Fluid::name).orElse(e.fluid());
+      String fluid = library.fluidName(e.fluid());
       Optional<Resistance> row =
           library.resistance(e.fluid(), e.concentrationPct(), face, e.temperatureC());
       if (row.isEmpty()) {
@@ -122,19 +122,14 @@ final class RoleRules {
                 1,
                 Say.of("It runs on %s, and the library has no row of that for %s.", face, fluid)));
       } else if (row.get().factorAt(e.temperatureC()) == 0) {
-        rules.add(unsuited(Say.of("It runs on %s, which %s attacks.", face, lower(fluid))));
+        rules.add(unsuited(Say.of("It runs on %s, which %s attacks.", face, Say.lower(fluid))));
       }
     }
   }
 
-  private static String lower(String words) {
-    return Character.toLowerCase(words.charAt(0)) + words.substring(1);
-  }
-
   /** A bolted body under pressure carries less heat than a data sheet says of its resin. */
   private static void loaded(List<Rule> rules, Material m, Duty duty) {
-    double hottest =
-        duty.exposures().stream().mapToDouble(Duty.Exposure::temperatureC).max().orElse(20);
+    double hottest = duty.hottestC();
     Optional.ofNullable(LOADED_C.get(m.code()))
         .filter(most -> hottest > most)
         .ifPresent(
@@ -161,7 +156,7 @@ final class RoleRules {
               r ->
                   rules.add(
                       unsuited(
-                          library.fluid(fluid).map(Fluid::name).orElse(fluid)
+                          library.fluidName(fluid)
                               + " may roughen it: a close fit does not stand that.")));
     }
   }
@@ -199,7 +194,7 @@ final class RoleRules {
               e ->
                   rules.add(
                       limited(
-                          library.fluid(e.fluid()).map(Fluid::name).orElse(e.fluid())
+                          library.fluidName(e.fluid())
                               + " can burn at this temperature and it holds static: take a"
                               + " conducting grade, earth it, ask who is licensed.")));
     }
@@ -246,14 +241,7 @@ final class RoleRules {
                 () ->
                     duty.exposures().stream()
                         .max(Comparator.comparingDouble(Duty.Exposure::share))
-                        .flatMap(
-                            e ->
-                                library
-                                    .fluid(e.fluid())
-                                    .flatMap(
-                                        f ->
-                                            library.density(
-                                                f.code(), e.concentrationPct(), e.usualC()))))
+                        .flatMap(e -> library.density(e.fluid(), e.concentrationPct(), e.usualC())))
             .orElse(0.0);
     double viscosity = duty.conditions().viscosityMpas().orElse(Double.NaN);
     if (ball.get() <= fluid * SINKS) {

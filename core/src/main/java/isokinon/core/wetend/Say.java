@@ -11,6 +11,11 @@ final class Say {
     return String.format(Locale.ROOT, format, values);
   }
 
+  /** A name or a phrase in the middle of a sentence: its first letter small. */
+  static String lower(String words) {
+    return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+  }
+
   /** At most one decimal, none where it is a whole number. */
   static String number(double value) {
     double rounded = Math.round(value * 10) / 10.0;

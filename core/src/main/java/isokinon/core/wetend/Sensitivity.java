@@ -1,6 +1,5 @@
 package isokinon.core.wetend;
 
-import isokinon.core.material.Fluid;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.value.Code;
 import java.util.ArrayList;
@@ -116,13 +115,14 @@ public final class Sensitivity {
       ChoiceOutcome now,
       ChoiceOutcome then) {
     String fluid = duty.exposures().get(i).fluid();
-    String said = library.fluid(fluid).map(Fluid::name).orElse(fluid);
+    String said = library.fluidName(fluid);
     return new Turn(
-        i, axis, up, at, then.leader(), said + ": " + lower(where) + " " + change(now, then, name));
-  }
-
-  private static String lower(String words) {
-    return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+        i,
+        axis,
+        up,
+        at,
+        then.leader(),
+        said + ": " + Say.lower(where) + " " + change(now, then, name));
   }
 
   /** What becomes of the choice, as the end of a sentence. */

@@ -1,6 +1,5 @@
 package isokinon.core.wetend;
 
-import isokinon.core.material.Fluid;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.value.Code;
 import java.util.ArrayList;
@@ -115,7 +114,6 @@ public final class WayOut {
   }
 
   private String fluid(Duty.Exposure e) {
-    String said = library.fluid(e.fluid()).map(Fluid::name).orElse(e.fluid());
-    return Character.toLowerCase(said.charAt(0)) + said.substring(1);
+    return Say.lower(library.fluidName(e.fluid()));
   }
 }

@@ -168,8 +168,7 @@ public final class WetEndRater {
 
   /** A part no fluid touches while it is whole: only heat counts. */
   private static Rating dry(Duty duty, Material material) {
-    double hottest =
-        duty.exposures().stream().mapToDouble(Duty.Exposure::temperatureC).max().orElse(20);
+    double hottest = duty.hottestC();
     boolean fits = hottest <= material.maxC();
     List<Rule> rules =
         List.of(
@@ -193,9 +192,8 @@ public final class WetEndRater {
   }
 
   private Bar bar(Duty.Exposure e, Material m) {
-    Optional<Fluid> known = library.fluid(e.fluid());
-    String fluid = known.map(Fluid::code).orElse(e.fluid());
-    String name = known.map(Fluid::name).orElse(e.fluid());
+    String fluid = library.fluid(e.fluid()).map(Fluid::code).orElse(e.fluid());
+    String name = library.fluidName(e.fluid());
     double t = e.temperatureC();
     Optional<Resistance> found = library.resistance(fluid, e.concentrationPct(), m.code(), t);
     Verdict verdict;

@@ -12,6 +12,7 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import isokinon.core.sheet.Step;
+import isokinon.core.sheet.reading.SheetReader;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.file.Files;
@@ -81,7 +82,7 @@ class ConsumablesTest {
   @Test
   void anAmountThatTheSheetDoesNotSayIsAtLeastNothing() throws IOException {
     Sheet sheet =
-        isokinon.core.sheet.reading.SheetReader.forComputing()
+        SheetReader.forComputing()
             .read(
                 """
                 {id: x, parts: [{id: a}], steps: [{id: s, frees: [a], apply: [

@@ -7,6 +7,7 @@ import isokinon.server.db.stores.ConsumableLotRow;
 import isokinon.server.db.stores.ConsumableMapper;
 import isokinon.server.db.stores.ConsumableMovementRow;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Require;
 import isokinon.server.work.shared.TableValues;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
@@ -63,19 +64,17 @@ public class ConsumableShelf {
     Consumable of =
         stock
             .table()
-            .of(text(q.consumable()))
+            .of(Text.typed(q.consumable()))
             .orElseThrow(
                 () ->
                     RequestProblem.invalid(
                         "consumable", "No consumable is called " + q.consumable() + "."));
-    if (!text(q.lot()).matches("[A-Za-z0-9][A-Za-z0-9-]{0,19}")) {
-      throw RequestProblem.invalid("lot", "A lot number is up to 20 letters, figures and dashes.");
-    }
+    Require.lotNumber(Text.typed(q.lot()));
     if (q.packs() == null || q.packs() < 1 || q.packs() > MOST_PACKS) {
       throw RequestProblem.invalid("packs", "Give 1 to " + MOST_PACKS + " packs.");
     }
     LocalDate bestBefore = bestBefore(q, of);
-    Optional<ConsumableLotRow> there = store.lock(text(q.lot()));
+    Optional<ConsumableLotRow> there = store.lock(Text.typed(q.lot()));
     if (there.filter(l -> !l.consumable().equals(of.id())).isPresent()) {
       throw RequestProblem.notNow(
           "lot", "Lot " + q.lot() + " is on the shelf already as something else.");
@@ -83,16 +82,16 @@ public class ConsumableShelf {
     if (there.isEmpty()) {
       store.add(
           new ConsumableLotRow(
-              text(q.lot()),
+              Text.typed(q.lot()),
               of.id(),
               bestBefore,
               0,
               q.price() == null ? 0 : q.price(),
-              Text.clipped(text(q.place()), 20)));
+              Text.clipped(Text.typed(q.place()), 20)));
     }
     double came = q.packs() * of.pack();
     change(
-        text(q.lot()),
+        Text.typed(q.lot()),
         came,
         there.map(ConsumableLotRow::amount).orElse(0.0) + came,
         MovementKind.RECEIVED,
@@ -102,10 +101,10 @@ public class ConsumableShelf {
 
   /** The date on the pack; where it has none, so long from today as such a thing keeps. */
   private LocalDate bestBefore(ConsumableReceivedRequest q, Consumable of) {
-    if (text(q.bestBefore()).isEmpty()) {
+    if (Text.typed(q.bestBefore()).isEmpty()) {
       return of.shelfMonths().map(m -> LocalDate.now(clock).plusMonths(m)).orElse(null);
     }
-    return TableValues.day(text(q.bestBefore()), false)
+    return TableValues.day(Text.typed(q.bestBefore()), false)
         .orElseThrow(
             () ->
                 RequestProblem.invalid(
@@ -145,21 +144,17 @@ public class ConsumableShelf {
             null,
             who,
             OffsetDateTime.now(clock),
-            Text.clipped(text(note), 400)));
+            Text.clipped(Text.typed(note), 400)));
   }
 
   private ConsumableLotRow lot(ConsumableLotRequest q) {
     return store
-        .lock(text(q.lot()))
+        .lock(Text.typed(q.lot()))
         .orElseThrow(() -> RequestProblem.missing("lot", "No lot is called " + q.lot() + "."));
   }
 
   private String known(String who) {
-    people.requireKnown(text(who));
-    return text(who);
-  }
-
-  private static String text(String text) {
-    return text == null ? "" : text.strip();
+    people.requireKnown(Text.typed(who));
+    return Text.typed(who);
   }
 }

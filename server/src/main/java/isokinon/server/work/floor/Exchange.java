@@ -85,7 +85,7 @@ public class Exchange {
   @Transactional
   public void exchange(String tag, ExchangeRequest q) {
     people.requireKnown(q.who() == null ? "" : q.who());
-    String other = q.with() == null ? "" : q.with().strip();
+    String other = Text.typed(q.with());
     if (other.equals(tag)) {
       throw RequestProblem.invalid("with", "A unit cannot change places with itself.");
     }
@@ -99,7 +99,7 @@ public class Exchange {
     }
     Unit here = unit(low);
     Unit there = unit(high);
-    String because = Text.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
+    String because = Text.clipped(Text.typed(q.because()), MOST_BECAUSE);
     List<Fault> unsuited =
         Stream.concat(unsuited(here, high), unsuited(there, low))
             .map(sentence -> new Fault("because", sentence))

@@ -111,16 +111,10 @@ public class PartFacts {
                     exposures.stream()
                         .flatMap(
                             e ->
-                                library.materials().fluid(e.fluid()).stream()
-                                    .flatMap(
-                                        f ->
-                                            library
-                                                .materials()
-                                                .density(
-                                                    f.code(),
-                                                    e.concentrationPct(),
-                                                    e.temperatureC())
-                                                .stream()))
+                                library
+                                    .materials()
+                                    .density(e.fluid(), e.concentrationPct(), e.temperatureC())
+                                    .stream())
                         .mapToDouble(Double::doubleValue)
                         .max()
                         .orElse(1000));

@@ -1,6 +1,5 @@
 package isokinon.server.work.library;
 
-import isokinon.core.material.Fluid;
 import isokinon.core.material.FluidsInTurn;
 import isokinon.core.material.FluidsInTurn.Turn;
 import isokinon.core.material.Meeting;
@@ -65,8 +64,7 @@ public class Meetings {
   }
 
   private StrengthView named(Turn turn) {
-    return new StrengthView(
-        library.materials().fluid(turn.fluid()).map(Fluid::name).orElse(turn.fluid()), turn.pct());
+    return new StrengthView(library.materials().fluidName(turn.fluid()), turn.pct());
   }
 
   /** With what a fluid must not meet, as one group against another. */

@@ -85,7 +85,7 @@ public class PolicyService {
     if (!faults.isEmpty()) {
       throw RequestProblem.notNow(faults);
     }
-    String because = Text.clipped(q.because() == null ? "" : q.because().strip(), MOST_BECAUSE);
+    String because = Text.clipped(Text.typed(q.because()), MOST_BECAUSE);
     for (PumpRow pump : each) {
       history.choose(
           new PolicyRow(pump.tag(), way, every, because, who, OffsetDateTime.now(clock)));

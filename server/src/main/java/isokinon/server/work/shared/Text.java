@@ -103,6 +103,11 @@ public final class Text {
     return n + " " + one + (n == 1 ? "" : "s");
   }
 
+  /** What was typed, without the blanks around it; empty where nothing was. */
+  public static String typed(String text) {
+    return text == null ? "" : text.strip();
+  }
+
   /** A text that must fit into a column, cut where it does not. */
   public static String clipped(String text, int most) {
     return text.length() <= most ? text : text.substring(0, most - 1) + "…";

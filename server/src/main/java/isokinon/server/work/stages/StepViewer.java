@@ -5,7 +5,6 @@ import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.consumable.Lubricated;
-import isokinon.core.material.Fluid;
 import isokinon.core.material.Resistance;
 import isokinon.core.rebuild.MatchedParts;
 import isokinon.core.rebuild.Rebuild;
@@ -148,7 +147,7 @@ class StepViewer {
   /** A lubricant is a fluid too: where it attacks what it is put on, another is taken. */
   private String refused(Lubricated.Attack attack) {
     Resistance row = attack.row();
-    return library.materials().fluid(row.fluid()).map(Fluid::name).orElse(row.fluid())
+    return library.materials().fluidName(row.fluid())
         + " "
         + row.effect().map(Code::code).orElse("attacks")
         + " "

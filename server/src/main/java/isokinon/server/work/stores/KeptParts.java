@@ -66,9 +66,9 @@ public class KeptParts {
   /** Keeps a retired part, with what it has run; answers what to write on its tag. */
   @Transactional
   public String keep(KeepRequest q) {
-    String who = Shelf.text(q.who());
+    String who = Text.typed(q.who());
     people.requireKnown(who);
-    PumpRow pump = register.pump(Shelf.text(q.pump()));
+    PumpRow pump = register.pump(Text.typed(q.pump()));
     Sheet sheet =
         pump.sheet()
             .flatMap(sheets::find)
@@ -78,7 +78,7 @@ public class KeptParts {
                         "pump", pump.tag() + " has no sheet, so no list of parts."));
     Part part =
         sheet
-            .part(Shelf.text(q.part()))
+            .part(Text.typed(q.part()))
             .orElseThrow(
                 () -> RequestProblem.invalid("part", "Say which part of the sheet it is."));
     if (part.renew() == Part.Renew.ONE_TIME) {
@@ -106,7 +106,7 @@ public class KeptParts {
     shelf.keep(
         new KeptPartRow(
             id,
-            Shelf.text(q.serial()).isEmpty() ? known.serial() : Shelf.text(q.serial()),
+            Text.typed(q.serial()).isEmpty() ? known.serial() : Text.typed(q.serial()),
             sheet.id(),
             part.role().orElse(""),
             part.name(),
@@ -114,9 +114,9 @@ public class KeptParts {
             hours,
             known.counts(),
             q.condition(),
-            Shelf.text(q.note()),
+            Text.typed(q.note()),
             pump.tag(),
-            Shelf.text(q.place()),
+            Text.typed(q.place()),
             who,
             OffsetDateTime.now(clock),
             null,
@@ -154,7 +154,7 @@ public class KeptParts {
   /** Writes off a kept part. */
   @Transactional
   public void scrapKept(String id, String who) {
-    people.requireKnown(Shelf.text(who));
+    people.requireKnown(Text.typed(who));
     if (shelf.gone(id, "scrapped", OffsetDateTime.now(clock)) == 0) {
       throw RequestProblem.missing("No part is kept as " + id + ".");
     }

@@ -22,6 +22,7 @@ import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.rebuild.Job;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Require;
 import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.TableValues;
 import isokinon.server.work.shared.Text;
@@ -97,34 +98,32 @@ public class Shelf {
     String who = known(q.who());
     Sheet sheet =
         sheets
-            .find(text(q.sheet()))
+            .find(Text.typed(q.sheet()))
             .orElseThrow(
                 () -> RequestProblem.invalid("sheet", "No sheet is called " + q.sheet() + "."));
     Sheet.Kit kit =
         sheet
-            .kit(text(q.kit()))
+            .kit(Text.typed(q.kit()))
             .orElseThrow(
                 () ->
                     RequestProblem.invalid("kit", sheet.title() + " has no kit " + q.kit() + "."));
     String material =
         library
             .materials()
-            .material(text(q.material()))
+            .material(Text.typed(q.material()))
             .orElseThrow(
                 () ->
                     RequestProblem.invalid(
                         "material", "No material is called " + q.material() + "."))
             .code();
     LocalDate cured =
-        TableValues.day(text(q.cured()), false)
+        TableValues.day(Text.typed(q.cured()), false)
             .filter(d -> !d.isAfter(LocalDate.now(clock)))
             .orElseThrow(
                 () ->
                     RequestProblem.invalid(
                         "cured", "Give the cure date on the bag, as 2026-03-01."));
-    if (q.lot() == null || !q.lot().matches("[A-Za-z0-9][A-Za-z0-9-]{0,19}")) {
-      throw RequestProblem.invalid("lot", "A lot number is up to 20 letters, figures and dashes.");
-    }
+    Require.lotNumber(q.lot());
     int count = count(q.count());
     Optional<LotRow> there = stores.lot(q.lot());
     if (there.filter(l -> !l.cured().equals(cured) || !l.kit().equals(kit.id())).isPresent()) {
@@ -142,8 +141,8 @@ public class Shelf {
               cured,
               0,
               q.price() == null ? 0 : q.price(),
-              text(q.place()),
-              text(q.hardware())));
+              Text.typed(q.place()),
+              Text.typed(q.hardware())));
     }
     shelf.change(q.lot(), count);
     moved(q.lot(), count, MovementKind.RECEIVED, null, who, "");
@@ -154,7 +153,7 @@ public class Shelf {
   public void reserve(LotRequest q) {
     String who = known(q.who());
     LotRow lot = lot(q);
-    PumpRow pump = pumps.pump(text(q.pump()));
+    PumpRow pump = pumps.pump(Text.typed(q.pump()));
     fits(lot, pump);
     long held = shelf.reservations().stream().filter(r -> r.lot().equals(lot.id())).count();
     if (lot.quantity() - held < 1) {
@@ -196,7 +195,7 @@ public class Shelf {
       throw RequestProblem.notNow("lot", "No piece of " + lot.id() + " is out to that rebuild.");
     }
     shelf.change(lot.id(), 1);
-    moved(lot.id(), 1, MovementKind.RETURNED, q.rebuild(), who, text(q.note()));
+    moved(lot.id(), 1, MovementKind.RETURNED, q.rebuild(), who, Text.typed(q.note()));
   }
 
   /** Writes down what was counted. */
@@ -206,7 +205,7 @@ public class Shelf {
     LotRow lot = lot(q);
     int change = count(q.count()) - lot.quantity();
     shelf.change(lot.id(), change);
-    moved(lot.id(), change, MovementKind.COUNTED, null, who, text(q.note()));
+    moved(lot.id(), change, MovementKind.COUNTED, null, who, Text.typed(q.note()));
   }
 
   /** Scraps what is left of a lot. */
@@ -218,7 +217,7 @@ public class Shelf {
       throw RequestProblem.notNow("lot", "Nothing is left of lot " + lot.id() + ".");
     }
     shelf.change(lot.id(), -lot.quantity());
-    moved(lot.id(), -lot.quantity(), MovementKind.SCRAPPED, null, who, text(q.note()));
+    moved(lot.id(), -lot.quantity(), MovementKind.SCRAPPED, null, who, Text.typed(q.note()));
   }
 
   /** Chooses how sure the shelf shall be. */
@@ -310,14 +309,14 @@ public class Shelf {
 
   private LotRow lot(LotRequest q) {
     return shelf
-        .lock(text(q.lot()))
+        .lock(Text.typed(q.lot()))
         .orElseThrow(() -> RequestProblem.missing("lot", "No lot is called " + q.lot() + "."));
   }
 
   private RebuildRow rebuild(LotRequest q) {
     return Optional.ofNullable(q.rebuild())
         .flatMap(bench::rebuild)
-        .or(() -> bench.runningOn(text(q.pump())))
+        .or(() -> bench.runningOn(Text.typed(q.pump())))
         .filter(r -> r.closedAt() == null)
         .orElseThrow(
             () ->
@@ -339,8 +338,8 @@ public class Shelf {
   }
 
   private String known(String who) {
-    people.requireKnown(text(who));
-    return text(who);
+    people.requireKnown(Text.typed(who));
+    return Text.typed(who);
   }
 
   private static int count(Integer count) {
@@ -348,9 +347,5 @@ public class Shelf {
       throw RequestProblem.invalid("count", "A count is 0 to " + MOST + ".");
     }
     return count;
-  }
-
-  static String text(String text) {
-    return text == null ? "" : text.strip();
   }
 }

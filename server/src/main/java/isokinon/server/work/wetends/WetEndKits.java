@@ -199,7 +199,7 @@ class WetEndKits {
     Optional<String> noRotor = Optional.empty();
     if (sheet.stator().isPresent() && parts.containsKey(Roles.STATOR)) {
       RotorFit.Stator sizes = sheet.stator().get();
-      double hottest = hottest(duty);
+      double hottest = duty.hottestC();
       boolean other = changed.containsKey(Roles.ROTOR);
       RotorChoice rotors = rotors(sizes, parts, seen, duty);
       Optional<RotorFit.Choice> kept = other ? Optional.empty() : kept(s, rotors);
@@ -269,18 +269,11 @@ class WetEndKits {
     return duty.exposures().stream().map(Duty.Exposure::fluid).toList();
   }
 
-  private static double hottest(Duty duty) {
-    return duty.exposures().stream()
-        .mapToDouble(Duty.Exposure::temperatureC)
-        .max()
-        .orElse(RotorChoice.AS_BUILT_C);
-  }
-
   /** The choice of a rotor for a stator of these materials at the hottest of a duty. */
   private static RotorChoice rotors(
       RotorFit.Stator stator, Map<String, Material> parts, Optional<Double> swell, Duty duty) {
     return RotorChoice.of(
-        stator, alpha(parts, Roles.STATOR), alpha(parts, Roles.ROTOR), swell, hottest(duty));
+        stator, alpha(parts, Roles.STATOR), alpha(parts, Roles.ROTOR), swell, duty.hottestC());
   }
 
   private static Optional<Double> alpha(Map<String, Material> parts, String role) {
