@@ -15,6 +15,7 @@ const row: ResistanceLine = {
   known: "usual",
   ownRow: null,
   under: false,
+  doubts: [],
 };
 
 describe("a row of the library in words", () => {

@@ -2,10 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { FluidSheet } from "../../api/types";
-import { inSentence, rounded } from "../../text/numbers";
-import { Mark } from "../../parts/Mark";
+import { rounded } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { band, BandBar } from "./BandBar";
+import { Limits } from "./Limits";
 
 /** A fluid against every material of the library. */
 export default function Fluid() {
@@ -38,7 +38,7 @@ export default function Fluid() {
         </span>
       </div>
       <Care fluid={f} />
-      <Limits fluid={f} />
+      <Limits of={f} />
       <ul className="grid grid-cols-2 gap-x-8 max-[1100px]:grid-cols-1">
         {known.map((p) => (
           <li key={p.material} className="border-b border-line2">
@@ -81,32 +81,6 @@ export default function Fluid() {
         </p>
       )}
     </main>
-  );
-}
-
-/** What holds of the fluid whatever the pump is made of: its ceilings, and what it must not meet. */
-function Limits({ fluid: f }: { fluid: FluidSheet }) {
-  if (f.ceilings.length === 0 && f.apart.length === 0) return null;
-  return (
-    <section aria-label="Whatever the pump is made of" className="border-b border-ink py-2 text-body leading-[20px]">
-      {f.ceilings.length > 0 && (
-        <p>
-          <b className="font-[660]">Ceiling: </b>
-          {f.ceilings.map((c) => `${band(c)}: ${inSentence(c.say)}`).join("; ")}. No material helps past it.
-        </p>
-      )}
-      {f.apart.map((a) => (
-        <p key={a.group} className="flex items-start gap-2 pt-1">
-          <span className="pt-1">
-            <Mark state="renew" size={13} />
-          </span>
-          <span>
-            <b className="font-[700] text-renew">Never with {inSentence(a.group)}: </b>
-            {a.happens} {a.apart}
-          </span>
-        </p>
-      ))}
-    </section>
   );
 }
 

@@ -13,6 +13,7 @@ import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { typedNumber } from "../../text/typedNumber";
 import { band, BandBar } from "./BandBar";
+import { Limits } from "./Limits";
 
 /** A material in a fluid: the rows, what was seen here, where they disagree, and the shop's own word. */
 export default function Pair() {
@@ -43,6 +44,7 @@ function Of({ pair: p }: { pair: PairView }) {
             {p.material} in {inSentence(p.fluidName)}
           </h1>
           <p className="text-body text-soft">{p.materialName}</p>
+          {p.why && <p className="text-lead leading-[21px] font-[640]">{p.why}</p>}
         </div>
         <span className="flex flex-wrap gap-x-5">
           <a
@@ -71,10 +73,11 @@ function Of({ pair: p }: { pair: PairView }) {
           </button>
         </div>
       ))}
+      <Limits of={p} />
       <div className="grid grid-cols-2 gap-x-10 max-[1000px]:grid-cols-1">
         <div>
           <Rows pair={p} />
-          <Own key={JSON.stringify(row)} row={row} effects={p.effects} />
+          <Own key={JSON.stringify(row)} row={row} effects={p.effects} ages={p.ages} />
           <History pair={p} />
         </div>
         <Evidence pair={p} />
@@ -121,6 +124,11 @@ function Rows({ pair: p }: { pair: PairView }) {
               {r.under && ". An own row stands over it"}
               {r.note && `. ${r.note}`}
             </p>
+            {r.doubts.map((doubt) => (
+              <p key={doubt} className="flex items-center gap-2 text-body leading-[19px] font-[640]">
+                <Mark state="watch" size={14} /> Look again: it is {doubt}.
+              </p>
+            ))}
           </li>
         ))}
       </ul>
@@ -130,7 +138,7 @@ function Rows({ pair: p }: { pair: PairView }) {
 }
 
 /** A row of the shop's own, which counts before every shipped one of its band. */
-function Own({ row, effects }: { row: OwnResistance; effects: Effect[] }) {
+function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ages: boolean }) {
   const { who } = useSettings();
   const cache = useQueryClient();
   const [typed, setTyped] = useState({
@@ -183,7 +191,8 @@ function Own({ row, effects }: { row: OwnResistance; effects: Effect[] }) {
         <Typed name="Limited to, °C" value={typed.limited} set={(limited) => set({ limited })} />
       </div>
       <p className="pt-1 text-small leading-[16px] text-muted">
-        Leave the limits empty where it is never fit. Life halves for each 10 K between the two.
+        Leave the limits empty where it is never fit.{" "}
+        {ages ? "Life halves for each 10 K between the two." : "Between the two it may be attacked, or never is."}
       </p>
       <div className="flex items-center gap-2 text-body">
         The fluid

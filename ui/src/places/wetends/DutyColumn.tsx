@@ -88,6 +88,9 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
             value={duty.zone === null ? "not known" : duty.zone === "none" ? "no matter" : duty.zone}
           />
           <Fact name="Runs dry" value={yesNo(duty.runsDry)} />
+          {duty.chlorideMgL !== null && <Fact name="Chloride" value={`${rounded(duty.chlorideMgL)} mg/L`} />}
+          {(duty.phLow !== null || duty.phHigh !== null) && <Fact name="pH" value={phRange(duty)} />}
+          {duty.chlorineMgL !== null && <Fact name="Free chlorine" value={`${rounded(duty.chlorineMgL, 1)} mg/L`} />}
           {chooser.hoursPerDay > 0 && <Fact name="Run" value={`${rounded(chooser.hoursPerDay)} h a day`} />}
           {chooser.bodyMaterial && <Fact name="Body" value={chooser.bodyMaterial} />}
           <Fact name="A stop costs" value={`£${rounded(duty.stopCost ?? 0)}`} />
@@ -95,6 +98,11 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
       </div>
     </section>
   );
+}
+
+function phRange({ phLow, phHigh }: DutyForm): string {
+  const end = (ph: number | null) => (ph === null ? "?" : rounded(ph, 1));
+  return `${end(phLow)} to ${end(phHigh)}`;
 }
 
 function yesNo(fact: boolean | null): string {
@@ -145,6 +153,11 @@ function answers(field: string): [string, Partial<DutyForm> | null][] {
         ["No matter", { zone: "none" }],
         ["Static", { zone: "static" }],
         ["Explosive", { zone: "explosive" }],
+      ];
+    case "chlorineMgL":
+      return [
+        ["No", { chlorineMgL: 0 }],
+        ["Write it down", null],
       ];
     default:
       return [["Write it down", null]];

@@ -23,6 +23,10 @@ type NumberField =
   | "solidsMohs"
   | "solidsMm"
   | "ambientC"
+  | "chlorideMgL"
+  | "phLow"
+  | "phHigh"
+  | "chlorineMgL"
   | "stopCost";
 
 const FACTS: [NumberField, string, string][] = [
@@ -34,6 +38,10 @@ const FACTS: [NumberField, string, string][] = [
   ["solidsMohs", "Their hardness", "Mohs"],
   ["solidsMm", "The largest", "mm"],
   ["ambientC", "Coldest surroundings", "°C"],
+  ["chlorideMgL", "Chloride, highest", "mg/L"],
+  ["phLow", "pH, lowest", ""],
+  ["phHigh", "pH, highest", ""],
+  ["chlorineMgL", "Free chlorine or another oxidiser", "mg/L"],
   ["stopCost", "A stop by failure costs", "£"],
 ];
 
@@ -91,7 +99,7 @@ export function DutyEditor({ duty, faults, onDuty, onDone }: Props) {
         {FACTS.map(([field, name, unit]) => (
           <NumberIn
             key={field}
-            name={`${name}, ${unit}`}
+            name={unit ? `${name}, ${unit}` : name}
             value={duty[field]}
             fault={faultOf(faults, field)}
             set={(value) => onDuty({ ...duty, [field]: value, ...(value === null ? refill(field) : {}) })}

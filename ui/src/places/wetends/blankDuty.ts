@@ -27,5 +27,9 @@ export const BLANK: DutyForm = {
   food: null,
   zone: null,
   runsDry: null,
+  chlorideMgL: null,
+  phLow: null,
+  phHigh: null,
+  chlorineMgL: null,
   stopCost: 300,
 };

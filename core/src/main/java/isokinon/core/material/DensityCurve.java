@@ -13,7 +13,7 @@ public final class DensityCurve {
   private final NavigableMap<Double, NavigableMap<Double, Double>> byTemperature = new TreeMap<>();
 
   /** Adds a point: strength %, temperature °C, density kg/m³. */
-  void add(double pct, double temperatureC, double densityKgM3) {
+  public void add(double pct, double temperatureC, double densityKgM3) {
     byTemperature.computeIfAbsent(temperatureC, t -> new TreeMap<>()).put(pct, densityKgM3);
   }
 

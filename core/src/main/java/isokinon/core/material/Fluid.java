@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param flashC flash point, degC; empty where it does not burn or nobody knows
  * @param densityKgM3 density at {@code densityPct}, kg/m3; empty where it is not known
  * @param densityPct strength at which it has that density, %
+ * @param basedOn code of the fluid it is a solution or a slurry in; empty for all others
  */
 public record Fluid(
     String code,
@@ -25,9 +26,33 @@ public record Fluid(
     String spilt,
     Optional<Double> flashC,
     Optional<Double> densityKgM3,
-    double densityPct) {
+    double densityPct,
+    Optional<String> basedOn) {
 
   private static final double WATER_KG_M3 = 1000;
+
+  /** The code of water. */
+  public static final String WATER = "water";
+
+  /** Whether it is water with something in it. */
+  public boolean waterBased() {
+    return basedOn.filter(WATER::equals).isPresent();
+  }
+
+  /** What a shop wrote of a shipped fluid, with what only the shipped row can say. */
+  public Fluid over(Fluid shipped) {
+    return new Fluid(
+        code,
+        name,
+        aliases,
+        hurts,
+        wear,
+        spilt,
+        flashC,
+        densityKgM3,
+        densityPct,
+        basedOn.or(shipped::basedOn));
+  }
 
   /**
    * Density at a strength, kg/m3: from water in a straight line to what is known, which is near

@@ -21,7 +21,7 @@ public record FluidFacts(
     Set<String> permeating) {
 
   /** Nothing known. */
-  static final FluidFacts NONE =
+  public static final FluidFacts NONE =
       new FluidFacts(List.of(), List.of(), List.of(), Map.of(), Set.of());
 
   /** Copies its collections. */

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The fluids that go through one pump by turns: which of them must not meet, and in which order
@@ -42,15 +43,17 @@ public final class FluidsInTurn {
   }
 
   private final List<Turn> turns;
+  private final MaterialLibrary library;
   private final List<Met> meetings = new ArrayList<>();
   private final boolean[][] apart;
 
   private FluidsInTurn(List<Turn> turns, MaterialLibrary library) {
     this.turns = turns;
+    this.library = library;
     apart = new boolean[turns.size()][turns.size()];
     for (int i = 0; i < turns.size(); i++) {
       for (int j = i + 1; j < turns.size(); j++) {
-        Optional<Meeting> why = worst(turns.get(i), turns.get(j), library);
+        Optional<Meeting> why = every(turns.get(i), turns.get(j)).stream().findFirst();
         apart[i][j] = why.isPresent();
         apart[j][i] = why.isPresent();
         if (why.isPresent()) {
@@ -66,17 +69,28 @@ public final class FluidsInTurn {
     return new FluidsInTurn(List.copyOf(turns), library);
   }
 
-  private static Optional<Meeting> worst(Turn one, Turn other, MaterialLibrary library) {
+  /** Every reason why two of them must not meet, the worst first. */
+  private List<Meeting> every(Turn one, Turn other) {
     Optional<String> a = library.fluid(one.fluid()).map(Fluid::code);
     Optional<String> b = library.fluid(other.fluid()).map(Fluid::code);
     return a.isEmpty() || b.isEmpty()
-        ? Optional.empty()
-        : library.meetings(a.get(), one.pct(), b.get(), other.pct()).stream().findFirst();
+        ? List.of()
+        : library.meetings(a.get(), one.pct(), b.get(), other.pct());
   }
 
   /** Every pair that must not meet, the worst first. */
   public List<Met> meetings() {
     return Collections.unmodifiableList(meetings);
+  }
+
+  /** What proves that none is left of the fluids that must not meet, each once. */
+  public List<Meeting.Residue> residues() {
+    return meetings.stream()
+        .flatMap(m -> every(turns.get(m.one()), turns.get(m.other())).stream())
+        .flatMap(m -> Stream.of(m.one(), m.other()))
+        .flatMap(group -> group.residue().stream())
+        .distinct()
+        .toList();
   }
 
   /** The order with the fewest gaps; of equals the one nearest to the order asked about. */

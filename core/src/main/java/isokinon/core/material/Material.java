@@ -23,6 +23,9 @@ import java.util.Set;
  * @param foodGrade whether grades for food contact are known
  * @param conducts whether it leads static charge away; empty where nobody asks
  * @param maxBar rated pressure of a tube or hose, bar; empty for others
+ * @param base code of the material it is filled, cured or coated from, and no better than
+ * @param loadedC up to here a bolted body of it keeps its bolts tight, degC; a starting value
+ * @param runsOn code of what it runs on as a bushing; empty where it runs on itself
  */
 public record Material(
     String code,
@@ -40,4 +43,37 @@ public record Material(
     Optional<Double> alphaPerK,
     boolean foodGrade,
     Optional<Boolean> conducts,
-    Optional<Double> maxBar) {}
+    Optional<Double> maxBar,
+    Optional<String> base,
+    Optional<Double> loadedC,
+    Optional<String> runsOn) {
+
+  /** Whether it is {@code code}, or made from it. */
+  public boolean isOrIsFrom(String code) {
+    return this.code.equals(code) || base.filter(code::equals).isPresent();
+  }
+
+  /** What a shop wrote of a shipped material, with what only the shipped row can say. */
+  public Material over(Material shipped) {
+    return new Material(
+        code,
+        name,
+        kind,
+        roles,
+        minC,
+        maxC,
+        shoreA,
+        flexFactor,
+        heavyAbrasionFactor,
+        suctionM,
+        shelf,
+        densityKgM3,
+        alphaPerK,
+        foodGrade,
+        conducts,
+        maxBar,
+        base.or(shipped::base),
+        loadedC.or(shipped::loadedC),
+        runsOn.or(shipped::runsOn));
+  }
+}

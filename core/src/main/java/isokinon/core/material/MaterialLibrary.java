@@ -27,10 +27,6 @@ public final class MaterialLibrary {
    */
   public record BaseLife(String role, String material, double hours, double shape) {}
 
-  private static final Comparator<Resistance> WORSE_LIMITS =
-      Comparator.comparingDouble((Resistance r) -> r.limitedC().orElse(-1e9))
-          .thenComparingDouble(r -> r.fullC().orElse(-1e9));
-
   private final Map<String, Material> materials = new LinkedHashMap<>();
   private final Map<String, Fluid> fluids = new LinkedHashMap<>();
   private final Map<String, String> fluidWords = new HashMap<>();
@@ -40,7 +36,7 @@ public final class MaterialLibrary {
   private final Map<String, List<Ceiling>> ceilings;
 
   /** Later entries stand over earlier ones of the same name, except resistance rows, which stay. */
-  MaterialLibrary(
+  public MaterialLibrary(
       List<Material> materials,
       List<Fluid> fluids,
       List<Resistance> resistances,
@@ -128,8 +124,14 @@ public final class MaterialLibrary {
     return Optional.ofNullable(least);
   }
 
-  /** Why two fluids of these strengths must not meet, the worst first; empty where they may. */
+  /**
+   * Why two fluids of these strengths must not meet, the worst first; empty where they may, and for
+   * a fluid with itself.
+   */
   public List<Meeting> meetings(String one, double onePct, String other, double otherPct) {
+    if (one.equals(other)) {
+      return List.of();
+    }
     return facts.meetings().stream()
         .filter(
             m ->
@@ -146,7 +148,12 @@ public final class MaterialLibrary {
 
   /** Whether a fluid of this strength belongs to a group. */
   public boolean inGroup(Meeting.Group group, String fluid, double pct) {
-    return facts.inGroup(group.id(), fluid, pct);
+    return inGroup(group.id(), fluid, pct);
+  }
+
+  /** Whether a fluid of this strength belongs to the group with this id. */
+  public boolean inGroup(String group, String fluid, double pct) {
+    return facts.inGroup(group, fluid, pct);
   }
 
   /** Every pair of groups that a fluid of this strength takes part in, the worst first. */
@@ -238,7 +245,7 @@ public final class MaterialLibrary {
       return other;
     }
     int byFactor = Double.compare(other.factorAt(temperatureC), known.factorAt(temperatureC));
-    return byFactor < 0 || (byFactor == 0 && WORSE_LIMITS.compare(other, known) < 0)
+    return byFactor < 0 || (byFactor == 0 && Resistance.WORST_FIRST.compare(other, known) < 0)
         ? other
         : known;
   }

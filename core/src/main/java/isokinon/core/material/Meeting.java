@@ -1,6 +1,7 @@
 package isokinon.core.material;
 
 import isokinon.core.value.Code;
+import java.util.Optional;
 
 /**
  * Two groups of fluids that must not meet in one pump, its lines or its drain.
@@ -27,8 +28,26 @@ public record Meeting(Group one, Group other, Danger gives, String happens, Stri
    *
    * @param id kebab-case
    * @param title in words, as the start of a sentence
+   * @param residue how it is proved that none of it is left; empty where nothing proves it
    */
-  public record Group(String id, String title) {}
+  public record Group(String id, String title, Optional<Residue> residue) {}
+
+  /**
+   * What the last rinse is read for. The limits are starting values of the shop: where the site has
+   * its own, those hold.
+   *
+   * @param what what is read, such as free chlorine; without a unit, a sentence to be confirmed
+   * @param unit of the reading: mg/L, or pH; empty where it is only seen
+   * @param min least that proves it gone
+   * @param max most that proves it gone
+   */
+  public record Residue(String what, String unit, Optional<Double> min, Optional<Double> max) {
+
+    /** Whether it is seen, not read. */
+    public boolean seen() {
+      return unit.isEmpty();
+    }
+  }
 
   /**
    * A fluid in a group.

@@ -1,5 +1,8 @@
 package isokinon.core.material;
 
+import isokinon.core.value.Code;
+import java.util.Comparator;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -34,6 +37,11 @@ public record Resistance(
     Knowledge known,
     boolean own) {
 
+  /** The row with the lowest limits first. */
+  public static final Comparator<Resistance> WORST_FIRST =
+      Comparator.comparingDouble((Resistance r) -> r.limitedC().orElse(-1e9))
+          .thenComparingDouble(r -> r.fullC().orElse(-1e9));
+
   /** What is left of a life where a fluid shortens it from the first degree (shop rule). */
   private static final double FROM_THE_FIRST_DEGREE = 0.3;
 
@@ -58,5 +66,60 @@ public record Resistance(
     return fullC
         .map(full -> temperatureC <= full ? 1 : Math.pow(2, -(temperatureC - full) / 10))
         .orElse(FROM_THE_FIRST_DEGREE);
+  }
+
+  /**
+   * Whether a temperature is past the middle between full and limited, or life is shortened from
+   * the first degree: a surface that must stay smooth is not fitted there.
+   */
+  public boolean pastHalfway(double temperatureC) {
+    return limitedC.isPresent()
+        && fullC.map(full -> temperatureC > (full + limitedC.get()) / 2).orElse(true);
+  }
+
+  /**
+   * What attacks what, and up to where it goes, in one sentence.
+   *
+   * @param fluidName the fluid as the start of a sentence
+   * @param kind of the material: a metal is attacked at a threshold, a polymer in a shortened life
+   */
+  public String why(String fluidName, MaterialKind kind) {
+    String at = fromPct == 0 && toPct == 100 ? "" : " of " + strength();
+    if (limitedC.isPresent() && effect.isEmpty()) {
+      return String.format(
+          Locale.ROOT,
+          "%s%s does nothing to %s that matters up to %s °C.",
+          fluidName,
+          at,
+          material,
+          number(fullC.or(() -> limitedC).get()));
+    }
+    String attacks =
+        fluidName + at + " " + effect.map(Code::code).orElse("attacks") + " " + material;
+    if (limitedC.isEmpty()) {
+      return attacks + " at any temperature.";
+    }
+    String last = number(limitedC.get());
+    if (fullC.isEmpty()) {
+      return attacks + " from the first degree, and is not borne over " + last + " °C.";
+    }
+    return String.format(
+        Locale.ROOT,
+        kind.thresholds()
+            ? "%s: not up to %s °C, perhaps up to %s °C, surely beyond."
+            : "%s: hardly up to %s °C, in a shortened life up to %s °C, too fast beyond.",
+        attacks,
+        number(fullC.get()),
+        last);
+  }
+
+  private String strength() {
+    return fromPct == toPct
+        ? number(fromPct) + " %"
+        : number(fromPct) + " to " + number(toPct) + " %";
+  }
+
+  private static String number(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 }

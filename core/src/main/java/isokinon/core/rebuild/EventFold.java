@@ -33,6 +33,10 @@ import java.util.stream.Stream;
 final class EventFold {
 
   private final Sheet written;
+
+  /** A reading of pH in the rinse is asked once, whoever asks. */
+  private static final String PH = "pH";
+
   private final Fitted fitted;
   private final PlanMemo memo;
   private Sheet sheet;
@@ -263,9 +267,22 @@ final class EventFold {
 
   /** Hazards that this job meets, those answered before it was widened or cut short included. */
   List<Sheet.Hazard> hazards() {
-    return sheet.hazards().stream()
-        .filter(h -> !h.whereMet() || safe.containsKey(h.id()) || met(h.id()))
-        .toList();
+    List<Sheet.Hazard> met =
+        sheet.hazards().stream()
+            .filter(h -> !h.whereMet() || safe.containsKey(h.id()) || met(h.id()))
+            .toList();
+    return Stream.concat(met.stream(), rinses(met)).toList();
+  }
+
+  /**
+   * Of fluids that must not meet, what the sheet does not ask for already. A job that does not open
+   * the wet end is not asked, nor one that passed the gate before such a fluid came into the duty.
+   */
+  private Stream<Sheet.Hazard> rinses(List<Sheet.Hazard> ofSheet) {
+    boolean wet = ofSheet.stream().anyMatch(h -> h.energy() == Sheet.Energy.FLUID);
+    return fitted.rinses().stream()
+        .filter(h -> safe.containsKey(h.id()) || (wet && !finished.contains(Stage.MAKE_SAFE)))
+        .filter(h -> ofSheet.stream().noneMatch(s -> h.unit().equals(PH) && s.unit().equals(PH)));
   }
 
   private boolean met(String hazard) {

@@ -1,5 +1,7 @@
 package isokinon.core.value;
 
+import java.util.Optional;
+
 /**
  * One thing that is wrong with what was typed, sent or read.
  *
@@ -23,6 +25,25 @@ public record Fault(String path, String message, int line) {
   /** A fault of a whole line of a file. */
   public static Fault inLine(int line, String message) {
     return new Fault("", message, line);
+  }
+
+  /**
+   * A number outside its bounds; empty where it lies within.
+   *
+   * @param what what it is, as the start of a sentence
+   * @param unit of the number and its bounds; empty where it has none
+   */
+  public static Optional<Fault> outside(
+      String path, String what, double value, double min, double max, String unit) {
+    return value >= min && value <= max
+        ? Optional.empty()
+        : Optional.of(
+            new Fault(
+                path,
+                (what + " must be " + min + " to " + max + " " + unit).strip()
+                    + "; "
+                    + value
+                    + " is not."));
   }
 
   /** Where and what, in one line. */

@@ -1,5 +1,6 @@
 package isokinon.core.wetend;
 
+import isokinon.core.material.trace.Traces;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import java.util.ArrayList;
@@ -116,6 +117,7 @@ public record Duty(
    * @param food whether it touches food
    * @param zone static or explosive
    * @param runsDry whether it runs dry now and then
+   * @param traces what is in its water-based fluids beside what gives them their names
    */
   public record Conditions(
       Optional<Double> pressureBar,
@@ -125,7 +127,8 @@ public record Duty(
       Optional<Double> ambientC,
       Optional<Boolean> food,
       Optional<Zone> zone,
-      Optional<Boolean> runsDry) {
+      Optional<Boolean> runsDry,
+      Traces traces) {
 
     /** Nothing known. */
     public static final Conditions UNKNOWN =
@@ -137,21 +140,46 @@ public record Duty(
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            Optional.empty());
+            Optional.empty(),
+            Traces.UNKNOWN);
 
     Conditions withPressureBar(double value) {
       return new Conditions(
-          Optional.of(value), viscosityMpas, densityKgM3, solidsMm, ambientC, food, zone, runsDry);
+          Optional.of(value),
+          viscosityMpas,
+          densityKgM3,
+          solidsMm,
+          ambientC,
+          food,
+          zone,
+          runsDry,
+          traces);
     }
 
     Conditions withViscosityMpas(double value) {
       return new Conditions(
-          pressureBar, Optional.of(value), densityKgM3, solidsMm, ambientC, food, zone, runsDry);
+          pressureBar,
+          Optional.of(value),
+          densityKgM3,
+          solidsMm,
+          ambientC,
+          food,
+          zone,
+          runsDry,
+          traces);
     }
 
     Conditions withDensityKgM3(double value) {
       return new Conditions(
-          pressureBar, viscosityMpas, Optional.of(value), solidsMm, ambientC, food, zone, runsDry);
+          pressureBar,
+          viscosityMpas,
+          Optional.of(value),
+          solidsMm,
+          ambientC,
+          food,
+          zone,
+          runsDry,
+          traces);
     }
 
     Conditions withSolidsMm(double value) {
@@ -163,7 +191,8 @@ public record Duty(
           ambientC,
           food,
           zone,
-          runsDry);
+          runsDry,
+          traces);
     }
 
     Conditions withAmbientC(double value) {
@@ -175,7 +204,8 @@ public record Duty(
           Optional.of(value),
           food,
           zone,
-          runsDry);
+          runsDry,
+          traces);
     }
 
     Conditions withFood(boolean value) {
@@ -187,7 +217,8 @@ public record Duty(
           ambientC,
           Optional.of(value),
           zone,
-          runsDry);
+          runsDry,
+          traces);
     }
 
     Conditions withZone(Zone value) {
@@ -199,7 +230,13 @@ public record Duty(
           ambientC,
           food,
           Optional.of(value),
-          runsDry);
+          runsDry,
+          traces);
+    }
+
+    Conditions with(Traces value) {
+      return new Conditions(
+          pressureBar, viscosityMpas, densityKgM3, solidsMm, ambientC, food, zone, runsDry, value);
     }
 
     Conditions withRunsDry(boolean value) {
@@ -211,7 +248,8 @@ public record Duty(
           ambientC,
           food,
           zone,
-          Optional.of(value));
+          Optional.of(value),
+          traces);
     }
   }
 
@@ -279,6 +317,7 @@ public record Duty(
     within(faults, "densityKgM3", "Density", c.densityKgM3(), 0.1, 25_000, "kg/m3");
     within(faults, "solidsMm", "Largest solids", c.solidsMm(), 0, 500, "mm");
     within(faults, "ambientC", "Coldest surroundings", c.ambientC(), -90, 90, "°C");
+    faults.addAll(c.traces().faults());
     return faults;
   }
 
@@ -301,14 +340,6 @@ public record Duty(
       double min,
       double max,
       String unit) {
-    if (!(value >= min && value <= max)) {
-      faults.add(
-          new Fault(
-              path,
-              (what + " must be " + min + " to " + max + " " + unit).strip()
-                  + "; "
-                  + value
-                  + " is not."));
-    }
+    Fault.outside(path, what, value, min, max, unit).ifPresent(faults::add);
   }
 }

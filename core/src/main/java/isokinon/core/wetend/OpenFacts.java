@@ -2,6 +2,7 @@ package isokinon.core.wetend;
 
 import isokinon.core.material.Fluid;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.material.trace.Traces;
 import isokinon.core.wetend.Duty.Conditions;
 import isokinon.core.wetend.Duty.Zone;
 import java.util.ArrayList;
@@ -111,6 +112,10 @@ public final class OpenFacts {
                 c.withViscosityMpas(mpas)));
       }
     }
+    if (duty.exposures().stream()
+        .anyMatch(e -> library.fluid(e.fluid()).filter(Fluid::waterBased).isPresent())) {
+      traces(c, trials);
+    }
     boolean dense =
         duty.exposures().stream()
             .allMatch(e -> library.fluid(e.fluid()).flatMap(Fluid::densityKgM3).isPresent());
@@ -120,5 +125,48 @@ public final class OpenFacts {
               "densityKgM3", "How dense is it?", "At 1 400 kg/m³", c.withDensityKgM3(1400.0)));
     }
     return trials;
+  }
+
+  /** A trace is asked for only where the amounts a pump may well meet decide. */
+  private static void traces(Conditions c, List<Trial> trials) {
+    Traces known = c.traces();
+    if (known.chlorideMgL().isEmpty()) {
+      for (double mg : new double[] {200, 1000, 5000}) {
+        trials.add(
+            new Trial(
+                "chlorideMgL",
+                "How much chloride is in it?",
+                Say.of("With %.0f mg/L of chloride", mg),
+                c.with(known.withChlorideMgL(mg))));
+      }
+    }
+    if (known.phLow().isEmpty()) {
+      for (double ph : new double[] {3, 1.5}) {
+        trials.add(
+            new Trial(
+                "phLow",
+                "How low does its pH get?",
+                Say.of("Down to pH %s", Say.number(ph)),
+                c.with(known.withPhLow(Math.min(ph, known.phHigh().orElse(ph))))));
+      }
+    }
+    if (known.phHigh().isEmpty()) {
+      for (double ph : new double[] {11, 13}) {
+        trials.add(
+            new Trial(
+                "phHigh",
+                "How high does its pH get?",
+                Say.of("Up to pH %s", Say.number(ph)),
+                c.with(known.withPhHigh(Math.max(ph, known.phLow().orElse(ph))))));
+      }
+    }
+    if (known.chlorineMgL().isEmpty()) {
+      trials.add(
+          new Trial(
+              "chlorineMgL",
+              "Is free chlorine in it, or another oxidiser?",
+              "With 20 mg/L of free chlorine",
+              c.with(known.withChlorineMgL(20))));
+    }
   }
 }

@@ -5,6 +5,9 @@ import isokinon.core.material.Material;
 import isokinon.core.material.MaterialKind;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
+import isokinon.core.material.trace.Traces.Like;
+import isokinon.core.material.trace.Traces.Trace;
+import isokinon.core.value.Code;
 import isokinon.core.wetend.Duty.Conditions;
 import isokinon.core.wetend.Duty.Zone;
 import isokinon.core.wetend.Rating.Rule;
@@ -35,16 +38,8 @@ final class RoleRules {
   /** From this much under its flash point a fluid counts as flammable, K. */
   private static final double FLASH_MARGIN_K = 5;
 
-  /** What bushings run on where that is another material. */
-  private static final Map<String, String> COUNTERFACE =
-      Map.of("carbon", "SiC", "PTFE-CD25", "alumina");
-
   private static final Set<String> HOLDS_CHARGE =
       Set.of(Roles.BODY, Roles.SHELL, Roles.SEAT, "plate");
-
-  /** Up to here a plastic body keeps its bolts tight, °C: starting values. */
-  private static final Map<String, Double> LOADED_C =
-      Map.of("PP", 80.0, "PVDF", 105.0, "PE-UHMW", 60.0);
 
   private static final Set<String> CLOSE_FIT =
       Set.of(Roles.ROTOR, Roles.BALL, Roles.BUSHING, Roles.SHAFT_SEAL);
@@ -76,6 +71,7 @@ final class RoleRules {
     if (CLOSE_FIT.contains(role) && m.kind().thresholds()) {
       closeFit(rules, m, duty, library);
     }
+    traces(rules, role, m, duty, library);
     if (role.equals(Roles.BODY)) {
       loaded(rules, m, duty);
     }
@@ -89,7 +85,7 @@ final class RoleRules {
       }
       case Roles.BUSHING -> {
         counterface(rules, m, duty, library);
-        if (c.runsDry().orElse(false) && m.code().equals("SiC")) {
+        if (c.runsDry().orElse(false) && m.isOrIsFrom("SiC")) {
           rules.add(unsuited("Silicon carbide on silicon carbide must never run dry."));
         }
       }
@@ -107,10 +103,10 @@ final class RoleRules {
   /** A bearing is a pair: what the bushing runs on must stand the fluids as well. */
   private static void counterface(
       List<Rule> rules, Material m, Duty duty, MaterialLibrary library) {
-    String face = COUNTERFACE.getOrDefault(m.code(), m.code());
-    if (face.equals(m.code())) {
+    if (m.runsOn().isEmpty()) {
       return;
     }
+    String face = m.runsOn().get();
     for (Duty.Exposure e : duty.exposures()) {
       String fluid = library.fluidName(e.fluid());
       Optional<Resistance> row =
@@ -130,7 +126,7 @@ final class RoleRules {
   /** A bolted body under pressure carries less heat than a data sheet says of its resin. */
   private static void loaded(List<Rule> rules, Material m, Duty duty) {
     double hottest = duty.hottestC();
-    Optional.ofNullable(LOADED_C.get(m.code()))
+    m.loadedC()
         .filter(most -> hottest > most)
         .ifPresent(
             most ->
@@ -150,8 +146,7 @@ final class RoleRules {
       String fluid = library.fluid(e.fluid()).map(Fluid::code).orElse(e.fluid());
       library
           .resistance(fluid, e.concentrationPct(), m.code(), e.temperatureC())
-          .filter(r -> r.fullC().isPresent() && r.limitedC().isPresent())
-          .filter(r -> e.temperatureC() > (r.fullC().get() + r.limitedC().get()) / 2)
+          .filter(r -> r.pastHalfway(e.temperatureC()))
           .ifPresent(
               r ->
                   rules.add(
@@ -159,6 +154,67 @@ final class RoleRules {
                           library.fluidName(fluid)
                               + " may roughen it: a close fit does not stand that.")));
     }
+  }
+
+  /**
+   * What little of something else in a water-based fluid does, by the row of a fluid that holds
+   * more of it; only what it does beyond the fluid itself.
+   */
+  private static void traces(
+      List<Rule> rules, String role, Material m, Duty duty, MaterialLibrary library) {
+    for (Like like : duty.conditions().traces().likes()) {
+      if (like.trace() == Trace.CHLORIDE && !m.kind().thresholds()) {
+        continue;
+      }
+      duty.exposures().stream()
+          .filter(e -> counts(like, e, library))
+          .flatMap(e -> trace(like, e, role, m, library).stream())
+          .max(Comparator.comparing(Rule::verdict))
+          .ifPresent(rules::add);
+    }
+  }
+
+  /** A fluid that is named after its acid, alkali or oxidiser says its own. */
+  private static boolean counts(Like like, Duty.Exposure e, MaterialLibrary library) {
+    Optional<Fluid> fluid = library.fluid(e.fluid());
+    if (fluid.filter(Fluid::waterBased).isEmpty()) {
+      return false;
+    }
+    List<String> own =
+        switch (like.trace()) {
+          case CHLORIDE -> List.of();
+          case ACID, ALKALI -> List.of("acid", "alkali");
+          case CHLORINE -> List.of("hypochlorite", "chlorine-dioxide", "peroxide", "peracetic");
+        };
+    return own.stream()
+        .noneMatch(g -> library.inGroup(g, fluid.get().code(), e.concentrationPct()));
+  }
+
+  private static Optional<Rule> trace(
+      Like like, Duty.Exposure e, String role, Material m, MaterialLibrary library) {
+    double t = e.temperatureC();
+    Optional<Resistance> row = library.resistance(like.fluid(), like.pct(), m.code(), t);
+    double without =
+        library
+            .fluid(e.fluid())
+            .flatMap(f -> library.resistance(f.code(), e.concentrationPct(), m.code(), t))
+            .map(r -> r.factorAt(t))
+            .orElse(1.0);
+    double with = row.map(r -> r.factorAt(t)).orElse(1.0);
+    if (row.isEmpty() || with >= without) {
+      return Optional.empty();
+    }
+    boolean metal = m.kind().thresholds();
+    boolean rough = metal && CLOSE_FIT.contains(role) && row.get().pastHalfway(t);
+    String what = row.get().effect().map(Code::code).orElse("attacks");
+    String said =
+        Say.of(
+            "%s %s it in %s at %s °C.",
+            like.said(), what, Say.lower(library.fluidName(e.fluid())), Say.number(t));
+    if (with == 0 || rough) {
+      return Optional.of(unsuited(said));
+    }
+    return Optional.of(new Rule(Verdict.LIMITED, metal ? 1 : with / without, said));
   }
 
   /** Nobody knows whether it leads charge away: where that matters, nothing is promised. */
@@ -295,7 +351,7 @@ final class RoleRules {
   }
 
   private static boolean soft(Material m) {
-    return m.kind() == MaterialKind.ELASTOMER || m.code().equals("PTFE");
+    return m.kind() == MaterialKind.ELASTOMER || m.isOrIsFrom("PTFE");
   }
 
   private static Rule unsuited(String reason) {

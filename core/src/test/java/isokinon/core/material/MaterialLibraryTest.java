@@ -3,7 +3,8 @@ package isokinon.core.material;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import isokinon.core.material.LibraryReader.InvalidLibrary;
+import isokinon.core.material.reading.LibraryReader;
+import isokinon.core.material.reading.LibraryReader.InvalidLibrary;
 import isokinon.core.stock.ShelfLife;
 import java.io.StringReader;
 import java.util.HashMap;
@@ -33,7 +34,8 @@ class MaterialLibraryTest {
           "ceilings",
           "fluid,from_pct,to_pct,max_c,because\nacid,0,50,90,gases\nacid,50,90,60,boils\n",
           "groups",
-          "group,title,fluids\nsour,Acid,acid@10\nwet,Water,water\n",
+          "group,title,fluids,residue,unit,min,max\nsour,Acid,acid@10,pH,pH,6,9\n"
+              + "wet,Water,water,,,,\n",
           "meetings",
           "one,other,gives,happens,apart\nsour,wet,boiling,It spits.,Drain first.\n",
           "densities",
@@ -309,5 +311,46 @@ class MaterialLibraryTest {
   void aTableWithoutItsColumnsIsRefused() {
     assertThatThrownBy(() -> read(changed("fluids", "flash_c,", "")))
         .hasMessageContaining("columns missing: flash_c");
+  }
+
+  @Test
+  void aMaterialOfTheShopKeepsWhatOnlyTheShippedRowSays() {
+    MaterialLibrary library =
+        ShippedLibrary.with(
+            "materials", "PP,Our polypropylene,plastic,body,0,85,,1,0.6,8,none,910,,yes,no,");
+    Material pp = library.material("PP").orElseThrow();
+    assertThat(pp.name()).isEqualTo("Our polypropylene");
+    assertThat(pp.loadedC()).contains(80.0);
+    assertThat(library.materials()).filteredOn(m -> m.code().equals("PP")).hasSize(1);
+  }
+
+  @Test
+  void whatAMaterialIsMadeFromIsAMaterial() {
+    Map<String, String> tables = changed("materials", "max_bar\n", "max_bar,base\n");
+    tables.put("materials", tables.get("materials").replace("yes,,\n", "yes,,,gum\n"));
+    assertThatThrownBy(() -> read(tables))
+        .isInstanceOf(InvalidLibrary.class)
+        .hasMessageContaining("NBR: unknown material gum");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          toluene|100|NBR|Toluene swells NBR at any temperature.
+          mineral-oil|100|NBR|Mineral oil hardens NBR: hardly up to 90 °C, in a shortened life up to 100 °C, too fast beyond.
+          seawater|3|1.4404|Seawater or brine of 1 to 5 % pits 1.4404: not up to 5 °C, perhaps up to 30 °C, surely beyond.
+          mineral-oil|100|PTFE|Mineral oil does nothing to PTFE that matters up to 150 °C.
+          hydrofluoric-acid|40|EPDM|Hydrofluoric acid of 12 to 50 % swells EPDM from the first degree, and is not borne over 20 °C.
+          """)
+  void aPairSaysWhyInOneSentence(String fluid, double pct, String material, String why) {
+    MaterialLibrary library = ShippedLibrary.read();
+    assertThat(
+            library
+                .resistance(fluid, pct, material, 20)
+                .orElseThrow()
+                .why(library.fluidName(fluid), library.material(material).orElseThrow().kind()))
+        .isEqualTo(why);
   }
 }

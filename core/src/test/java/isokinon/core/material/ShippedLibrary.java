@@ -1,5 +1,6 @@
 package isokinon.core.material;
 
+import isokinon.core.material.reading.LibraryReader;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;

@@ -316,7 +316,11 @@ public class SkerrowMill {
         r.get("zone").isEmpty() ? null : r.code(Zone.class, "zone"),
         r.flag("runs_dry").orElse(null),
         "",
-        null);
+        null,
+        r.optional("chloride_mg_l").orElse(null),
+        r.optional("ph_low").orElse(null),
+        r.optional("ph_high").orElse(null),
+        r.optional("chlorine_mg_l").orElse(null));
   }
 
   private static GaugeRow gauge(CsvRow r, LocalDate today) {

@@ -109,11 +109,22 @@ public class ChoiceSheet {
     facts.add("food: " + (d.food() == null ? "not known" : d.food() ? "yes" : "no"));
     facts.add("static: " + (d.zone() == null ? "not known" : d.zone().code()));
     facts.add("runs dry: " + (d.runsDry() == null ? "not known" : d.runsDry() ? "yes" : "no"));
+    given(facts, "chloride", d.chlorideMgL(), "mg/L");
+    given(facts, "lowest pH", d.phLow(), "");
+    given(facts, "highest pH", d.phHigh(), "");
+    given(facts, "free chlorine", d.chlorineMgL(), "mg/L");
     return Text.sentence(String.join(", ", facts)) + ".";
   }
 
   private static void fact(List<String> facts, String name, Double value, String unit) {
     facts.add(name + " " + (value == null ? "not known" : Text.plain(value) + " " + unit));
+  }
+
+  /** A fact that is asked only where it decides: not known goes without saying. */
+  private static void given(List<String> facts, String name, Double value, String unit) {
+    if (value != null) {
+      facts.add((name + " " + Text.plain(value) + " " + unit).strip());
+    }
   }
 
   private static Table kits(ChooserView v) {

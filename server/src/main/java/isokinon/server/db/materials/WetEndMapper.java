@@ -30,10 +30,10 @@ public interface WetEndMapper {
   @Insert(
       "insert into wet_end (pump, hardware, rotor_class_mm, parts, stop_cost, "
           + "pressure_bar, viscosity_mpas, density_kg_m3, solids_mm, solids_pct, solids_mohs, "
-          + "ambient_c, food, zone, runs_dry, changed_by, changed_at) values "
+          + "ambient_c, food, zone, runs_dry, chloride_mg_l, ph_low, ph_high, chlorine_mg_l, changed_by, changed_at) values "
           + "(#{pump}, #{hardware}, #{rotorClassMm}, #{parts}, #{stopCost}, #{pressureBar}, "
           + "#{viscosityMpas}, #{densityKgM3}, #{solidsMm}, #{solidsPct}, #{solidsMohs}, "
-          + "#{ambientC}, #{food}, #{zone}, #{runsDry}, #{changedBy}, #{changedAt})")
+          + "#{ambientC}, #{food}, #{zone}, #{runsDry}, #{chlorideMgL}, #{phLow}, #{phHigh}, #{chlorineMgL}, #{changedBy}, #{changedAt})")
   @Changes(Topic.DUTIES)
   void add(WetEndRow row);
 

@@ -18,6 +18,10 @@ import java.time.OffsetDateTime;
  * @param solidsMohs their hardness, Mohs
  * @param ambientC coldest surroundings, degC
  * @param zone none, static or explosive
+ * @param chlorideMgL chloride, the highest, mg/L
+ * @param phLow the lowest pH
+ * @param phHigh the highest pH
+ * @param chlorineMgL free chlorine, the highest, mg/L
  */
 public record WetEndRow(
     String pump,
@@ -36,11 +40,21 @@ public record WetEndRow(
     Duty.Zone zone,
     Boolean runsDry,
     String changedBy,
-    OffsetDateTime changedAt) {
+    OffsetDateTime changedAt,
+    Double chlorideMgL,
+    Double phLow,
+    Double phHigh,
+    Double chlorineMgL) {
 
   /** A pump of which nothing is known yet. */
   public static WetEndRow unknown(String pump) {
+    return of(pump, "", 0);
+  }
+
+  /** A pump of which only its plates and shaft are known, and what a stop costs, pounds. */
+  public static WetEndRow of(String pump, String hardware, double stopCost) {
     return new WetEndRow(
-        pump, "", 0, "", 0, null, null, null, null, null, null, null, null, null, null, "", null);
+        pump, hardware, 0, "", stopCost, null, null, null, null, null, null, null, null, null, null,
+        "", null, null, null, null, null);
   }
 }

@@ -3,6 +3,7 @@ package isokinon.server.work.library;
 import isokinon.core.material.FluidsInTurn;
 import isokinon.core.material.FluidsInTurn.Turn;
 import isokinon.core.material.Meeting;
+import isokinon.server.db.pumps.ExposureRow;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -38,6 +39,22 @@ public class Meetings {
 
   Meetings(ShopLibrary library) {
     this.library = library;
+  }
+
+  /** What proves that none is left of those fluids of a pump that must not meet. */
+  public List<Meeting.Residue> residues(List<ExposureRow> exposures) {
+    return exposures.size() < 2
+        ? List.of()
+        : FluidsInTurn.of(turns(exposures), library.materials()).residues();
+  }
+
+  /** What of the fluids of a pump must not meet. */
+  public MeetingsView ofPump(List<ExposureRow> exposures) {
+    return of(turns(exposures));
+  }
+
+  private static List<Turn> turns(List<ExposureRow> exposures) {
+    return exposures.stream().map(e -> new Turn(e.fluid(), e.concentrationPct())).toList();
   }
 
   /** What of these fluids must not meet. */

@@ -1,7 +1,7 @@
 package isokinon.server.work.library;
 
-import isokinon.core.material.LibraryReader;
 import isokinon.core.material.MaterialLibrary;
+import isokinon.core.material.reading.LibraryReader;
 import isokinon.core.wetend.WetEndRater;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;

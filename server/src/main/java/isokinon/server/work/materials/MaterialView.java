@@ -41,6 +41,7 @@ public final class MaterialView {
    * @param known how well it is known
    * @param ownRow number of the shop's own row; empty where the row is a shipped one
    * @param under whether an own row stands over all of its band
+   * @param doubts of an own row, why it should be looked at again, each the end of a sentence
    */
   public record ResistanceLine(
       double fromPct,
@@ -54,7 +55,8 @@ public final class MaterialView {
       String note,
       Knowledge known,
       Optional<Long> ownRow,
-      boolean under) {}
+      boolean under,
+      List<String> doubts) {}
 
   /** A material in a fluid; no rows is unknown. */
   public record PairLine(String material, String name, List<ResistanceLine> rows) {}
@@ -141,6 +143,10 @@ public final class MaterialView {
   /**
    * A material in a fluid: rows, what was seen here, where the two disagree, what was changed.
    *
+   * @param why what attacks what, and up to where it goes, in one sentence; empty where no row is
+   * @param ages whether its life is halved for each 10 K; a metal gives out at a threshold instead
+   * @param ceilings temperatures the fluid itself does not go beyond
+   * @param apart with what the fluid must not meet
    * @param effects what an own row may say that the fluid does
    */
   public record PairView(
@@ -148,6 +154,10 @@ public final class MaterialView {
       String fluidName,
       String material,
       String materialName,
+      String why,
+      boolean ages,
+      List<CeilingLine> ceilings,
+      List<ApartView> apart,
       List<ResistanceLine> rows,
       List<SeenLine> seen,
       List<RunsLine> runs,

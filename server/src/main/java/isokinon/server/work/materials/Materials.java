@@ -7,6 +7,8 @@ import isokinon.core.material.Material;
 import isokinon.core.material.MaterialKind;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.Resistance;
+import isokinon.core.material.flags.LibraryFlags;
+import isokinon.core.material.flags.LibraryFlags.Flag;
 import isokinon.core.value.Fault;
 import isokinon.core.wetend.PairEvidence.Kind;
 import isokinon.server.access.People;
@@ -132,21 +134,24 @@ public class Materials {
         f.spilt(),
         f.flashC(),
         f.densityKgM3(),
-        all.ceilings(f.code()).stream()
-            .map(
-                c ->
-                    new CeilingLine(
-                        c.fromPct(),
-                        c.toPct(),
-                        c.maxC(),
-                        Text.sentence(
-                            c.because().words() + " above " + Text.plain(c.maxC()) + " °C")))
-            .toList(),
+        ceilings(f),
         meetings.against(f.code(), NEAT_PCT),
         all.materials().stream()
             .filter(m -> m.kind() != MaterialKind.MAGNET)
             .map(m -> new PairLine(m.code(), m.name(), lines(all.rows(f.code(), m.code()), bands)))
             .toList());
+  }
+
+  private List<CeilingLine> ceilings(Fluid f) {
+    return library.materials().ceilings(f.code()).stream()
+        .map(
+            c ->
+                new CeilingLine(
+                    c.fromPct(),
+                    c.toPct(),
+                    c.maxC(),
+                    Text.sentence(c.because().words() + " above " + Text.plain(c.maxC()) + " °C")))
+        .toList();
   }
 
   /** A material with every fluid it has a row for. */
@@ -170,6 +175,7 @@ public class Materials {
   public PairView pair(String fluidCode, String materialCode) {
     Fluid f = known(fluidCode);
     Material m = material(materialCode);
+    List<Resistance> rows = library.materials().rows(f.code(), m.code());
     List<SeenLine> seen = evidence.seen(f.code(), m.code());
     List<RunRow> runs = pumps.runsIn(m.code(), f.code());
     seen.addAll(evidence.ofRuns(f.code(), runs));
@@ -181,7 +187,11 @@ public class Materials {
         f.name(),
         m.code(),
         m.name(),
-        lines(library.materials().rows(f.code(), m.code()), own.bands()),
+        rows.stream().min(Resistance.WORST_FIRST).map(r -> r.why(f.name(), m.kind())).orElse(""),
+        !m.kind().thresholds(),
+        ceilings(f),
+        meetings.against(f.code(), NEAT_PCT),
+        lines(rows, own.bands()),
         seen,
         byPump.entrySet().stream()
             .map(
@@ -257,6 +267,7 @@ public class Materials {
   }
 
   private List<ResistanceLine> lines(List<Resistance> rows, Map<BandKey, Long> own) {
+    LibraryFlags flags = new LibraryFlags(library.materials());
     return rows.stream()
         .map(
             r ->
@@ -278,7 +289,8 @@ public class Materials {
                                 o ->
                                     o.own()
                                         && o.fromPct() <= r.fromPct()
-                                        && o.toPct() >= r.toPct())))
+                                        && o.toPct() >= r.toPct()),
+                    r.own() ? flags.of(r).stream().map(Flag::words).toList() : List.of()))
         .toList();
   }
 

@@ -1,5 +1,6 @@
 package isokinon.server.work.pumps;
 
+import isokinon.core.material.trace.Traces;
 import isokinon.core.value.Fault;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Duty.Conditions;
@@ -35,6 +36,10 @@ import java.util.Optional;
  * @param food whether it touches food
  * @param zone none, static or explosive
  * @param runsDry whether it runs dry now and then
+ * @param chlorideMgL chloride in its water-based fluids, the highest, mg/L
+ * @param phLow their lowest pH
+ * @param phHigh their highest pH
+ * @param chlorineMgL free chlorine in them, or another oxidiser as free chlorine, mg/L
  * @param stopCost what a stop by failure costs beyond kit and labour, pounds
  */
 public record DutyForm(
@@ -52,6 +57,10 @@ public record DutyForm(
     Boolean food,
     Zone zone,
     Boolean runsDry,
+    Double chlorideMgL,
+    Double phLow,
+    Double phHigh,
+    Double chlorineMgL,
     Double stopCost) {
 
   private static final double MOST_MONEY = 1e7;
@@ -107,6 +116,10 @@ public record DutyForm(
         wetEnd.food(),
         wetEnd.zone(),
         wetEnd.runsDry(),
+        wetEnd.chlorideMgL(),
+        wetEnd.phLow(),
+        wetEnd.phHigh(),
+        wetEnd.chlorineMgL(),
         wetEnd.stopCost());
   }
 
@@ -135,7 +148,12 @@ public record DutyForm(
                 Optional.ofNullable(ambientC),
                 Optional.ofNullable(food),
                 Optional.ofNullable(zone),
-                Optional.ofNullable(runsDry)));
+                Optional.ofNullable(runsDry),
+                new Traces(
+                    Optional.ofNullable(chlorideMgL),
+                    Optional.ofNullable(phLow),
+                    Optional.ofNullable(phHigh),
+                    Optional.ofNullable(chlorineMgL))));
     if (faults.isEmpty()) {
       faults.addAll(duty.faults());
     }
@@ -221,7 +239,11 @@ public record DutyForm(
         zone,
         runsDry,
         who,
-        at);
+        at,
+        chlorideMgL,
+        phLow,
+        phHigh,
+        chlorineMgL);
   }
 
   /** Its fluids as rows of a pump. */

@@ -13,6 +13,7 @@ import isokinon.server.db.pumps.Variants;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
 import isokinon.server.db.rebuilds.StepMedianRow;
+import isokinon.server.work.library.Meetings;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.shared.CachedByKey;
@@ -35,9 +36,16 @@ public class Jobs {
   private final BenchMapper store;
   private final PumpRegister pumps;
   private final Sheets sheets;
+  private final Meetings meetings;
   private final CachedByKey<RebuildRow, Followed> followed;
 
-  public Jobs(BenchMapper store, PumpRegister pumps, Sheets sheets, DataVersions versions) {
+  public Jobs(
+      BenchMapper store,
+      PumpRegister pumps,
+      Sheets sheets,
+      Meetings meetings,
+      DataVersions versions) {
+    this.meetings = meetings;
     this.store = store;
     this.pumps = pumps;
     this.sheets = sheets;
@@ -61,7 +69,8 @@ public class Jobs {
     store.events(row.id()).forEach(e -> events.add(EventRows.event(e)));
     PumpRow pump = pumps.pump(row.pump());
     Fitted fitted =
-        new Fitted(pump.role(), row.fittedMaterial(), Variants.list(row.fittedVariants()));
+        new Fitted(pump.role(), row.fittedMaterial(), Variants.list(row.fittedVariants()))
+            .rinsedOf(meetings.residues(pumps.exposures(pump.tag())));
     return new Job(row, pump, Rebuild.replay(job.sheet(), fitted, events, job.plans()));
   }
 

@@ -2,7 +2,6 @@ package isokinon.server.work.stages;
 
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.Reading;
-import isokinon.core.material.FluidsInTurn.Turn;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Sheet;
@@ -51,10 +50,7 @@ class MakeSafeViewer {
 
   /** Which of its fluids must not meet in it. */
   MeetingsView meetings(PumpRow pump) {
-    return meetings.of(
-        pumps.exposures(pump.tag()).stream()
-            .map(e -> new Turn(e.fluid(), e.concentrationPct()))
-            .toList());
+    return meetings.ofPump(pumps.exposures(pump.tag()));
   }
 
   List<Gate> gates(PumpRow pump, Rebuild rebuild) {

@@ -165,6 +165,10 @@ class ChoiceSettings {
         f.food(),
         f.zone(),
         f.runsDry(),
+        f.chlorideMgL(),
+        f.phLow(),
+        f.phHigh(),
+        f.chlorineMgL(),
         f.stopCost());
   }
 }

@@ -27,6 +27,7 @@ import isokinon.server.work.inspection.InspectionLog;
 import isokinon.server.work.inspection.NextLooks;
 import isokinon.server.work.inspection.PartAssessment;
 import isokinon.server.work.instruments.GaugeRack;
+import isokinon.server.work.library.Meetings;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.pumps.PumpRegister;
@@ -85,7 +86,7 @@ class BenchRecordingTest {
           mock(InspectionLog.class),
           mock(PartAssessment.class),
           register,
-          new Jobs(store, register, sheets, new DataVersions()),
+          new Jobs(store, register, sheets, mock(Meetings.class), new DataVersions()),
           shelves,
           keptParts,
           mock(HandBack.class),

@@ -51,9 +51,7 @@ class RenewalsTest {
   }
 
   private static WetEndRow wetEnd(String hardware, double stop) {
-    return new WetEndRow(
-        "EFF-02", hardware, 0, "", stop, null, null, null, null, null, null, null, null, null, null,
-        "", null);
+    return WetEndRow.of("EFF-02", hardware, stop);
   }
 
   private Renewal renewal() {

@@ -47,14 +47,7 @@ class StockDemandTest {
   }
 
   private void onPlates(String hardware) {
-    when(wetEnds.of(anyString()))
-        .thenAnswer(
-            q -> {
-              WetEndRow w = WetEndRow.unknown(q.getArgument(0));
-              return new WetEndRow(
-                  w.pump(), hardware, 0, "", 0, null, null, null, null, null, null, null, null,
-                  null, null, "", null);
-            });
+    when(wetEnds.of(anyString())).thenAnswer(q -> WetEndRow.of(q.getArgument(0), hardware, 0));
   }
 
   /** Sets of these ages, 20 h a day, renewed at 2 300 h. */

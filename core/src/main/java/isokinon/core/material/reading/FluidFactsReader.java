@@ -1,5 +1,11 @@
-package isokinon.core.material;
+package isokinon.core.material.reading;
 
+import isokinon.core.material.Ceiling;
+import isokinon.core.material.DensityCurve;
+import isokinon.core.material.Fluid;
+import isokinon.core.material.FluidFacts;
+import isokinon.core.material.MaterialLibrary;
+import isokinon.core.material.Meeting;
 import isokinon.core.table.CsvRow;
 import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
@@ -10,6 +16,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 
@@ -18,6 +25,8 @@ import java.util.function.Consumer;
  * meetings}, {@code densities} and {@code permeating}. Faults are told with table and line.
  */
 final class FluidFactsReader {
+
+  private static final String BASED_ON = "based-on=";
 
   private final LibraryReader.Tables tables;
   private final MaterialLibrary names;
@@ -41,6 +50,40 @@ final class FluidFactsReader {
   }
 
   private FluidFacts read() throws IOException {
+    List<Ceiling> ceilings = ceilings();
+    Map<String, Meeting.Group> groups = new LinkedHashMap<>();
+    List<Meeting.Member> members = new ArrayList<>();
+    each(
+        "groups",
+        List.of("group", "title", "fluids", "residue", "unit", "min", "max"),
+        r -> {
+          Meeting.Group group = new Meeting.Group(r.word("group"), r.word("title"), residue(r));
+          groups.put(group.id(), group);
+          r.words("fluids", ';').forEach(word -> members.addAll(members(group, word)));
+        });
+    List<Meeting> meetings = meetings(groups);
+    Set<String> permeating = new HashSet<>();
+    each("permeating", List.of("fluid"), r -> permeating.add(fluid(r)));
+    return new FluidFacts(ceilings, meetings, members, densities(), permeating);
+  }
+
+  private static Optional<Meeting.Residue> residue(CsvRow row) {
+    if (row.get("residue").isEmpty()) {
+      return Optional.empty();
+    }
+    Meeting.Residue residue =
+        new Meeting.Residue(
+            row.get("residue"),
+            row.get("unit"),
+            row.optional("min", 0, 1e6),
+            row.optional("max", 0, 1e6));
+    if (!residue.seen() && residue.min().isEmpty() && residue.max().isEmpty()) {
+      throw new IllegalArgumentException("a reading of a residue has a min or a max");
+    }
+    return Optional.of(residue);
+  }
+
+  private List<Ceiling> ceilings() throws IOException {
     List<Ceiling> ceilings = new ArrayList<>();
     each(
         "ceilings",
@@ -66,16 +109,10 @@ final class FluidFactsReader {
                   });
           ceilings.add(ceiling);
         });
-    Map<String, Meeting.Group> groups = new LinkedHashMap<>();
-    List<Meeting.Member> members = new ArrayList<>();
-    each(
-        "groups",
-        List.of("group", "title", "fluids"),
-        r -> {
-          Meeting.Group group = new Meeting.Group(r.word("group"), r.word("title"));
-          groups.put(group.id(), group);
-          r.words("fluids", ';').forEach(word -> members.add(member(group, word)));
-        });
+    return ceilings;
+  }
+
+  private List<Meeting> meetings(Map<String, Meeting.Group> groups) throws IOException {
     List<Meeting> meetings = new ArrayList<>();
     Set<Set<String>> pairs = new HashSet<>();
     each(
@@ -97,6 +134,10 @@ final class FluidFactsReader {
           }
           meetings.add(meeting);
         });
+    return meetings;
+  }
+
+  private Map<String, DensityCurve> densities() throws IOException {
     Map<String, DensityCurve> densities = new HashMap<>();
     each(
         "densities",
@@ -108,9 +149,7 @@ final class FluidFactsReader {
                     r.number("pct", 0, 100),
                     r.number("c", -50, 300),
                     r.number("density", 0.1, 25_000)));
-    Set<String> permeating = new HashSet<>();
-    each("permeating", List.of("fluid"), r -> permeating.add(fluid(r)));
-    return new FluidFacts(ceilings, meetings, members, densities, permeating);
+    return densities;
   }
 
   private void each(String table, List<String> columns, Consumer<CsvRow> read) throws IOException {
@@ -136,13 +175,26 @@ final class FluidFactsReader {
         .orElseThrow(() -> new IllegalArgumentException("unknown fluid " + word));
   }
 
-  /** A fluid, or a fluid from a strength on: {@code sulphuric-acid@60}. */
-  private Meeting.Member member(Meeting.Group group, String word) {
+  /**
+   * A fluid; a fluid from a strength on: {@code sulphuric-acid@60}; or every fluid that is a
+   * solution or a slurry in another, and that one: {@code based-on=water}.
+   */
+  private List<Meeting.Member> members(Meeting.Group group, String word) {
+    if (word.startsWith(BASED_ON)) {
+      String base = fluid(word.substring(BASED_ON.length()));
+      return names.fluids().stream()
+          .filter(f -> f.code().equals(base) || f.basedOn().filter(base::equals).isPresent())
+          .map(f -> new Meeting.Member(group.id(), f.code(), 0))
+          .toList();
+    }
     int at = word.indexOf('@');
-    return at < 0
-        ? new Meeting.Member(group.id(), fluid(word), 0)
-        : new Meeting.Member(
-            group.id(), fluid(word.substring(0, at)), Double.parseDouble(word.substring(at + 1)));
+    return List.of(
+        at < 0
+            ? new Meeting.Member(group.id(), fluid(word), 0)
+            : new Meeting.Member(
+                group.id(),
+                fluid(word.substring(0, at)),
+                Double.parseDouble(word.substring(at + 1))));
   }
 
   private static Meeting.Group group(CsvRow row, String column, Map<String, Meeting.Group> groups) {

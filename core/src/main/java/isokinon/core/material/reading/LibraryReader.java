@@ -1,7 +1,14 @@
-package isokinon.core.material;
+package isokinon.core.material.reading;
 
+import isokinon.core.material.Ceiling;
+import isokinon.core.material.Effect;
+import isokinon.core.material.Fluid;
+import isokinon.core.material.FluidFacts;
+import isokinon.core.material.Knowledge;
+import isokinon.core.material.Material;
+import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.MaterialLibrary.BaseLife;
-import isokinon.core.stock.ShelfLife;
+import isokinon.core.material.Resistance;
 import isokinon.core.table.CsvRow;
 import isokinon.core.table.CsvTable;
 import isokinon.core.value.Code;
@@ -14,7 +21,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -144,8 +150,16 @@ public final class LibraryReader {
       throws IOException {
     LibraryReader reader = new LibraryReader();
     List<Material> materials =
-        reader.both("materials", shipped, own, r -> reader.material(r), Material::code);
-    List<Fluid> fluids = reader.both("fluids", shipped, own, r -> reader.fluid(r), Fluid::code);
+        MaterialRows.over(
+            reader.both("materials", shipped, own, MaterialRows::material, Material::code),
+            Material::code,
+            Material::over);
+    List<Fluid> fluids =
+        MaterialRows.over(
+            reader.both("fluids", shipped, own, MaterialRows::fluid, Fluid::code),
+            Fluid::code,
+            Fluid::over);
+    MaterialRows.related(materials, reader.faults);
     FluidFacts facts =
         FluidFactsReader.read(
             shipped,
@@ -157,7 +171,8 @@ public final class LibraryReader {
             reader.table(
                 "resistance",
                 shipped.open("resistance"),
-                apart(r -> resistance(r, names, false, false)),
+                // A shop may lower a material's range: what was shipped comes down with it.
+                apart(r -> resistance(r, names, false, own.containsKey("materials"))),
                 Resistance::key));
     if (own.containsKey("resistance")) {
       rows.addAll(
@@ -222,53 +237,6 @@ public final class LibraryReader {
       rows.addAll(table("own " + name, new StringReader(own.get(name)), read, keyOf));
     }
     return rows;
-  }
-
-  private Material material(CsvRow row) {
-    double min = row.number("min_c", -273.15, 2000);
-    double max = row.number("max_c", -273.15, 2000);
-    if (max <= min) {
-      throw new IllegalArgumentException("max_c is not above min_c");
-    }
-    return new Material(
-        row.word("material"),
-        row.word("name"),
-        row.code(MaterialKind.class, "kind"),
-        Set.copyOf(row.words("roles", ';')),
-        min,
-        max,
-        row.optional("shore_a", 0, 100),
-        row.number("flex", 0.01, 5),
-        row.number("abrasion_heavy", 0.01, 1),
-        row.number("suction_m", 0, 10),
-        shelf(row),
-        row.optional("density", 10, 25_000),
-        row.optional("alpha", 1e-7, 1e-3),
-        row.flag("food").orElse(false),
-        row.flag("conducts"),
-        row.optional("max_bar", 0.1, 500));
-  }
-
-  private static ShelfLife.Group shelf(CsvRow row) {
-    String word = row.get("shelf");
-    return Code.parse(ShelfLife.Group.class, word.toLowerCase(Locale.ROOT))
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "shelf \"" + word + "\" is none of " + Code.all(ShelfLife.Group.class)));
-  }
-
-  private Fluid fluid(CsvRow row) {
-    return new Fluid(
-        row.word("fluid"),
-        row.word("name"),
-        row.words("aliases", ';'),
-        row.words("hurts", ';'),
-        row.words("wear", ';'),
-        row.get("spilt"),
-        row.optional("flash_c", -100, 600),
-        row.optional("density", 0.1, 25_000),
-        row.number("density_pct", 0.01, 100));
   }
 
   private static Resistance resistance(

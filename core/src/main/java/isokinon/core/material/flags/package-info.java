@@ -1,0 +1,2 @@
+/** Looks for rows of the library that cannot be right as they stand. */
+package isokinon.core.material.flags;

@@ -1,0 +1,2 @@
+/** Reads the open tables of the material library. */
+package isokinon.core.material.reading;
