@@ -28,8 +28,11 @@ export function BandBar({ row: r }: { row: ResistanceLine }) {
         fontSize={12.5}
         fontWeight={600}
         fill={faint ? "var(--muted)" : "var(--ink)"}
+        paintOrder="stroke"
+        stroke="var(--paper)"
+        strokeWidth={5}
       >
-        {r.limitedC === null ? "never" : `${rounded(full)}/${rounded(last)}`}
+        {r.limitedC === null ? "never" : `${r.fullC === null ? "–" : rounded(full)}/${rounded(last)}`}
       </text>
     </svg>
   );

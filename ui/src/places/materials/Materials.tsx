@@ -22,7 +22,9 @@ export default function Materials() {
   const { fluids, materials, rows, ownRows } = library.data;
   const most = Math.max(...fluids.map((f) => f.materials));
   const words = wanted.trim().toLowerCase();
-  const found = fluids.filter((f) => [f.name, f.code, ...f.aliases].some((w) => w.toLowerCase().includes(words)));
+  const found = fluids
+    .filter((f) => [f.name, f.code, ...f.aliases].some((w) => w.toLowerCase().includes(words)))
+    .sort((a, b) => a.name.localeCompare(b.name));
   return (
     <main className="px-5 pt-3 pb-10">
       <div className="flex flex-wrap items-end justify-between gap-4 border-b-[1.5px] border-ink pb-2">

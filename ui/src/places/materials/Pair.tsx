@@ -73,7 +73,14 @@ function Of({ pair: p }: { pair: PairView }) {
           </button>
         </div>
       ))}
-      <Limits of={p} />
+      <Limits
+        of={p}
+        elsewhere={
+          <Link className="underline" to={`/library/materials/${p.fluid}`}>
+            What happens
+          </Link>
+        }
+      />
       <div className="grid grid-cols-2 gap-x-10 max-[1000px]:grid-cols-1">
         <div>
           <Rows pair={p} />

@@ -41,7 +41,7 @@ const FACTS: [NumberField, string, string][] = [
   ["chlorideMgL", "Chloride, highest", "mg/L"],
   ["phLow", "pH, lowest", ""],
   ["phHigh", "pH, highest", ""],
-  ["chlorineMgL", "Free chlorine or another oxidiser", "mg/L"],
+  ["chlorineMgL", "Free chlorine, highest", "mg/L"],
   ["stopCost", "A stop by failure costs", "£"],
 ];
 

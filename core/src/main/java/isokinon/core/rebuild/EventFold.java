@@ -271,7 +271,19 @@ final class EventFold {
         sheet.hazards().stream()
             .filter(h -> !h.whereMet() || safe.containsKey(h.id()) || met(h.id()))
             .toList();
-    return Stream.concat(met.stream(), rinses(met)).toList();
+    List<Sheet.Hazard> all = new ArrayList<>(met);
+    all.addAll(afterFluid(met), rinses(met).toList());
+    return all;
+  }
+
+  /** The place behind the last hazard of the fluid itself; a rinse is read with that. */
+  private static int afterFluid(List<Sheet.Hazard> hazards) {
+    for (int i = hazards.size(); i > 0; i--) {
+      if (hazards.get(i - 1).energy() == Sheet.Energy.FLUID) {
+        return i;
+      }
+    }
+    return hazards.size();
   }
 
   /**

@@ -45,10 +45,8 @@ public record Fitted(
         "rinse-" + r.what().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"),
         Sheet.Energy.FLUID,
         r.seen() ? "The last rinse" : r.what() + " in the rinse",
-        "fluids that must not meet went through it",
-        r.seen()
-            ? "Flush until none of it is left"
-            : "Flush with water, strip or meter in the last rinse",
+        "left of what must not meet",
+        r.seen() ? "Flush until none of it is left" : "Flush, then test strip or meter",
         r.seen() ? r.what() : r.what() + " of the last rinse",
         r.seen() ? Handling.Answer.CONFIRM : Handling.Answer.NUMBER,
         r.unit(),

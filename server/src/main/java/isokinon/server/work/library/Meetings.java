@@ -4,8 +4,10 @@ import isokinon.core.material.FluidsInTurn;
 import isokinon.core.material.FluidsInTurn.Turn;
 import isokinon.core.material.Meeting;
 import isokinon.server.db.pumps.ExposureRow;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** Which fluids of a pump must not meet in it, and in which order they leave the fewest gaps. */
@@ -84,8 +86,9 @@ public class Meetings {
     return new StrengthView(library.materials().fluidName(turn.fluid()), turn.pct());
   }
 
-  /** With what a fluid must not meet, as one group against another. */
+  /** With what a fluid must not meet, each group once, with the worst that comes of it. */
   public List<ApartView> against(String fluid, double pct) {
+    Set<String> told = new HashSet<>();
     return library.materials().meetingsOf(fluid, pct).stream()
         .map(
             m ->
@@ -97,6 +100,7 @@ public class Meetings {
                     m.gives(),
                     m.happens(),
                     m.apart()))
+        .filter(a -> told.add(a.group()))
         .toList();
   }
 
