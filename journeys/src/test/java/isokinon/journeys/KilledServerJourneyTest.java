@@ -80,6 +80,9 @@ class KilledServerJourneyTest extends AtTheMill {
     assertThat(other.getByText("The server does not answer").first()).isVisible();
 
     mill.start();
+    RunningApp.Ended second = mill.second();
+    assertThat(second.exitCode()).isEqualTo(4);
+    assertThat(second.lines()).hasSize(1);
     series.isWholeAndNothingInItTwice();
     assertThat(page.getByText("The server is away."))
         .isHidden(

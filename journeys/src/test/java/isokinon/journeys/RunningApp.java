@@ -76,19 +76,28 @@ final class RunningApp implements AutoCloseable {
     return new ApiClient(address());
   }
 
+  /** How a second one on the same folder ends: its exit code, and the lines it says. */
+  record Ended(int exitCode, List<String> lines) {}
+
+  /** Starts a second one on the same folder. */
+  Ended second() {
+    try {
+      Process second = new ProcessBuilder(command(0)).redirectErrorStream(true).start();
+      List<String> lines = second.inputReader().lines().toList();
+      return new Ended(second.waitFor(), lines);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   /** Starts it on the same data and port, and waits until it answers. */
   void start() {
     try {
-      List<String> command = new ArrayList<>();
-      command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-      command.addAll(
-          List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-jar", JAR.toString()));
-      command.add("--isokinon.demo=" + demo);
-      command.add("--isokinon.data=" + data);
-      command.add("--isokinon.diary.unimproved=300ms");
-      command.add("--isokinon.port=" + port);
       process =
-          new ProcessBuilder(command)
+          new ProcessBuilder(command(port))
               .redirectErrorStream(true)
               .redirectOutput(new File("target/app-" + port + ".log"))
               .start();
@@ -96,6 +105,17 @@ final class RunningApp implements AutoCloseable {
       throw new UncheckedIOException(e);
     }
     waitUntilItAnswers();
+  }
+
+  private List<String> command(int port) {
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-jar", JAR.toString()));
+    command.add("--isokinon.demo=" + demo);
+    command.add("--isokinon.data=" + data);
+    command.add("--isokinon.diary.unimproved=300ms");
+    command.add("--isokinon.port=" + port);
+    return command;
   }
 
   private void waitUntilItAnswers() {

@@ -1,5 +1,9 @@
 package isokinon.server;
 
+import isokinon.server.folder.CannotStart;
+import isokinon.server.folder.DataFolder;
+import isokinon.server.folder.FolderOfTheApplication;
+import java.io.IOException;
 import java.time.Clock;
 import org.mybatis.spring.annotation.MapperScan;
 import org.springframework.boot.SpringApplication;
@@ -11,9 +15,17 @@ import org.springframework.context.annotation.Bean;
 @MapperScan("isokinon.server.db")
 public class Application {
 
-  /** Starts the application. */
-  public static void main(String[] args) {
-    SpringApplication.run(Application.class, args);
+  /** Starts the application, or says in one sentence why it cannot work on its data folder. */
+  public static void main(String[] args) throws IOException {
+    try {
+      DataFolder folder = FolderOfTheApplication.take(args);
+      SpringApplication application = new SpringApplication(Application.class);
+      application.addInitializers(FolderOfTheApplication.holding(folder));
+      application.run(args);
+    } catch (CannotStart e) {
+      System.err.println(e.getMessage());
+      System.exit(e.why().exitCode());
+    }
   }
 
   @Bean

@@ -8,6 +8,7 @@ import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
@@ -23,6 +24,11 @@ import org.apache.commons.csv.CSVRecord;
 public record CsvTable(List<String> headings, List<CsvRow> rows, List<Fault> faults) {
 
   private static final String BYTE_ORDER_MARK = "\uFEFF";
+
+  /** No table of a shop has more columns; of more, somebody sent something else. */
+  private static final int MOST_COLUMNS = 200;
+
+  private static final int MOST_HEADING = 20_000;
 
   private static final CSVFormat FORMAT =
       CSVFormat.DEFAULT
@@ -84,7 +90,12 @@ public record CsvTable(List<String> headings, List<CsvRow> rows, List<Fault> fau
   /** Reads a table with any heading; its lines may be shorter or longer than that. */
   public static CsvTable readAny(String path, String text) {
     String plain = text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text;
-    CSVFormat format = FORMAT.builder().setDelimiter(delimiter(plain)).get();
+    char delimiter = delimiter(plain);
+    Optional<Fault> wide = tooWide(path, plain, delimiter);
+    if (wide.isPresent()) {
+      return new CsvTable(List.of(), List.of(), List.of(wide.get()));
+    }
+    CSVFormat format = FORMAT.builder().setDelimiter(delimiter).get();
     List<String> headings = new ArrayList<>();
     List<CsvRow> rows = new ArrayList<>();
     try (var parser = format.parse(new StringReader(plain))) {
@@ -114,6 +125,15 @@ public record CsvTable(List<String> headings, List<CsvRow> rows, List<Fault> fau
       throw new IllegalArgumentException(faults.get(0).said());
     }
     return rows;
+  }
+
+  private static Optional<Fault> tooWide(String path, String text, char delimiter) {
+    int end = text.indexOf('\n');
+    String head = end < 0 ? text : text.substring(0, end);
+    return head.length() > MOST_HEADING
+            || head.chars().filter(c -> c == delimiter).count() >= MOST_COLUMNS
+        ? Optional.of(Fault.at(path, 1, "its heading names more than " + MOST_COLUMNS + " columns"))
+        : Optional.empty();
   }
 
   /** What parts the fields, by the heading: a spreadsheet with decimal commas uses semicolons. */

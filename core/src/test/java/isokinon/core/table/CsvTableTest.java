@@ -101,4 +101,17 @@ class CsvTableTest {
     assertThat(table.rows()).allSatisfy(r -> assertThat(r.line()).isBetween(2, (int) lines + 1));
     assertThat(table.faults().isEmpty() || table.rows().isEmpty()).isTrue();
   }
+
+  @Test
+  void aHeadingOfThousandsOfColumnsIsNoTable() {
+    for (String heading : List.of("a,".repeat(500), "a".repeat(30_000))) {
+      CsvTable wide = CsvTable.readAny("t", heading + "\n1,2\n");
+      assertThat(wide.rows()).isEmpty();
+      assertThat(wide.faults())
+          .extracting(Fault::message)
+          .singleElement()
+          .asString()
+          .contains("200");
+    }
+  }
 }

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.gauge.Gauge;
 import isokinon.server.gauge.SimulatedGauge.Condition;
 import isokinon.server.work.instruments.Gauges;
+import isokinon.server.work.shared.RequestProblem;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -32,9 +33,14 @@ class GaugeController implements DisposableBean {
 
   private static final long EVERY_MS = 200;
   private static final int MOST_SAMPLES = 150;
+
+  /** So many gauges are listened to at once in any shop. */
+  private static final int MOST_STREAMS = 200;
+
   private static final int READERS = 2;
 
   private final Gauges gauges;
+  private final AtomicInteger open = new AtomicInteger();
   private final ScheduledExecutorService clockwork =
       Executors.newScheduledThreadPool(
           READERS,
@@ -77,6 +83,11 @@ class GaugeController implements DisposableBean {
         pump.isEmpty()
             ? gauges.open(id, rebuild, subject, measure)
             : gauges.openCounter(id, pump, measure);
+    if (open.incrementAndGet() > MOST_STREAMS) {
+      open.decrementAndGet();
+      throw RequestProblem.notNow(
+          "", "Too many gauges are listened to at once: close a page that does, then try again.");
+    }
     SseEmitter stream = new SseEmitter(EVERY_MS * MOST_SAMPLES * 2);
     AtomicInteger sent = new AtomicInteger();
     AtomicReference<ScheduledFuture<?>> running = new AtomicReference<>();
@@ -87,7 +98,11 @@ class GaugeController implements DisposableBean {
             task.cancel(false);
           }
         };
-    stream.onCompletion(stop);
+    stream.onCompletion(
+        () -> {
+          open.decrementAndGet();
+          stop.run();
+        });
     stream.onTimeout(stop);
     stream.onError(e -> stop.run());
     running.set(

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import isokinon.core.value.Code;
 import isokinon.server.access.People;
+import isokinon.server.folder.NoRoom;
 import isokinon.server.http.description.Codes;
 import isokinon.server.work.shared.RequestProblem;
 import jakarta.servlet.http.HttpServletRequest;
@@ -12,6 +13,11 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
+import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
@@ -185,6 +191,39 @@ class Problems {
   @ExceptionHandler
   void gone(AsyncRequestNotUsableException e) {
     LOG.debug("nobody waits for the answer any more", e);
+  }
+
+  /** Nothing is written on a full disk; every other fault of the database is ours. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> noRoom(DataAccessException e, HttpServletRequest request) {
+    Throwable root = NestedExceptionUtils.getMostSpecificCause(e);
+    if (root instanceof NoRoom) {
+      return one(HttpStatus.INSUFFICIENT_STORAGE, "", NoRoom.SENTENCE);
+    }
+    return anything(e, request);
+  }
+
+  /** Two wrote the same at once, and a unique key let one of them. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> writtenMeanwhile(DuplicateKeyException e) {
+    LOG.debug("the loser of a race", e);
+    return one(
+        HttpStatus.CONFLICT, "", "Somebody wrote the same at this moment: look at it, then again.");
+  }
+
+  /** Somebody else writes just now, for longer than anybody waits. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> busy(PessimisticLockingFailureException e) {
+    LOG.debug("waited in vain", e);
+    return one(
+        HttpStatus.CONFLICT, "", "Somebody else writes there just now: try again in a moment.");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> cannotBeKept(DataIntegrityViolationException e) {
+    LOG.warn("it cannot be kept", e);
+    return one(
+        HttpStatus.BAD_REQUEST, "", "Something in it is longer, or of another kind, than is kept.");
   }
 
   @ExceptionHandler

@@ -522,7 +522,7 @@ class ComputeApiTest {
         "{}|need",
         "{\"need\": {\"a\": -1}}|need.a",
         "{\"need\": {\"a\": 1}, \"singles\": [{\"part\": \"a\"}]}|singles[0].price",
-        "{\"need\": {\"a\": 1}, \"singles\": [{\"part\": \"a\", \"price\": -2}]}|singles[0]",
+        "{\"need\": {\"a\": 1}, \"singles\": [{\"part\": \"a\", \"price\": -2}]}|singles[0].price",
         "{\"need\": {\"a\": 1}, \"kits\": [{\"id\": \"k\", \"price\": 1, \"parts\": {\"a\": 0}}]}|kits[0].parts.a"
       })
   void aCoverQuestionThatIsNoneIsRefusedAtItsField(String json, String path) {

@@ -14,6 +14,7 @@ import isokinon.core.renewal.Interval;
 import isokinon.core.value.InvalidQuantity;
 import isokinon.core.value.Range;
 import isokinon.server.work.shared.RequestProblem;
+import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -36,7 +37,7 @@ class LifeController {
 
   record ObservationQuestion(Double age, Boolean failed) {}
 
-  record LifeFitQuestion(List<ObservationQuestion> observations) {}
+  record LifeFitQuestion(@Size(max = MOST_RUNS) List<ObservationQuestion> observations) {}
 
   record StepAnswer(double age, double survival, Optional<Double> low, Optional<Double> high) {}
 
@@ -56,7 +57,7 @@ class LifeController {
       Double shape,
       Double priorMean,
       Double priorStrength,
-      List<ObservationQuestion> observations) {}
+      @Size(max = MOST_RUNS) List<ObservationQuestion> observations) {}
 
   record PosteriorAnswer(
       double a,

@@ -9,12 +9,14 @@ import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.stereotype.Component;
@@ -39,6 +41,9 @@ class LimitSize extends OncePerRequestFilter {
   /** Longer bodies wait in a file, bytes. */
   private static final int IN_MEMORY = 1 << 20;
 
+  /** So long the first of a body may take to arrive, all of it where it is no longer than that. */
+  private static final Duration DEADLINE = Duration.ofSeconds(20);
+
   private final ObjectProvider<RequestMappingHandlerMapping> addresses;
 
   LimitSize(
@@ -61,7 +66,14 @@ class LimitSize extends OncePerRequestFilter {
       refuse(response, most);
       return;
     }
-    byte[] start = request.getInputStream().readNBytes(IN_MEMORY);
+    long until = System.nanoTime() + DEADLINE.toNanos();
+    byte[] start;
+    try {
+      start = start(request.getInputStream(), until);
+    } catch (TooSlow e) {
+      refuse(response, HttpServletResponse.SC_REQUEST_TIMEOUT, "Too slow", TooSlow.SENTENCE);
+      return;
+    }
     if (start.length < IN_MEMORY) {
       chain.doFilter(new Kept(request, new ByteArrayInputStream(start)), response);
       return;
@@ -78,6 +90,30 @@ class LimitSize extends OncePerRequestFilter {
     } finally {
       Files.deleteIfExists(file);
     }
+  }
+
+  /** A body that trickles in holds a thread that others wait for. */
+  private static final class TooSlow extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    private static final String SENTENCE =
+        "The request took longer than " + DEADLINE.toSeconds() + " s to arrive: send it again.";
+  }
+
+  private static byte[] start(InputStream body, long until) throws IOException {
+    ByteArrayOutputStream start = new ByteArrayOutputStream();
+    byte[] part = new byte[1 << 13];
+    while (start.size() < IN_MEMORY) {
+      int n = body.read(part, 0, Math.min(part.length, IN_MEMORY - start.size()));
+      if (n < 0) {
+        break;
+      }
+      start.write(part, 0, n);
+      if (System.nanoTime() > until) {
+        throw new TooSlow();
+      }
+    }
+    return start.toByteArray();
   }
 
   /** Writes a body into a file; tells whether it ended within the most. */
@@ -117,13 +153,25 @@ class LimitSize extends OncePerRequestFilter {
   }
 
   private static void refuse(HttpServletResponse response, long most) throws IOException {
-    String sentence = "A request to this address holds at most " + (most >> 20) + " MB.";
-    response.setStatus(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+    refuse(
+        response,
+        HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE,
+        "Too large",
+        "A request to this address holds at most " + (most >> 20) + " MB.");
+  }
+
+  private static void refuse(
+      HttpServletResponse response, int status, String title, String sentence) throws IOException {
+    response.setStatus(status);
     response.setContentType("application/problem+json");
     response
         .getOutputStream()
         .write(
-            ("{\"status\":413,\"title\":\"Too large\",\"detail\":\""
+            ("{\"status\":"
+                    + status
+                    + ",\"title\":\""
+                    + title
+                    + "\",\"detail\":\""
                     + sentence
                     + "\",\"errors\":[{\"path\":\"\",\"message\":\""
                     + sentence

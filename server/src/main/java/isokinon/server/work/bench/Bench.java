@@ -296,7 +296,7 @@ public class Bench {
           : Optional.empty();
     }
     if (kit.lot().startsWith(KeptParts.KEPT)) {
-      return keptParts.kept(kit.lot()).isPresent()
+      return keptParts.keptFor(job.row().pump(), kit.lot()).isPresent()
           ? Optional.empty()
           : Optional.of(new ActRefusal("lot", "No part is kept as " + kit.lot() + "."));
     }

@@ -157,8 +157,7 @@ class ChangedParts {
   private void putIn(List<Part> parts, String place, String material, Job job, LocalDate day) {
     PumpRow pump = job.pump();
     String role = parts.get(0).role().orElseThrow();
-    Optional<KeptPartRow> kept =
-        parts.stream().flatMap(p -> kept(job.rebuild(), p).stream()).findFirst();
+    Optional<KeptPartRow> kept = parts.stream().flatMap(p -> kept(job, p).stream()).findFirst();
     pumps.refit(
         new FittedPartRow(
             pump.tag(),
@@ -174,8 +173,8 @@ class ChangedParts {
             role.equals(pump.role())));
   }
 
-  private Optional<KeptPartRow> kept(Rebuild rebuild, Part part) {
-    return rebuild.lot(part.id()).flatMap(keptParts::kept);
+  private Optional<KeptPartRow> kept(Job job, Part part) {
+    return job.rebuild().lot(part.id()).flatMap(lot -> keptParts.keptFor(job.pump().tag(), lot));
   }
 
   /** Why a part came out: the cause where it was said, and what was seen. */

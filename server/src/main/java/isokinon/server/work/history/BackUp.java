@@ -22,6 +22,7 @@ import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
@@ -49,11 +50,12 @@ public class BackUp {
   }
 
   /**
-   * Writes every table as JSON, and the version of the schema they are in.
+   * Writes every table as JSON, and the version of the schema they are in: all as they were at one
+   * moment, whatever is written meanwhile.
    *
    * @throws UncheckedIOException where {@code out} takes no more
    */
-  @Transactional(readOnly = true)
+  @Transactional(readOnly = true, isolation = Isolation.SERIALIZABLE)
   public void json(OutputStream out) {
     try (JsonGenerator json = new JsonFactory().createGenerator(out)) {
       json.writeStartObject();
@@ -105,7 +107,7 @@ public class BackUp {
    * Writes the tables as a zip of CSV files; a field that is not there is written as nothing at
    * all.
    */
-  @Transactional(readOnly = true)
+  @Transactional(readOnly = true, isolation = Isolation.SERIALIZABLE)
   public void zip(OutputStream out) {
     try (ZipOutputStream zip = new ZipOutputStream(out);
         OutputStreamWriter text = new OutputStreamWriter(zip, StandardCharsets.UTF_8)) {

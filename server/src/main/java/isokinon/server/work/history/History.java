@@ -16,6 +16,8 @@ import isokinon.server.work.history.HistoryReport.ReadRun;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.shared.Turns;
+import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -47,7 +49,7 @@ public class History {
 
   /** A table to take in. */
   public record ImportRequest(
-      String csv,
+      @Size(max = MOST_CHARACTERS) String csv,
       Map<String, String> columns,
       List<String> failedWords,
       Boolean monthFirst,
@@ -57,9 +59,11 @@ public class History {
   private final PumpMapper pumps;
   private final ShopLibrary library;
   private final People people;
+  private final Turns turns;
   private final Clock clock;
 
-  History(PumpMapper pumps, ShopLibrary library, People people, Clock clock) {
+  History(PumpMapper pumps, ShopLibrary library, People people, Turns turns, Clock clock) {
+    this.turns = turns;
     this.pumps = pumps;
     this.library = library;
     this.people = people;
@@ -83,6 +87,10 @@ public class History {
       throw RequestProblem.invalid("csv", Text.wholeSentence(table.faults().get(0).message()));
     }
     Map<HistoryField, String> columns = columns(q, table.headings());
+    boolean store = !Boolean.TRUE.equals(q.dryRun());
+    if (store) {
+      turns.take(Turns.Turn.HISTORY);
+    }
     Map<String, PumpRow> byTag =
         pumps.all().stream().collect(Collectors.toMap(PumpRow::tag, Function.identity()));
     HistoryLines reading = new HistoryLines(how(q, columns), against(byTag));
@@ -94,7 +102,6 @@ public class History {
       table.rows().forEach(row -> reading.line(row).ifPresent(lines::add));
     }
     List<Line> fresh = fresh(lines, byTag, reading);
-    boolean store = !Boolean.TRUE.equals(q.dryRun());
     List<Fault> faults =
         reading.faults().stream().sorted(Comparator.comparingInt(Fault::line)).toList();
     if (store && !faults.isEmpty()) {

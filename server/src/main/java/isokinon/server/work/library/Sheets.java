@@ -30,6 +30,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -59,6 +60,9 @@ public class Sheets {
       String id, String title, Family family, int revision, int parts, int steps) {}
 
   private static final int MOST_FILES = 200;
+
+  /** So long the sheets of one zip are read; the rest of it is told as not looked at. */
+  private static final Duration MOST_TIME = Duration.ofSeconds(20);
 
   private final SheetMapper store;
   private final PumpMapper pumps;
@@ -253,6 +257,7 @@ public class Sheets {
    */
   public List<Imported> importZip(byte[] bytes) {
     List<Imported> imported = new ArrayList<>();
+    long until = System.nanoTime() + MOST_TIME.toNanos();
     try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
       int files = 0;
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
@@ -263,11 +268,7 @@ public class Sheets {
           throw RequestProblem.notNow("zip", "More than " + MOST_FILES + " files in one zip.");
         }
         byte[] text = zip.readNBytes(SheetReader.MOST_CHARACTERS + 1);
-        String name = entry.getName();
-        imported.add(
-            name.endsWith(".yaml") || name.endsWith(".yml")
-                ? imported(name, text)
-                : new Imported(name, "", 0, List.of(new Fault("", "Not a .yaml file."))));
+        imported.add(imported(entry.getName(), text, System.nanoTime() < until));
       }
     } catch (ZipException | EOFException e) {
       throw RequestProblem.notNow("zip", "This is no readable zip: " + e.getMessage() + ".");
@@ -280,7 +281,14 @@ public class Sheets {
     return imported;
   }
 
-  private Imported imported(String file, byte[] text) {
+  private Imported imported(String file, byte[] text, boolean inTime) {
+    if (!file.endsWith(".yaml") && !file.endsWith(".yml")) {
+      return new Imported(file, "", 0, List.of(new Fault("", "Not a .yaml file.")));
+    }
+    if (!inTime) {
+      return new Imported(
+          file, "", 0, List.of(new Fault("", "Not looked at: bring it in a zip of its own.")));
+    }
     try {
       Sheet sheet = store(new String(text, StandardCharsets.UTF_8));
       return new Imported(file, sheet.id(), sheet.revision(), List.of());

@@ -6,6 +6,7 @@ import isokinon.core.material.MaterialKind;
 import isokinon.core.stock.ShelfLife;
 import isokinon.core.wetend.PairEvidence.Kind;
 import isokinon.server.work.library.Meetings.ApartView;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 
@@ -174,7 +175,7 @@ public final class MaterialView {
       Kind kind,
       Double reading,
       String pump,
-      String note,
+      @Size(max = 2000) String note,
       String who) {}
 
   /** What an import did, or would do. */

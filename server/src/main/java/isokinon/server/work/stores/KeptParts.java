@@ -14,6 +14,7 @@ import isokinon.server.work.pumps.PartRuns;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.shared.Turns;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
@@ -44,6 +45,7 @@ public class KeptParts {
   private final PumpRegister register;
   private final Sheets sheets;
   private final People people;
+  private final Turns turns;
   private final Clock clock;
 
   KeptParts(
@@ -53,6 +55,7 @@ public class KeptParts {
       PumpRegister register,
       Sheets sheets,
       People people,
+      Turns turns,
       Clock clock) {
     this.shelf = shelf;
     this.bench = bench;
@@ -60,6 +63,7 @@ public class KeptParts {
     this.register = register;
     this.sheets = sheets;
     this.people = people;
+    this.turns = turns;
     this.clock = clock;
   }
 
@@ -102,6 +106,7 @@ public class KeptParts {
                         "Nobody wrote down when the "
                             + Text.inSentence(part.name())
                             + " went in: say how many hours it has run."));
+    turns.take(Turns.Turn.KEPT_PARTS);
     String id = KEPT + String.format("%03d", shelf.keptEver() + 1);
     shelf.keep(
         new KeptPartRow(
@@ -160,8 +165,8 @@ public class KeptParts {
     }
   }
 
-  /** A part that is kept under this tag. */
-  public Optional<KeptPartRow> kept(String id) {
-    return shelf.keptPart(id).filter(k -> k.goneAt() == null);
+  /** A part that is kept under this tag, or was, and is booked for this pump. */
+  public Optional<KeptPartRow> keptFor(String pump, String id) {
+    return shelf.keptPart(id).filter(k -> k.goneAt() == null || pump.equals(k.goneTo()));
   }
 }

@@ -259,9 +259,20 @@ public class Shelf {
     return pieces;
   }
 
-  /** Hands out the piece that was just booked at the bench, unless it is out already. */
+  /**
+   * Hands out the piece that was just booked at the bench, unless it is out already. A kept part is
+   * that pump's from now on.
+   *
+   * @throws RequestProblem where somebody else was given the last piece meanwhile
+   */
   public void handOut(String lot, Job job, String who) {
-    if (stores.lot(lot).isPresent() && !isOut(lot, job)) {
+    if (lot.startsWith(KeptParts.KEPT)) {
+      String pump = job.row().pump();
+      if (shelf.gone(lot, pump, OffsetDateTime.now(clock)) == 0
+          && shelf.keptPart(lot).filter(k -> pump.equals(k.goneTo())).isEmpty()) {
+        throw RequestProblem.notNow("lot", "Part " + lot + " is kept no more: it is gone.");
+      }
+    } else if (stores.lot(lot).isPresent() && !isOut(lot, job)) {
       if (shelf.change(lot, -1) == 0) {
         throw RequestProblem.notNow("lot", "Lot " + lot + " is used up.");
       }

@@ -118,4 +118,45 @@ class OpenApiCurrencyTest {
       assertThat(paths.has("/api/v1/compute/" + path)).as(path).isTrue();
     }
   }
+
+  @Test
+  void everyFieldOfEveryRequestHasItsBounds() {
+    JsonNode api = desk.get("/api/openapi").body();
+    Set<String> open = new HashSet<>();
+    Set<String> seen = new HashSet<>();
+    for (JsonNode asked : api.path("paths").findValues("requestBody")) {
+      unbounded("", asked, api, seen, open);
+    }
+    assertThat(seen).hasSizeGreaterThan(50);
+    assertThat(open).isEmpty();
+  }
+
+  private static void unbounded(
+      String name, JsonNode node, JsonNode api, Set<String> seen, Set<String> open) {
+    String ref = node.path("$ref").asText();
+    if (!ref.isEmpty()) {
+      if (seen.add(ref)) {
+        unbounded(ref, api.at(ref.substring(1)), api, seen, open);
+      }
+      return;
+    }
+    boolean bounded =
+        switch (node.path("type").asText()) {
+          case "string" -> node.has("maxLength") || node.has("enum") || node.has("format");
+          case "number", "integer" -> node.has("maximum") && node.has("minimum");
+          case "array" -> node.has("maxItems");
+          default -> true;
+        };
+    if (!bounded) {
+      open.add(name);
+    }
+    node.fields()
+        .forEachRemaining(f -> unbounded(name + "/" + f.getKey(), f.getValue(), api, seen, open));
+    node.forEach(
+        inside -> {
+          if (node.isArray()) {
+            unbounded(name + "[]", inside, api, seen, open);
+          }
+        });
+  }
 }
