@@ -4,7 +4,6 @@ import isokinon.core.value.Code;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -72,15 +71,22 @@ public final class LifeGroups {
   }
 
   /**
-   * The runs of one group.
+   * The runs of one group; what is counted over them is counted once, however many pumps ask.
    *
    * @param of what they have in common; empty where they may differ
+   * @param failures how many failed
+   * @param counted whether every run was counted in what drives the wear
    */
-  public record Group(Level level, GroupKey of, List<WearRun> runs) {
+  public record Group(Level level, GroupKey of, List<WearRun> runs, int failures, boolean counted) {
 
-    /** Whether every run was counted in what drives the wear. */
-    public boolean counted() {
-      return !runs.isEmpty() && runs.stream().allMatch(r -> r.counts().isPresent());
+    /** A group of these runs. */
+    public Group(Level level, GroupKey of, List<WearRun> runs) {
+      this(
+          level,
+          of,
+          runs,
+          (int) runs.stream().filter(r -> r.hours().failed()).count(),
+          !runs.isEmpty() && runs.stream().allMatch(r -> r.counts().isPresent()));
     }
 
     /** The runs as ages in hours, or in the count that drives the wear. */
@@ -99,39 +105,32 @@ public final class LifeGroups {
           of,
           runs.stream().filter(r -> r.ended().map(e -> !e.isBefore(day)).orElse(true)).toList());
     }
-
-    /** How many failed. */
-    public int failures() {
-      int failures = 0;
-      for (WearRun r : runs) {
-        failures += r.hours().failed() ? 1 : 0;
-      }
-      return failures;
-    }
   }
 
   private record Key(Level level, GroupKey of) {}
 
-  private final Map<Key, List<WearRun>> groups = new HashMap<>();
+  private final Map<Key, Group> groups = new LinkedHashMap<>();
 
   /** Groups {@code runs}. */
   public LifeGroups(List<WearRun> runs) {
+    Map<Key, List<WearRun>> byKey = new LinkedHashMap<>();
     for (WearRun run : runs) {
       GroupKey of =
           new GroupKey(run.pump(), run.construction(), run.role(), run.material(), run.duty());
       for (Level level : Level.values()) {
-        groups.computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>()).add(run);
+        byKey.computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>()).add(run);
       }
     }
+    byKey.forEach(
+        (key, of) ->
+            groups.put(key, new Group(key.level(), key.of(), Collections.unmodifiableList(of))));
   }
 
   /** The group of {@code of} at one width; it may hold no run. */
   public Group at(Level level, GroupKey of) {
     GroupKey common = of.at(level);
-    return new Group(
-        level,
-        common,
-        Collections.unmodifiableList(groups.getOrDefault(new Key(level, common), List.of())));
+    return Optional.ofNullable(groups.get(new Key(level, common)))
+        .orElseGet(() -> new Group(level, common, List.of()));
   }
 
   /**
@@ -150,13 +149,6 @@ public final class LifeGroups {
 
   /** Every group of one width, in the order its first run came. */
   public List<Group> all(Level level) {
-    Map<GroupKey, Group> all = new LinkedHashMap<>();
-    groups.forEach(
-        (k, runs) -> {
-          if (k.level() == level) {
-            all.put(k.of(), new Group(level, k.of(), Collections.unmodifiableList(runs)));
-          }
-        });
-    return List.copyOf(all.values());
+    return groups.values().stream().filter(g -> g.level() == level).toList();
   }
 }

@@ -2,6 +2,7 @@ package isokinon.server.work.history;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
+import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Tables;
@@ -21,6 +22,9 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,6 +37,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class BackUp {
 
+  private static final Logger LOG = LoggerFactory.getLogger(BackUp.class);
   private static final int ROWS_AT_ONCE = 1_000;
 
   /** A table of the API description: its columns, and its rows as text; null is null. */
@@ -151,6 +156,7 @@ public class BackUp {
       } else {
         restoreOlder(saved);
       }
+      readable();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -175,16 +181,51 @@ public class BackUp {
   private static void fill(Tables into, String table, List<String> columns, Source source)
       throws IOException {
     List<List<String>> some = new ArrayList<>();
+    long[] kept = {0};
     source.into(
         row -> {
           some.add(new ArrayList<>(row));
           if (some.size() >= ROWS_AT_ONCE) {
-            into.add(table, columns, some);
+            add(into, table, columns, some, kept[0]);
+            kept[0] += some.size();
             some.clear();
           }
         });
-    into.add(table, columns, some);
+    add(into, table, columns, some, kept[0]);
     into.numberOn(table);
+  }
+
+  private static void add(
+      Tables into, String table, List<String> columns, List<List<String>> rows, long before) {
+    try {
+      into.add(table, columns, rows);
+    } catch (DataAccessException e) {
+      LOG.debug("rows that cannot be kept", e);
+      throw RequestProblem.invalid(
+          table,
+          "A row of "
+              + table
+              + " between "
+              + (before + 1)
+              + " and "
+              + (before + rows.size())
+              + " cannot be kept: a value is missing, too long, of another kind, or names what is"
+              + " not there.");
+    }
+  }
+
+  /** A sheet that cannot be read would take the floor, the stores and the diary down with it. */
+  private void readable() {
+    tables.read(
+        "sheet",
+        List.of("id", "revision", "source"),
+        row -> {
+          if (SheetReader.forLibrary().read(row.get(2)).sheet().isEmpty()) {
+            throw RequestProblem.invalid(
+                "sheet",
+                "Revision " + row.get(1) + " of the sheet " + row.get(0) + " cannot be read.");
+          }
+        });
   }
 
   private static void put(BackUpFile saved, Tables into) throws IOException {

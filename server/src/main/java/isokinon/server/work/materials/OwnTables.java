@@ -16,6 +16,7 @@ import isokinon.server.work.materials.MaterialView.ImportReport;
 import isokinon.server.work.materials.MaterialView.OwnResistance;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.shared.Turns;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -48,12 +49,14 @@ public class OwnTables {
 
   private static final int MOST_CHARACTERS = 4_000_000;
 
+  private final Turns turns;
   private final ShopLibrary library;
   private final WetEndMapper store;
   private final People people;
   private final Clock clock;
 
-  OwnTables(ShopLibrary library, WetEndMapper store, People people, Clock clock) {
+  OwnTables(ShopLibrary library, WetEndMapper store, People people, Clock clock, Turns turns) {
+    this.turns = turns;
     this.library = library;
     this.store = store;
     this.people = people;
@@ -68,6 +71,7 @@ public class OwnTables {
   @Transactional
   public void write(OwnResistance row, String who) {
     people.requireKnown(who);
+    turns.take(Turns.Turn.OWN_ROWS);
     List<String> values =
         List.of(
             row.fluid() == null ? "" : row.fluid(),
@@ -93,6 +97,7 @@ public class OwnTables {
   @Transactional
   public void end(String table, long id, String who) {
     people.requireKnown(who);
+    turns.take(Turns.Turn.OWN_ROWS);
     if (store.endOwn(checked(table), id, who, OffsetDateTime.now(clock)) == 0) {
       throw RequestProblem.missing("No own row of this table has the number " + id + ".");
     }
@@ -134,6 +139,7 @@ public class OwnTables {
   @Transactional
   public ImportReport importTable(String table, String text, String who, boolean dryRun) {
     people.requireKnown(who);
+    turns.take(Turns.Turn.OWN_ROWS);
     if (text.length() > MOST_CHARACTERS) {
       throw RequestProblem.invalid(
           "file", "Longer than " + MOST_CHARACTERS + " characters: take it in by parts.");

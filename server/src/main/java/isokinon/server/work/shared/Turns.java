@@ -18,9 +18,7 @@ public class Turns {
   public enum Turn implements Code {
     HISTORY,
     KEPT_PARTS,
-    OWN_ROWS,
-    SHEETS,
-    LOTS
+    OWN_ROWS
   }
 
   private final TurnMapper store;

@@ -3,6 +3,9 @@ package isokinon.server.work.history;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.DataVersions;
@@ -11,6 +14,7 @@ import isokinon.server.work.shared.RequestProblem;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,12 +25,18 @@ import org.flywaydb.core.Flyway;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Everything out, and back into an empty shop. */
 @MillTest
 class BackUpTest {
+
+  private static final ObjectMapper JSON = new ObjectMapper();
 
   @Autowired private BackUp mill;
   @Autowired private ApiClient desk;
@@ -101,6 +111,45 @@ class BackUpTest {
                                 + " [[\"900\"]]}}")))
         .hasMessageContaining("a newer version");
     assertThat(shop.jdbc().queryForObject("select count(*) from person", Integer.class)).isZero();
+  }
+
+  /** A value in its column of the back-up; nothing of the file is kept, and it is said why. */
+  @ParameterizedTest
+  @CsvSource({
+    "sheet, 'odd-pump;1;no sheet: [at all;2026-03-01 08:00:00+00', Revision 1 of the sheet odd-pump",
+    "person, 'ABCDEFG;Somebody;technician', A row of person between",
+    "exposure, 'NO-99;1;water;100;20;1;;;process', A row of exposure between"
+  })
+  void whatCannotBeWorkedWithIsToldByItsTableAndRow(String table, String values, String said)
+      throws IOException {
+    ObjectNode all = (ObjectNode) JSON.readTree(text(mill));
+    ObjectNode named = (ObjectNode) all.path(table);
+    ArrayNode row = ((ArrayNode) named.path("rows")).addArray();
+    String[] given = values.split(";");
+    for (int i = 0; i < named.path("columns").size(); i++) {
+      String value = i < given.length ? given[i] : "";
+      if (value.isEmpty()) {
+        row.addNull();
+      } else {
+        row.add(value);
+      }
+    }
+    Shop shop = Shop.empty("odd-" + table);
+    TransactionTemplate transaction =
+        new TransactionTemplate(new DataSourceTransactionManager(shop.jdbc().getDataSource()));
+    assertThatThrownBy(
+            () ->
+                transaction.executeWithoutResult(
+                    status -> {
+                      try {
+                        shop.backUp().restore(file(all.toString()));
+                      } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                      }
+                    }))
+        .isInstanceOf(RequestProblem.class)
+        .hasMessageContaining(said);
+    assertThat(shop.jdbc().queryForObject("select count(*) from pump", Integer.class)).isZero();
   }
 
   @Test
