@@ -23,6 +23,9 @@ public record Demand(List<Double> chances) {
   private static final int MOST_RENEWALS = 24;
   private static final double HARDLY = 1e-7;
 
+  /** A chance under this is none: a billion of them stay under a millionth. */
+  private static final double NEVER = 1e-15;
+
   /**
    * A set that runs now.
    *
@@ -120,7 +123,19 @@ public record Demand(List<Double> chances) {
         both[i + j] += a[i] * b[j];
       }
     }
-    return both;
+    return withoutTail(both);
+  }
+
+  /**
+   * Without the last chances that no decision can rest on: of a thousand sets nearly all of them,
+   * and each is multiplied again for every set that follows.
+   */
+  private static double[] withoutTail(double[] chances) {
+    int last = chances.length;
+    while (last > 1 && chances[last - 1] < NEVER) {
+      last--;
+    }
+    return last == chances.length ? chances : Arrays.copyOf(chances, last);
   }
 
   /** What this and another group ask for together. */

@@ -120,4 +120,20 @@ class DemandTest {
     assertThat((double) kept / times).isGreaterThan(0.9);
     assertThat((double) kept / times).isLessThan(0.97);
   }
+
+  /**
+   * Hundreds of sets: the last chances are left out, and neither the whole nor the mean feels it.
+   */
+  @Test
+  void manySetsAreAsExactAsFew() {
+    List<Running> sets = sets(new SplittableRandom(7), 300);
+    Demand all = Demand.of(LIFE, sets);
+    double mean = 0;
+    for (Running s : sets) {
+      mean += Demand.of(LIFE, List.of(s)).mean();
+    }
+    assertThat(all.chances().stream().mapToDouble(c -> c).sum()).isCloseTo(1, within(1e-9));
+    assertThat(all.mean()).isCloseTo(mean, within(1e-9 * mean));
+    assertThat(all.chances()).hasSizeLessThan(300 * 4);
+  }
 }
