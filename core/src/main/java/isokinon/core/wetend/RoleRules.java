@@ -192,7 +192,12 @@ final class RoleRules {
 
   private static Optional<Rule> trace(
       Like like, Duty.Exposure e, String role, Material m, MaterialLibrary library) {
-    double t = e.temperatureC();
+    // Past its own ceiling the like fluid would be gone; what is in this one is as hot as this one.
+    double t =
+        library
+            .ceiling(like.fluid(), like.pct())
+            .map(c -> Math.min(c.maxC(), e.temperatureC()))
+            .orElse(e.temperatureC());
     Optional<Resistance> row = library.resistance(like.fluid(), like.pct(), m.code(), t);
     double without =
         library
@@ -210,7 +215,10 @@ final class RoleRules {
     String said =
         Say.of(
             "%s %s it in %s at %s °C.",
-            like.said(), what, Say.lower(library.fluidName(e.fluid())), Say.number(t));
+            like.said(),
+            what,
+            Say.lower(library.fluidName(e.fluid())),
+            Say.number(e.temperatureC()));
     if (with == 0 || rough) {
       return Optional.of(unsuited(said));
     }

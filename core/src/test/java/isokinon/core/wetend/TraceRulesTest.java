@@ -82,6 +82,13 @@ class TraceRulesTest {
         .isEqualTo("Free chlorine of 30 mg/L oxidises it in water at 25 °C.");
   }
 
+  /** Hypochlorite itself decomposes over 60 °C: that is no limit of a rubber in warm water. */
+  @Test
+  void theCeilingOfTheLikeFluidIsNoLimitOfTheMaterial() {
+    Traces dosed = Traces.UNKNOWN.withChlorineMgL(20);
+    assertThat(rate("water", 75, dosed, "EPDM", "diaphragm").verdict()).isEqualTo(Verdict.SUITED);
+  }
+
   /** More of a trace never makes a verdict kinder, whatever the part. */
   @Test
   void moreOfATraceIsNeverKinder() {
