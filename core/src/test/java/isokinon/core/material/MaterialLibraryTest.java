@@ -197,6 +197,16 @@ class MaterialLibraryTest {
     "sulphuric-acid, 30, caustic-soda, 30, BOILING",
     "caustic-soda, 30, dichloromethane, 100, EXPLOSION",
     "acetic-acid, 60, sodium-bisulphite, 38, POISON_GAS",
+    "sodium-sulphide, 15, sulphuric-acid, 5, POISON_GAS",
+    "isocyanate, 100, beer, 100, BURST",
+    "isocyanate, 100, caustic-soda, 2, BURST",
+    "hydrazine, 20, hydrogen-peroxide, 35, EXPLOSION",
+    "bromine, 100, ammonia-solution, 10, EXPLOSION",
+    "acetic-anhydride, 100, milk, 100, BOILING",
+    "oleum, 100, detergent, 10, BOILING",
+    "formaldehyde, 37, hydrochloric-acid, 10, POISON_GAS",
+    "ethanolamine, 80, nitric-acid, 53, EXPLOSION",
+    "chlorine-water, 0.5, sulphamic-acid, 5, POISON_GAS",
   })
   void whatMustNotMeet(String one, double onePct, String other, double otherPct, Meeting.Danger d) {
     MaterialLibrary library = ShippedLibrary.read();
@@ -212,6 +222,10 @@ class MaterialLibraryTest {
     "caustic-soda, 2, water, 100",
     "nitric-acid, 1, caustic-soda, 2",
     "acetic-acid, 60, water, 100",
+    "sodium-bisulphite, 38, sodium-bisulphite, 10",
+    "chlorine-water, 0.5, chlorine-water, 1",
+    "sodium-sulphide, 15, fruit-juice, 100",
+    "polyol, 100, water, 100",
   })
   void whatMayMeet(String one, double onePct, String other, double otherPct) {
     assertThat(ShippedLibrary.read().meetings(one, onePct, other, otherPct)).isEmpty();
