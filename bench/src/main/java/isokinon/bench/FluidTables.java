@@ -8,6 +8,7 @@ import isokinon.core.material.Resistance;
 import isokinon.core.material.flags.LibraryFlags;
 import isokinon.core.material.flags.LibraryFlags.Flag;
 import isokinon.core.material.reading.LibraryReader;
+import isokinon.core.value.Numbers;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
@@ -64,10 +65,10 @@ public final class FluidTables {
       String to =
           rows.stream()
               .filter(r -> r.fromPct() == f)
-              .map(r -> plain(r.toPct()))
+              .map(r -> Numbers.plain(r.toPct()))
               .distinct()
               .collect(Collectors.joining(" or "));
-      out.print(padded(plain(f) + " to " + to + " %"));
+      out.print(padded(Numbers.plain(f) + " to " + to + " %"));
     }
     out.println();
     long odd = 0;
@@ -96,16 +97,14 @@ public final class FluidTables {
 
   private static String field(Resistance r) {
     String limits =
-        r.limitedC().isEmpty() ? "never" : plain(r.fullC()) + "/" + plain(r.limitedC().get());
+        r.limitedC().isEmpty()
+            ? "never"
+            : limit(r.fullC()) + "/" + Numbers.plain(r.limitedC().get());
     return limits + r.effect().map(e -> " " + e.code()).orElse("");
   }
 
-  private static String plain(Optional<Double> value) {
-    return value.map(FluidTables::plain).orElse("-");
-  }
-
-  private static String plain(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+  private static String limit(Optional<Double> value) {
+    return value.map(Numbers::plain).orElse("-");
   }
 
   private static String padded(String text) {

@@ -9,32 +9,32 @@ import java.util.Set;
  *
  * @param ceilings the temperatures they do not go beyond
  * @param meetings groups that must not meet
- * @param members which fluid is in which group
+ * @param members by group the fluids in it, each from a strength on, %
  * @param densities curves by fluid code
  * @param permeating codes of fluids that pass through PTFE to what lies behind it
  */
 public record FluidFacts(
     List<Ceiling> ceilings,
     List<Meeting> meetings,
-    List<Meeting.Member> members,
+    Map<String, Map<String, Double>> members,
     Map<String, DensityCurve> densities,
     Set<String> permeating) {
 
   /** Nothing known. */
   public static final FluidFacts NONE =
-      new FluidFacts(List.of(), List.of(), List.of(), Map.of(), Set.of());
+      new FluidFacts(List.of(), List.of(), Map.of(), Map.of(), Set.of());
 
   /** Copies its collections. */
   public FluidFacts {
     ceilings = List.copyOf(ceilings);
     meetings = List.copyOf(meetings);
-    members = List.copyOf(members);
+    members = Map.copyOf(members);
     densities = Map.copyOf(densities);
     permeating = Set.copyOf(permeating);
   }
 
   boolean inGroup(String group, String fluid, double pct) {
-    return members.stream()
-        .anyMatch(m -> m.group().equals(group) && m.fluid().equals(fluid) && pct >= m.fromPct());
+    Double from = members.getOrDefault(group, Map.of()).get(fluid);
+    return from != null && pct >= from;
   }
 }

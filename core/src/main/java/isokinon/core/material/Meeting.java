@@ -48,12 +48,4 @@ public record Meeting(Group one, Group other, Danger gives, String happens, Stri
       return unit.isEmpty();
     }
   }
-
-  /**
-   * A fluid in a group.
-   *
-   * @param fluid fluid code
-   * @param fromPct from this strength on, %
-   */
-  public record Member(String group, String fluid, double fromPct) {}
 }

@@ -1,5 +1,7 @@
 package isokinon.core.material;
 
+import static isokinon.core.value.Numbers.plain;
+
 import isokinon.core.value.Code;
 import java.util.Comparator;
 import java.util.Locale;
@@ -92,14 +94,14 @@ public record Resistance(
           fluidName,
           at,
           material,
-          number(fullC.or(() -> limitedC).get()));
+          plain(fullC.or(() -> limitedC).get()));
     }
     String attacks =
         fluidName + at + " " + effect.map(Code::code).orElse("attacks") + " " + material;
     if (limitedC.isEmpty()) {
       return attacks + " at any temperature.";
     }
-    String last = number(limitedC.get());
+    String last = plain(limitedC.get());
     if (fullC.isEmpty()) {
       return attacks + " from the first degree, and is not borne over " + last + " °C.";
     }
@@ -109,17 +111,11 @@ public record Resistance(
             ? "%s: not up to %s °C, perhaps up to %s °C, surely beyond."
             : "%s: hardly up to %s °C, in a shortened life up to %s °C, too fast beyond.",
         attacks,
-        number(fullC.get()),
+        plain(fullC.get()),
         last);
   }
 
   private String strength() {
-    return fromPct == toPct
-        ? number(fromPct) + " %"
-        : number(fromPct) + " to " + number(toPct) + " %";
-  }
-
-  private static String number(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+    return fromPct == toPct ? plain(fromPct) + " %" : plain(fromPct) + " to " + plain(toPct) + " %";
   }
 }

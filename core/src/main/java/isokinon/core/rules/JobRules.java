@@ -1,9 +1,9 @@
 package isokinon.core.rules;
 
 import static isokinon.core.rules.StageRules.no;
-import static isokinon.core.rules.StageRules.plain;
 import static isokinon.core.rules.StageRules.say;
 import static isokinon.core.rules.StageRules.unless;
+import static isokinon.core.value.Numbers.plain;
 
 import isokinon.core.act.JobAct;
 import isokinon.core.act.Stage;

@@ -65,8 +65,4 @@ final class StageRules {
   static String say(String format, Object... values) {
     return String.format(Locale.ROOT, format, values);
   }
-
-  static String plain(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
-  }
 }

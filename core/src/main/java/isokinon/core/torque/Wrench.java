@@ -1,5 +1,7 @@
 package isokinon.core.torque;
 
+import static isokinon.core.value.Numbers.plain;
+
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -60,9 +62,5 @@ public record Wrench(
             .orElse(
                 "The crib has no wrench whose range from 20 to 100 %% holds %.1f N·m."
                     .formatted(settingNm)));
-  }
-
-  private static String plain(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 }

@@ -46,6 +46,12 @@ public record Fault(String path, String message, int line) {
                     + " is not."));
   }
 
+  /** The same of a number that may be left out. */
+  public static Optional<Fault> outside(
+      String path, String what, Optional<Double> value, double min, double max, String unit) {
+    return value.flatMap(v -> outside(path, what, v, min, max, unit));
+  }
+
   /** Where and what, in one line. */
   public String said() {
     return path + ", line " + line + ": " + message;

@@ -6,6 +6,8 @@ import isokinon.core.value.Fault;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /**
  * What a pump's wet end sees.
@@ -144,112 +146,83 @@ public record Duty(
             Traces.UNKNOWN);
 
     Conditions withPressureBar(double value) {
-      return new Conditions(
-          Optional.of(value),
-          viscosityMpas,
-          densityKgM3,
-          solidsMm,
-          ambientC,
-          food,
-          zone,
-          runsDry,
-          traces);
+      return but(draft -> draft.pressureBar = Optional.of(value));
     }
 
     Conditions withViscosityMpas(double value) {
-      return new Conditions(
-          pressureBar,
-          Optional.of(value),
-          densityKgM3,
-          solidsMm,
-          ambientC,
-          food,
-          zone,
-          runsDry,
-          traces);
+      return but(draft -> draft.viscosityMpas = Optional.of(value));
     }
 
     Conditions withDensityKgM3(double value) {
-      return new Conditions(
-          pressureBar,
-          viscosityMpas,
-          Optional.of(value),
-          solidsMm,
-          ambientC,
-          food,
-          zone,
-          runsDry,
-          traces);
+      return but(draft -> draft.densityKgM3 = Optional.of(value));
     }
 
     Conditions withSolidsMm(double value) {
-      return new Conditions(
-          pressureBar,
-          viscosityMpas,
-          densityKgM3,
-          Optional.of(value),
-          ambientC,
-          food,
-          zone,
-          runsDry,
-          traces);
+      return but(draft -> draft.solidsMm = Optional.of(value));
     }
 
     Conditions withAmbientC(double value) {
-      return new Conditions(
-          pressureBar,
-          viscosityMpas,
-          densityKgM3,
-          solidsMm,
-          Optional.of(value),
-          food,
-          zone,
-          runsDry,
-          traces);
+      return but(draft -> draft.ambientC = Optional.of(value));
     }
 
     Conditions withFood(boolean value) {
-      return new Conditions(
-          pressureBar,
-          viscosityMpas,
-          densityKgM3,
-          solidsMm,
-          ambientC,
-          Optional.of(value),
-          zone,
-          runsDry,
-          traces);
+      return but(draft -> draft.food = Optional.of(value));
     }
 
     Conditions withZone(Zone value) {
-      return new Conditions(
-          pressureBar,
-          viscosityMpas,
-          densityKgM3,
-          solidsMm,
-          ambientC,
-          food,
-          Optional.of(value),
-          runsDry,
-          traces);
-    }
-
-    Conditions with(Traces value) {
-      return new Conditions(
-          pressureBar, viscosityMpas, densityKgM3, solidsMm, ambientC, food, zone, runsDry, value);
+      return but(draft -> draft.zone = Optional.of(value));
     }
 
     Conditions withRunsDry(boolean value) {
-      return new Conditions(
-          pressureBar,
-          viscosityMpas,
-          densityKgM3,
-          solidsMm,
-          ambientC,
-          food,
-          zone,
-          Optional.of(value),
-          traces);
+      return but(draft -> draft.runsDry = Optional.of(value));
+    }
+
+    Conditions with(Traces value) {
+      return but(draft -> draft.traces = value);
+    }
+
+    private Conditions but(Consumer<Draft> change) {
+      Draft draft = new Draft(this);
+      change.accept(draft);
+      return draft.conditions();
+    }
+
+    /** The same facts while one of them is changed. */
+    private static final class Draft {
+      private Optional<Double> pressureBar;
+      private Optional<Double> viscosityMpas;
+      private Optional<Double> densityKgM3;
+      private Optional<Double> solidsMm;
+      private Optional<Double> ambientC;
+      private Optional<Boolean> food;
+      private Optional<Zone> zone;
+      private Optional<Boolean> runsDry;
+      private Traces traces;
+
+      Draft(Conditions c) {
+        pressureBar = c.pressureBar;
+        viscosityMpas = c.viscosityMpas;
+        densityKgM3 = c.densityKgM3;
+        solidsMm = c.solidsMm;
+        ambientC = c.ambientC;
+        food = c.food;
+        zone = c.zone;
+        runsDry = c.runsDry;
+        traces = c.traces;
+      }
+
+      Conditions conditions() {
+        return new Conditions(
+            pressureBar,
+            viscosityMpas,
+            densityKgM3,
+            solidsMm,
+            ambientC,
+            food,
+            zone,
+            runsDry,
+            traces);
+      }
     }
   }
 
@@ -312,24 +285,16 @@ public record Duty(
     }
     within(faults, "suctionLiftM", "Suction lift", suctionLiftM, 0, 10.3, "m");
     Conditions c = conditions;
-    within(faults, "pressureBar", "Pressure", c.pressureBar(), 0, 1000, "bar");
-    within(faults, "viscosityMpas", "Viscosity", c.viscosityMpas(), 0.01, 1e7, "mPa·s");
-    within(faults, "densityKgM3", "Density", c.densityKgM3(), 0.1, 25_000, "kg/m3");
-    within(faults, "solidsMm", "Largest solids", c.solidsMm(), 0, 500, "mm");
-    within(faults, "ambientC", "Coldest surroundings", c.ambientC(), -90, 90, "°C");
+    Stream.of(
+            Fault.outside("pressureBar", "Pressure", c.pressureBar(), 0, 1000, "bar"),
+            Fault.outside("viscosityMpas", "Viscosity", c.viscosityMpas(), 0.01, 1e7, "mPa·s"),
+            Fault.outside("densityKgM3", "Density", c.densityKgM3(), 0.1, 25_000, "kg/m3"),
+            Fault.outside("solidsMm", "Largest solids", c.solidsMm(), 0, 500, "mm"),
+            Fault.outside("ambientC", "Coldest surroundings", c.ambientC(), -90, 90, "°C"))
+        .flatMap(Optional::stream)
+        .forEach(faults::add);
     faults.addAll(c.traces().faults());
     return faults;
-  }
-
-  private static void within(
-      List<Fault> faults,
-      String path,
-      String what,
-      Optional<Double> value,
-      double min,
-      double max,
-      String unit) {
-    value.ifPresent(v -> within(faults, path, what, v, min, max, unit));
   }
 
   private static void within(

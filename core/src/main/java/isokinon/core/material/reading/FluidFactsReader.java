@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 
 /**
  * Reads what holds of fluids whatever a pump is made of: {@code ceilings}, {@code groups}, {@code
@@ -52,14 +53,18 @@ final class FluidFactsReader {
   private FluidFacts read() throws IOException {
     List<Ceiling> ceilings = ceilings();
     Map<String, Meeting.Group> groups = new LinkedHashMap<>();
-    List<Meeting.Member> members = new ArrayList<>();
+    Map<String, Map<String, Double>> members = new HashMap<>();
     each(
         "groups",
         List.of("group", "title", "fluids", "residue", "unit", "min", "max"),
         r -> {
           Meeting.Group group = new Meeting.Group(r.word("group"), r.word("title"), residue(r));
           groups.put(group.id(), group);
-          r.words("fluids", ';').forEach(word -> members.addAll(members(group, word)));
+          Map<String, Double> fluids = members.computeIfAbsent(group.id(), g -> new HashMap<>());
+          r.words("fluids", ';')
+              .forEach(
+                  word ->
+                      members(word).forEach((fluid, pct) -> fluids.merge(fluid, pct, Math::min)));
         });
     List<Meeting> meetings = meetings(groups);
     Set<String> permeating = new HashSet<>();
@@ -179,22 +184,17 @@ final class FluidFactsReader {
    * A fluid; a fluid from a strength on: {@code sulphuric-acid@60}; or every fluid that is a
    * solution or a slurry in another, and that one: {@code based-on=water}.
    */
-  private List<Meeting.Member> members(Meeting.Group group, String word) {
+  private Map<String, Double> members(String word) {
     if (word.startsWith(BASED_ON)) {
       String base = fluid(word.substring(BASED_ON.length()));
       return names.fluids().stream()
           .filter(f -> f.code().equals(base) || f.basedOn().filter(base::equals).isPresent())
-          .map(f -> new Meeting.Member(group.id(), f.code(), 0))
-          .toList();
+          .collect(Collectors.toMap(Fluid::code, f -> 0.0));
     }
     int at = word.indexOf('@');
-    return List.of(
-        at < 0
-            ? new Meeting.Member(group.id(), fluid(word), 0)
-            : new Meeting.Member(
-                group.id(),
-                fluid(word.substring(0, at)),
-                Double.parseDouble(word.substring(at + 1))));
+    return at < 0
+        ? Map.of(fluid(word), 0.0)
+        : Map.of(fluid(word.substring(0, at)), Double.parseDouble(word.substring(at + 1)));
   }
 
   private static Meeting.Group group(CsvRow row, String column, Map<String, Meeting.Group> groups) {

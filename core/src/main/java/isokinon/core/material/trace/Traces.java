@@ -5,6 +5,7 @@ import isokinon.core.value.Fault;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What is in a water-based fluid beside what gives it its name; empty where nobody knows.
@@ -143,10 +144,13 @@ public record Traces(
   /** Everything wrong with these; empty where they can be used. */
   public List<Fault> faults() {
     List<Fault> faults = new ArrayList<>();
-    within(faults, "chlorideMgL", "Chloride", chlorideMgL, 0, 200_000, "mg/L");
-    within(faults, "phLow", "The lowest pH", phLow, 0, 14, "");
-    within(faults, "phHigh", "The highest pH", phHigh, 0, 14, "");
-    within(faults, "chlorineMgL", "Free chlorine", chlorineMgL, 0, 5000, "mg/L");
+    Stream.of(
+            Fault.outside("chlorideMgL", "Chloride", chlorideMgL, 0, 200_000, "mg/L"),
+            Fault.outside("phLow", "The lowest pH", phLow, 0, 14, ""),
+            Fault.outside("phHigh", "The highest pH", phHigh, 0, 14, ""),
+            Fault.outside("chlorineMgL", "Free chlorine", chlorineMgL, 0, 5000, "mg/L"))
+        .flatMap(Optional::stream)
+        .forEach(faults::add);
     if (phLow.isPresent() && phHigh.isPresent() && phLow.get() > phHigh.get()) {
       faults.add(
           new Fault(
@@ -154,17 +158,6 @@ public record Traces(
               "The lowest pH, " + phLow.get() + ", is above the highest, " + phHigh.get() + "."));
     }
     return faults;
-  }
-
-  private static void within(
-      List<Fault> faults,
-      String path,
-      String what,
-      Optional<Double> value,
-      double min,
-      double max,
-      String unit) {
-    value.flatMap(v -> Fault.outside(path, what, v, min, max, unit)).ifPresent(faults::add);
   }
 
   /** The same with this much chloride, mg/L. */

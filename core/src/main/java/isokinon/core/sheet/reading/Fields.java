@@ -1,5 +1,7 @@
 package isokinon.core.sheet.reading;
 
+import static isokinon.core.value.Numbers.plain;
+
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import java.util.ArrayList;
@@ -297,10 +299,6 @@ final class Fields {
     return node instanceof SequenceNode
         ? "a list"
         : node instanceof MappingNode ? "fields with names" : "a single value";
-  }
-
-  private static String plain(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 
   static int lineOf(Node node) {
