@@ -6,12 +6,12 @@ import { Hatches } from "./drawing/Hatches";
 import { SettingsProvider } from "./parts/settings";
 import { TopBar } from "./parts/TopBar";
 import { AwayNotice, Loading, Lost } from "./parts/States";
-import { Bench } from "./places/bench/frame/Bench";
-import { BenchList } from "./places/bench/frame/BenchList";
 import { Floor } from "./places/floor/Floor";
-import { WetEndsList } from "./places/wetends/WetEndsList";
 
-// Chosen and looked up now and then, so fetched when they are first opened.
+// All but the floor is fetched when it is first opened.
+const Bench = lazy(() => import("./places/bench/frame/Bench").then((m) => ({ default: m.Bench })));
+const BenchList = lazy(() => import("./places/bench/frame/BenchList").then((m) => ({ default: m.BenchList })));
+const WetEndsList = lazy(() => import("./places/wetends/WetEndsList").then((m) => ({ default: m.WetEndsList })));
 const Pump = lazy(() => import("./places/pump/Pump"));
 const Library = lazy(() => import("./places/library/Library"));
 const SheetDesk = lazy(() => import("./places/library/SheetDesk"));

@@ -42,6 +42,7 @@ function known<T extends object>(fields: T): Known<T> {
 
 export const api = {
   floor: () => answer(server.GET("/api/v1/floor")),
+  strips: (tags: string[]) => answer(server.GET("/api/v1/floor/strips", { params: { query: { tags } } })),
   people: () => answer(server.GET("/api/v1/people")),
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
   exchange: (tag: string, other: string, because: string, who: string) =>

@@ -4,6 +4,8 @@ type Schemas = components["schemas"];
 
 export type FloorView = Schemas["FloorView"];
 export type Area = Schemas["Area"];
+export type Brief = Schemas["Brief"];
+export type PlanSearch = Schemas["Search"];
 export type Strip = Schemas["Strip"];
 export type PumpView = Schemas["PumpView"];
 export type ChooserView = Schemas["ChooserView"];

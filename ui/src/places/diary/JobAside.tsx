@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import type { DiaryEntry, DiaryView } from "../../api/types";
 import { PumpKind } from "../../drawing/PumpKind";
 import { Choice } from "../../parts/Choice";
+import { quality } from "./quality";
 import { Mark } from "../../parts/Mark";
 import { RoundList } from "../rounds/RoundList";
 import { rounded } from "../../text/numbers";
@@ -46,6 +47,9 @@ export function JobAside({ diary, entry, choose, put, busy }: Props) {
               <p className="leading-[18px] text-soft">{u.cause}</p>
             </div>
           ))}
+          {diary.waiting > diary.unplaced.length && (
+            <p className="py-2 text-body text-muted">{diary.waiting - diary.unplaced.length} more, due later.</p>
+          )}
         </section>
       )}
       {diary.rounds.length > 0 && (
@@ -107,6 +111,7 @@ function Nothing({ diary }: { diary: DiaryView }) {
     </p>
   ) : (
     <p className="pt-2 text-lead leading-[21px] text-soft">
+      {diary.search && <span className="block pb-2 font-[640] text-ink">{quality(diary.search)}</span>}
       Choose a job to see why it stands where it does. Take it to another time to pin it there; the others go around it.
     </p>
   );

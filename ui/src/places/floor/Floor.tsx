@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { askAgain } from "../../api/away";
 import { api } from "../../api/client";
-import type { FloorView, Strip } from "../../api/types";
+import type { Brief, FloorView } from "../../api/types";
 import { kindName } from "../../drawing/PumpKind";
 import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
@@ -34,7 +34,7 @@ export function Floor() {
 /** Where a pump stands to its due day and its plan. */
 const STANDINGS = ["past due", "due in 30 days", "without a plan", "on the bench"];
 
-const stands = (p: Strip, standing: string) =>
+const stands = (p: Brief, standing: string) =>
   standing === ALL ||
   (standing === "on the bench"
     ? p.rebuild !== null
@@ -156,7 +156,7 @@ function Rows({ floor }: { floor: FloorView }) {
         />
         <Counters />
       </div>
-      {selected && <PumpSummary key={selected.tag} pump={selected} />}
+      {selected && <PumpSummary key={selected.tag} of={selected} />}
     </main>
   );
 }

@@ -1,6 +1,6 @@
 import type { ScaleLinear } from "d3-scale";
 import { memo } from "react";
-import type { Strip } from "../../api/types";
+import type { Brief } from "../../api/types";
 import { Swatch } from "../../drawing/Hatches";
 import { kindName, PumpKindAt } from "../../drawing/PumpKind";
 import { RunningOut } from "../../drawing/RunningOut";
@@ -8,13 +8,14 @@ import { MarkAt, STATE_WORDS } from "../../parts/Mark";
 import { percent, rounded } from "../../text/numbers";
 import { COLUMNS } from "./columns";
 import { monthStarts } from "./Months";
+import { useStrip } from "./useStrip";
 
 export const ROW = 42;
 const CY = ROW / 2;
 const BIG_FROM = 0.2;
 
 interface Props {
-  pump: Strip;
+  pump: Brief;
   x: ScaleLinear<number, number>;
   width: number;
   today: string;
@@ -28,6 +29,7 @@ interface Props {
 export const FloorRow = memo(function FloorRow(p: Props) {
   const { pump, x, width, selected } = p;
   const [from = 0, to = 0] = x.domain();
+  const strip = useStrip(pump.tag);
   return (
     <button
       type="button"
@@ -47,13 +49,13 @@ export const FloorRow = memo(function FloorRow(p: Props) {
           {pump.tag}
         </text>
         <PumpKindAt family={pump.family} x={COLUMNS.kind} y={CY - 11} />
-        <Duty pump={pump} />
+        <Duty pump={pump} note={strip?.dutyNote ?? ""} />
         <Swatch material={pump.material} x={COLUMNS.wetEnd} y={CY - 9} />
         <WetEnd material={pump.material} />
         <text className="m" x={COLUMNS.hours} y={CY + 5} fontSize={13.5} textAnchor="end" fill="var(--ink)">
           {rounded(pump.hours)}
         </text>
-        <RunningOut pump={pump} x={x} y={CY} />
+        {strip && <RunningOut pump={strip} x={x} y={CY} />}
         <path d={`M${x(0)},0V${ROW}`} stroke="var(--ink)" strokeWidth={1.8} />
         <path d={`M${x(30)},0V${ROW}`} stroke="var(--renew)" strokeDasharray="2 3" />
         {pump.rebuild !== null && <OnBench x={x(0)} stage={pump.rebuildStage ?? ""} />}
@@ -69,14 +71,14 @@ export const FloorRow = memo(function FloorRow(p: Props) {
   );
 });
 
-function Duty({ pump }: { pump: Strip }) {
+function Duty({ pump, note }: { pump: Brief; note: string }) {
   return (
     <g>
       <text x={COLUMNS.duty} y={CY - 2} fontSize={13.5} fontWeight={600} fill="var(--ink)">
         {clip(pump.dutyTitle, 28)}
       </text>
       <text x={COLUMNS.duty} y={CY + 13} fontSize={12.5} fontWeight={500} fill="var(--muted)">
-        {clip(pump.dutyNote, 30)}
+        {clip(note, 30)}
       </text>
     </g>
   );
@@ -124,7 +126,7 @@ function OnBench({ x, stage }: { x: number; stage: string }) {
   );
 }
 
-function Chance({ pump, right }: { pump: Strip; right: number }) {
+function Chance({ pump, right }: { pump: Brief; right: number }) {
   if (pump.rebuild !== null) {
     return (
       <text className="m" x={right} y={CY + 5} fontSize={14} textAnchor="end" fill="var(--muted)">
@@ -151,7 +153,7 @@ function Chance({ pump, right }: { pump: Strip; right: number }) {
   );
 }
 
-function spoken(p: Strip): string {
+function spoken(p: Brief): string {
   const due = p.dueDays < 0 ? `${Math.round(-p.dueDays)} days past due` : `due in ${Math.round(p.dueDays)} days`;
   const stands =
     p.rebuild === null

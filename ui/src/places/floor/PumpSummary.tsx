@@ -1,25 +1,35 @@
 import { counted } from "../../text/counted";
 import { scaleLinear } from "d3-scale";
 import { Link } from "react-router";
-import type { Strip } from "../../api/types";
+import type { Brief, Strip } from "../../api/types";
 import { Failure } from "../../drawing/eventMarks";
 import { PumpKind } from "../../drawing/PumpKind";
 import { Mark, MarkAt, STATE_WORDS } from "../../parts/Mark";
 import { day, millions, percent, rounded, sentence } from "../../text/numbers";
 import { ToTheBench } from "./ToTheBench";
+import { useStrip } from "./useStrip";
 
 /** One pump's summary beside the floor: the chance, why, and what to do about it. */
-export function PumpSummary({ pump }: { pump: Strip }) {
-  const onBench = pump.rebuild !== null;
+export function PumpSummary({ of }: { of: Brief }) {
+  const pump = useStrip(of.tag);
   return (
     <aside
-      aria-label={`${pump.tag} in short`}
+      aria-label={`${of.tag} in short`}
       className="sticky top-0 h-[calc(100vh-48px)] min-h-[640px] self-start overflow-y-auto border-l-[1.5px] border-ink bg-card px-5 pt-3.5 pb-5 max-[1000px]:static max-[1000px]:h-auto max-[1000px]:border-t-[1.5px] max-[1000px]:border-l-0"
     >
       <div className="flex items-center justify-between">
-        <h2 className="tag text-tag leading-[42px]">{pump.tag}</h2>
-        <PumpKind family={pump.family} scale={1.5} />
+        <h2 className="tag text-tag leading-[42px]">{of.tag}</h2>
+        <PumpKind family={of.family} scale={1.5} />
       </div>
+      {pump && <InShort pump={pump} />}
+    </aside>
+  );
+}
+
+function InShort({ pump }: { pump: Strip }) {
+  const onBench = pump.rebuild !== null;
+  return (
+    <>
       <p className="pt-1 text-body leading-[18px]">
         <b className="font-[640]">{pump.dutyTitle}</b>
         <br />
@@ -71,7 +81,7 @@ export function PumpSummary({ pump }: { pump: Strip }) {
           Wet ends for its duty
         </Link>
       </p>
-    </aside>
+    </>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import type { ScaleLinear } from "d3-scale";
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { Area, Strip } from "../../api/types";
+import type { Area, Brief } from "../../api/types";
 import { FloorRow, ROW } from "./FloorRow";
 
 const HEAD = 22;
@@ -19,7 +19,7 @@ interface Props {
   open: (tag: string) => void;
 }
 
-type Item = { area: Area } | { pump: Strip; first: boolean };
+type Item = { area: Area } | { pump: Brief; first: boolean };
 
 /** Areas and their pumps, drawn only where they are near the window: thousands stay smooth. */
 export function VirtualRows({ areas, selected, choose, open, ...row }: Props) {

@@ -1,9 +1,9 @@
 import { expect, test } from "vitest";
-import type { Area, Strip } from "../../api/types";
+import type { Area, Brief } from "../../api/types";
 import { ordered } from "./order";
 
 const pump = (tag: string, risk30: number, dueDays: number, rebuild: number | null = null) =>
-  ({ tag, risk30, dueDays, hours: 100 * risk30, rebuild }) as Strip;
+  ({ tag, risk30, dueDays, hours: 100 * risk30, rebuild }) as Brief;
 
 const areas = [
   { name: "Dye", say: "", pumps: [pump("DYE-11", 0.1, 5), pump("DYE-2", 0.3, 50)] },

@@ -1,8 +1,8 @@
-import type { Area, Strip } from "../../api/types";
+import type { Area, Brief } from "../../api/types";
 
 export const WORST_FIRST = "worst first by 30 days";
 
-type Compare = (a: Strip, b: Strip) => number;
+type Compare = (a: Brief, b: Brief) => number;
 
 const worst: Compare = (a, b) => b.risk30 - a.risk30;
 
@@ -20,7 +20,7 @@ export const ORDERS: Record<string, Compare> = {
 export function ordered(areas: Area[], order: string): Area[] {
   const by = ORDERS[order] ?? worst;
   const benchLeads = !ORDERS[order];
-  const onBench = (p: Strip) => Number(benchLeads && p.rebuild !== null);
+  const onBench = (p: Brief) => Number(benchLeads && p.rebuild !== null);
   const lead = (a: Area) => (benchLeads && a.pumps.find((p) => p.rebuild === null)) || a.pumps[0];
   return areas
     .map((a) => ({ ...a, pumps: [...a.pumps].sort((p, q) => onBench(q) - onBench(p) || by(p, q)) }))

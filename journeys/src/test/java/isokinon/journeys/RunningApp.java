@@ -24,7 +24,7 @@ import java.util.stream.Stream;
  */
 final class RunningApp implements AutoCloseable {
 
-  private static final Path JAR = Path.of("target/app/isokinon-app.jar");
+  private static final Path APPLICATION = Path.of("../server/target/app").toAbsolutePath().normalize();
   private static final Duration PATIENCE = Duration.ofSeconds(90);
 
   private final HttpClient client = HttpClient.newHttpClient();
@@ -110,10 +110,12 @@ final class RunningApp implements AutoCloseable {
   private List<String> command(int port) {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-jar", JAR.toString()));
+    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
+    command.add("-XX:SharedArchiveFile=" + APPLICATION.resolve("isokinon.jsa"));
+    command.addAll(List.of("-jar", APPLICATION.resolve("isokinon-app.jar").toString()));
     command.add("--isokinon.demo=" + demo);
     command.add("--isokinon.data=" + data);
-    command.add("--isokinon.diary.unimproved=300ms");
+    command.add("--isokinon.diary.search=500ms");
     command.add("--isokinon.port=" + port);
     return command;
   }

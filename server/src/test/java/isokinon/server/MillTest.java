@@ -24,7 +24,7 @@ import org.springframework.context.annotation.Primary;
     properties = {
       "spring.datasource.url=jdbc:h2:mem:mill;DB_CLOSE_DELAY=-1",
       "isokinon.demo=true",
-      "isokinon.diary.unimproved=300ms",
+      "isokinon.diary.search=500ms",
       "logging.level.isokinon.server.http.Problems=off"
     })
 @ExtendWith(FreshMill.class)

@@ -40,8 +40,6 @@ class ServerWallsTest {
           .definedBy("isokinon.server.access..")
           .layer("gauge")
           .definedBy("isokinon.server.gauge..")
-          .layer("planning")
-          .definedBy("isokinon.server.planning..")
           .layer("demo")
           .definedBy("isokinon.server.demo..")
           .layer("db")
@@ -58,8 +56,6 @@ class ServerWallsTest {
           .mayOnlyBeAccessedByLayers("http", "work")
           .whereLayer("gauge")
           .mayOnlyBeAccessedByLayers("http", "work")
-          .whereLayer("planning")
-          .mayOnlyBeAccessedByLayers("work")
           .whereLayer("db")
           .mayOnlyBeAccessedByLayers("work", "access", "demo");
 
@@ -73,10 +69,10 @@ class ServerWallsTest {
           .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
 
   @ArchTest
-  static final ArchRule devicesAndTheSolverKnowNoRowsAndNoUseCase =
+  static final ArchRule devicesKnowNoRowsAndNoUseCase =
       noClasses()
           .that()
-          .resideInAnyPackage("..gauge..", "..planning..")
+          .resideInAPackage("..gauge..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("..db..", "..work..", "..http..", "..access..");

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import isokinon.bench.shop.Shop;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -46,7 +47,7 @@ final class Mutations {
   static int run(int requests, Random random) throws Exception {
     int wrong = 0;
     try (Shop shop = new Shop()) {
-      shop.start();
+      shop.start(Kills.BRIEF);
       Mutations mutations = new Mutations(shop.read("/api/openapi"), random);
       List<Operation> operations = mutations.operations();
       for (int round = 1; round * 100 <= requests; round++) {

@@ -1,6 +1,7 @@
 package isokinon.bench.campaign;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.bench.shop.Shop;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -23,7 +24,7 @@ final class Races {
   static int run(int rounds) throws Exception {
     int wrong = 0;
     try (Shop shop = new Shop()) {
-      shop.start();
+      shop.start(Kills.BRIEF);
       for (int round = 1; round <= rounds; round++) {
         String found = history(shop, round) + kept(shop) + lot(shop, round) + pins(shop);
         wrong += found.isEmpty() ? 0 : 1;

@@ -1,7 +1,10 @@
 package isokinon.core.life;
 
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * How many kits will be asked for within a time: the posterior predictive of renewals and failures.
@@ -38,33 +41,94 @@ public record Demand(List<Double> chances) {
 
   /** What the sets of one group ask for. */
   public static Demand of(LifeEstimate life, List<Running> sets) {
-    double[] mean = {0};
-    for (Weibull open : life.lives(LIVES)) {
-      double[] all = {1};
-      for (Running s : sets) {
-        all = sum(all, renewals(open, s));
-      }
-      mean = Arrays.copyOf(mean, Math.max(mean.length, all.length));
-      for (int i = 0; i < all.length; i++) {
-        mean[i] += all[i] / LIVES;
+    Map<Running, Integer> alike = new LinkedHashMap<>();
+    sets.forEach(s -> alike.merge(s, 1, Integer::sum));
+    List<Weibull> open = life.lives(LIVES);
+    List<Grid> grids = alike.keySet().stream().map(s -> Grid.of(open.get(0).shape(), s)).toList();
+    List<Integer> many = List.copyOf(alike.values());
+    List<Counts> asked = open.parallelStream().map(l -> asked(l, grids, many)).toList();
+    double[] mean = new double[asked.stream().mapToInt(Counts::end).max().orElse(1)];
+    for (Counts c : asked) {
+      for (int i = 0; i < c.chances().length; i++) {
+        mean[c.first() + i] += c.chances()[i] / LIVES;
       }
     }
     return new Demand(Arrays.stream(mean).boxed().toList());
   }
 
-  /** Chances of 0, 1, 2, ... renewals of one set and those that follow it. */
-  private static double[] renewals(Weibull life, Running s) {
-    if (s.ahead() <= 0) {
-      return new double[] {1};
+  /**
+   * The points of time of one set, as powers of the age: the hazard of a Weibull is its age to the
+   * power of the shape, and every life that is left open has the same shape.
+   *
+   * @param renewed steps until it is renewed sound
+   * @param aged age^shape at each point, the age of the set at the first
+   * @param fresh the same of a set that follows it
+   * @param atRenewal renewAt^shape
+   */
+  private record Grid(
+      Running set, double renewed, double[] aged, double[] fresh, double atRenewal) {
+
+    private static Grid of(double shape, Running s) {
+      double step = s.ahead() / STEPS;
+      double[] aged = new double[STEPS + 2];
+      double[] fresh = new double[STEPS + 2];
+      for (int i = 0; s.ahead() > 0 && i < aged.length; i++) {
+        aged[i] = Math.pow(s.age() + i * step, shape);
+        fresh[i] = Math.pow(i * step, shape);
+      }
+      return new Grid(
+          s,
+          Math.max(0, s.renewAt() - s.age()) / step,
+          aged,
+          fresh,
+          Math.pow(Math.max(s.age(), s.renewAt()), shape));
     }
-    double step = s.ahead() / STEPS;
-    double[] when = ends(life, s.age(), s.renewAt(), step);
-    double[] fresh = ends(life, 0, s.renewAt(), step);
+  }
+
+  /** What follows a set that was renewed depends on these alone. */
+  private record Following(double ahead, double renewAt) {}
+
+  private static Counts asked(Weibull life, List<Grid> grids, List<Integer> many) {
+    double perPower = Math.pow(life.scale(), -life.shape());
+    Map<Following, double[]> following = new HashMap<>();
+    Counts all = Counts.NONE;
+    for (int g = 0; g < grids.size(); g++) {
+      Grid grid = grids.get(g);
+      if (grid.set().ahead() > 0) {
+        double[] fresh =
+            following.computeIfAbsent(
+                new Following(grid.set().ahead(), grid.set().renewAt()),
+                k -> freshEnds(perPower, grid));
+        double[] aged = ends(perPower, grid.aged(), grid.renewed(), grid.atRenewal());
+        all = all.and(new Counts(0, renewals(aged, fresh)).times(many.get(g)));
+      }
+    }
+    return all;
+  }
+
+  private static double[] freshEnds(double perPower, Grid grid) {
+    double step = grid.set().ahead() / STEPS;
+    double renewAt = grid.set().renewAt();
+    return ends(perPower, grid.fresh(), renewAt / step, grid.atRenewal());
+  }
+
+  /**
+   * Chances of 0, 1, 2, ... renewals of one set and those that follow it.
+   *
+   * @param first when the set ends
+   * @param fresh when one that follows it ends, counted from then
+   */
+  private static double[] renewals(double[] first, double[] fresh) {
+    double[] when = first;
     double[] atLeast = new double[MOST_RENEWALS + 2];
     atLeast[0] = 1;
     int most = 0;
     for (int k = 1; k <= MOST_RENEWALS; k++) {
-      atLeast[k] = Arrays.stream(when).sum();
+      double sum = 0;
+      for (double chance : when) {
+        sum += chance;
+      }
+      atLeast[k] = sum;
       if (atLeast[k] < HARDLY) {
         break;
       }
@@ -85,18 +149,22 @@ public record Demand(List<Double> chances) {
   }
 
   /**
-   * Chance that a set of an age ends, failed or renewed, at each point of the grid; what ends
-   * between two points goes to both, so that mean times are kept.
+   * Chance that a set ends, failed or renewed, at each point of the grid; what ends between two
+   * points goes to both, so that mean times are kept.
+   *
+   * @param powers age^shape at each point
+   * @param renewed steps until it is renewed sound
+   * @param atRenewal renewAt^shape
    */
-  private static double[] ends(Weibull life, double age, double renewAt, double step) {
+  private static double[] ends(double perPower, double[] powers, double renewed, double atRenewal) {
     double[] ends = new double[STEPS + 1];
-    double renewed = Math.max(0, renewAt - age) / step;
     double left = 1;
     for (int i = 0; i <= STEPS && i < renewed; i++) {
       double to = Math.min(i + 1, renewed);
-      double lost = left * life.risk(age + i * step, (to - i) * step);
-      put(ends, (i + to) / 2, lost);
-      left -= lost;
+      double then = to < i + 1 ? atRenewal : powers[i + 1];
+      double lasts = Math.exp((powers[0] - then) * perPower);
+      put(ends, (i + to) / 2, left - lasts);
+      left = lasts;
     }
     put(ends, renewed, left);
     return ends;
@@ -116,31 +184,54 @@ public record Demand(List<Double> chances) {
     }
   }
 
-  private static double[] sum(double[] a, double[] b) {
-    double[] both = new double[a.length + b.length - 1];
-    for (int i = 0; i < a.length; i++) {
-      for (int j = 0; j < b.length; j++) {
-        both[i + j] += a[i] * b[j];
-      }
-    }
-    return withoutTail(both);
-  }
-
   /**
-   * Without the last chances that no decision can rest on: of a thousand sets nearly all of them,
-   * and each is multiplied again for every set that follows.
+   * Chances of {@code first}, first + 1, ... pieces; fewer and more are left out, where no decision
+   * can rest on them: of a thousand sets nearly all of them.
    */
-  private static double[] withoutTail(double[] chances) {
-    int last = chances.length;
-    while (last > 1 && chances[last - 1] < NEVER) {
-      last--;
+  private record Counts(int first, double[] chances) {
+
+    static final Counts NONE = new Counts(0, new double[] {1});
+
+    int end() {
+      return first + chances.length;
     }
-    return last == chances.length ? chances : Arrays.copyOf(chances, last);
+
+    Counts and(Counts other) {
+      double[] both = new double[chances.length + other.chances.length - 1];
+      for (int i = 0; i < chances.length; i++) {
+        for (int j = 0; j < other.chances.length; j++) {
+          both[i + j] += chances[i] * other.chances[j];
+        }
+      }
+      int from = 0;
+      while (from < both.length - 1 && both[from] < NEVER) {
+        from++;
+      }
+      int to = both.length;
+      while (to > from + 1 && both[to - 1] < NEVER) {
+        to--;
+      }
+      return new Counts(first + other.first + from, Arrays.copyOfRange(both, from, to));
+    }
+
+    /** So many sets alike, each by itself. */
+    Counts times(int sets) {
+      Counts all = NONE;
+      Counts power = this;
+      for (int left = sets; left > 0; left /= 2) {
+        all = left % 2 == 1 ? all.and(power) : all;
+        power = left > 1 ? power.and(power) : power;
+      }
+      return all;
+    }
   }
 
   /** What this and another group ask for together. */
   public Demand and(Demand other) {
-    return new Demand(Arrays.stream(sum(array(chances), array(other.chances))).boxed().toList());
+    Counts both = new Counts(0, array(chances)).and(new Counts(0, array(other.chances)));
+    double[] all = new double[both.end()];
+    System.arraycopy(both.chances(), 0, all, both.first(), both.chances().length);
+    return new Demand(Arrays.stream(all).boxed().toList());
   }
 
   private static double[] array(List<Double> values) {

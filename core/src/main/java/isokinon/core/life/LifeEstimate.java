@@ -63,6 +63,11 @@ public record LifeEstimate(
           runs.size(),
           failures);
     }
+
+    /** The same with another shape of the failure mode, on which the likelihood does not rest. */
+    public Evidence shaped(double shape, List<Run> of) {
+      return new Evidence(WeibullPosterior.Evidence.of(shape, of), fit, runs, failures);
+    }
   }
 
   /**

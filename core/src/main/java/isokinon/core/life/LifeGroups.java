@@ -89,6 +89,18 @@ public final class LifeGroups {
           !runs.isEmpty() && runs.stream().allMatch(r -> r.counts().isPresent()));
     }
 
+    private Group and(Group more) {
+      List<WearRun> all = new ArrayList<>(runs.size() + more.runs.size());
+      all.addAll(runs);
+      all.addAll(more.runs);
+      return new Group(
+          level,
+          of,
+          Collections.unmodifiableList(all),
+          failures + more.failures,
+          counted && more.counted);
+    }
+
     /** The runs as ages in hours, or in the count that drives the wear. */
     public List<Run> ages(boolean inCounts) {
       List<Run> ages = new ArrayList<>(runs.size());
@@ -109,21 +121,33 @@ public final class LifeGroups {
 
   private record Key(Level level, GroupKey of) {}
 
-  private final Map<Key, Group> groups = new LinkedHashMap<>();
+  private final Map<Key, Group> groups;
 
   /** Groups {@code runs}. */
   public LifeGroups(List<WearRun> runs) {
+    this(Map.of(), runs);
+  }
+
+  private LifeGroups(Map<Key, Group> there, List<WearRun> more) {
     Map<Key, List<WearRun>> byKey = new LinkedHashMap<>();
-    for (WearRun run : runs) {
+    for (WearRun run : more) {
       GroupKey of =
           new GroupKey(run.pump(), run.construction(), run.role(), run.material(), run.duty());
       for (Level level : Level.values()) {
         byKey.computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>()).add(run);
       }
     }
+    groups = new LinkedHashMap<>(there);
     byKey.forEach(
-        (key, of) ->
-            groups.put(key, new Group(key.level(), key.of(), Collections.unmodifiableList(of))));
+        (key, of) -> {
+          Group added = new Group(key.level(), key.of(), Collections.unmodifiableList(of));
+          groups.merge(key, added, Group::and);
+        });
+  }
+
+  /** These and {@code more}; a group to which nothing came is the same as before. */
+  public LifeGroups and(List<WearRun> more) {
+    return more.isEmpty() ? this : new LifeGroups(groups, more);
   }
 
   /** The group of {@code of} at one width; it may hold no run. */

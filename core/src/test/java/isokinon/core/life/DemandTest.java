@@ -3,9 +3,11 @@ package isokinon.core.life;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import isokinon.core.life.Demand.Running;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.SplittableRandom;
 import net.jqwik.api.ForAll;
@@ -119,6 +121,18 @@ class DemandTest {
     }
     assertThat((double) kept / times).isGreaterThan(0.9);
     assertThat((double) kept / times).isLessThan(0.97);
+  }
+
+  /** Sets alike are reckoned together: no other answer than one after another. */
+  @Test
+  void setsAlikeAreTheSameAsEachByItself() {
+    List<Running> alike = Collections.nCopies(13, new Running(700, 900, 1500));
+    List<Running> nearly = new ArrayList<>();
+    for (int i = 0; i < 13; i++) {
+      nearly.add(new Running(700 + i * 1e-10, 900, 1500));
+    }
+    assertThat(Demand.of(LIFE, alike).chances().get(9))
+        .isCloseTo(Demand.of(LIFE, nearly).chances().get(9), withinPercentage(1e-6));
   }
 
   /**

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.People;
 import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.work.floor.Floor;
+import isokinon.server.work.floor.Strips;
 import isokinon.server.work.history.Counters;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,11 +22,13 @@ import org.springframework.web.bind.annotation.RestController;
 class FloorController {
 
   private final Floor floor;
+  private final Strips strips;
   private final People people;
   private final Counters counters;
 
-  FloorController(Floor floor, People people, Counters counters) {
+  FloorController(Floor floor, Strips strips, People people, Counters counters) {
     this.floor = floor;
+    this.strips = strips;
     this.people = people;
     this.counters = counters;
   }
@@ -33,6 +36,12 @@ class FloorController {
   @GetMapping("/floor")
   Floor.FloorView floor() {
     return floor.view();
+  }
+
+  @GetMapping("/floor/strips")
+  @Operation(summary = "The running-out strips of pumps by tag, at most a hundred at once")
+  List<Strips.Strip> strips(@RequestParam List<String> tags) {
+    return strips.of(tags);
   }
 
   @GetMapping("/people")

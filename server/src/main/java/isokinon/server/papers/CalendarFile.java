@@ -17,12 +17,12 @@ import org.springframework.stereotype.Component;
 public class CalendarFile {
 
   /** One event a job, at its moment in UTC; the same job keeps its id when it is moved. */
-  public String of(List<Diary.Planned> entries) {
+  public String of(List<Diary.Booked> entries) {
     Calendar calendar = new Calendar();
     calendar.add(new ProdId("-//Isokinon//Diary//EN"));
     calendar.add(ImmutableVersion.VERSION_2_0);
     calendar.add(ImmutableCalScale.GREGORIAN);
-    for (Diary.Planned e : entries) {
+    for (Diary.Booked e : entries) {
       VEvent event =
           new VEvent(
               e.from().toInstant().truncatedTo(ChronoUnit.SECONDS),

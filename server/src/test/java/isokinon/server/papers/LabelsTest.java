@@ -52,8 +52,8 @@ class LabelsTest {
         new CalendarFile()
             .of(
                 List.of(
-                    new Diary.Planned("EFF-02", "RT", from, from.plusMinutes(90), because),
-                    new Diary.Planned("SCR-03", "KO", from, from.plusMinutes(30), "")));
+                    new Diary.Booked("EFF-02", "RT", from, from.plusMinutes(90), because),
+                    new Diary.Booked("SCR-03", "KO", from, from.plusMinutes(30), "")));
     assertThat(ics.lines().allMatch(l -> l.length() <= 75)).isTrue();
     Calendar read = new CalendarBuilder().build(new StringReader(ics));
     List<VEvent> events = read.getComponents(Component.VEVENT);

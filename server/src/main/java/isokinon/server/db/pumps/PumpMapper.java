@@ -116,8 +116,17 @@ public interface PumpMapper {
   @Select(PumpMapper.RUN + " from run order by pump, fitted_on")
   List<RunRow> allRuns();
 
-  @Select(PumpMapper.RUN + " from run where ended_on >= #{from} order by pump, fitted_on")
-  List<RunRow> runsSince(LocalDate from);
+  /** How many runs there are, and the number of the last. */
+  @Select("select coalesce(max(id), 0) as last, count(*) as runs from run")
+  RunCount countRuns();
+
+  /** The runs that were added after one and up to another, in the order they came. */
+  @Select(PumpMapper.RUN + " from run where id > #{after} and id <= #{to} order by id")
+  List<RunRow> runsBetween(@Param("after") long after, @Param("to") long to);
+
+  @Select(
+      PumpMapper.RUN + " from run where pump = #{tag} and ended_on >= #{from} order by fitted_on")
+  List<RunRow> runsOfSince(@Param("tag") String tag, @Param("from") LocalDate from);
 
   /** Runs of a material in a duty group, whatever the role. */
   @Select(

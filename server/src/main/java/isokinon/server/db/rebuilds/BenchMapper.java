@@ -39,6 +39,13 @@ public interface BenchMapper {
           + " order by r.opened_at")
   List<LastEventRow> runningOrClosedSince(OffsetDateTime since);
 
+  /** The open rebuild of a pump and the number of its last event. */
+  @Select(
+      "select r.id, r.pump, false as closed,"
+          + " coalesce((select max(e.seq) from bench_event e where e.rebuild = r.id), 0) as seq"
+          + " from rebuild r where r.pump = #{pump} and r.closed_at is null limit 1")
+  Optional<LastEventRow> lastEventOn(String pump);
+
   @Select("select * from rebuild where pump = #{pump} and closed_at is null limit 1")
   Optional<RebuildRow> runningOn(String pump);
 

@@ -7,6 +7,8 @@ import isokinon.core.sheet.Handling.AmountUnit;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
 import isokinon.core.stock.LotStatus;
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.Topic;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.stores.ConsumableLotRow;
@@ -14,9 +16,11 @@ import isokinon.server.db.stores.ConsumableMapper;
 import isokinon.server.db.stores.ConsumableOfferRow;
 import isokinon.server.work.library.LotText;
 import isokinon.server.work.library.Sheets;
+import isokinon.server.work.shared.Cached;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,9 +73,17 @@ public class ConsumableLines {
   private final PumpMapper pumps;
   private final Sheets sheets;
   private final Clock clock;
+  private final Cached<Map<String, Largest>> largest;
 
   ConsumableLines(
-      ConsumableStock stock, ConsumableMapper store, PumpMapper pumps, Sheets sheets, Clock clock) {
+      ConsumableStock stock,
+      ConsumableMapper store,
+      PumpMapper pumps,
+      Sheets sheets,
+      DataVersions versions,
+      Clock clock) {
+    this.largest =
+        Cached.of(versions, EnumSet.of(Topic.PUMPS, Topic.FITTED, Topic.SHEETS), this::readLargest);
     this.stock = stock;
     this.store = store;
     this.pumps = pumps;
@@ -81,7 +93,7 @@ public class ConsumableLines {
 
   /** Every consumable that a pump here takes or that lies on the shelf. */
   public List<ConsumableLine> all() {
-    Map<String, Largest> largest = largest();
+    Map<String, Largest> largest = this.largest.get();
     List<ConsumableOfferRow> offers = store.offers();
     return stock.table().all().stream()
         .filter(c -> largest.containsKey(c.id()) || !stock.lots(c).isEmpty())
@@ -137,10 +149,10 @@ public class ConsumableLines {
   }
 
   /** The pump that takes most of each consumable where all of it is opened. */
-  private Map<String, Largest> largest() {
+  private Map<String, Largest> readLargest() {
     Map<String, Largest> largest = new HashMap<>();
     for (PumpRow pump : pumps.all()) {
-      for (Use use : pump.sheet().flatMap(sheets::find).map(s -> all(s, pump)).orElse(List.of())) {
+      for (Use use : uses(pump)) {
         largest.merge(
             use.of().id(),
             new Largest(use.amount(), use.atLeast(), pump.tag()),
@@ -150,8 +162,14 @@ public class ConsumableLines {
     return largest;
   }
 
-  private List<Use> all(Sheet written, PumpRow pump) {
-    Sheet sheet = written.by(pump.madeBy());
+  private List<Use> uses(PumpRow pump) {
+    return pump.sheet()
+        .flatMap(s -> sheets.find(s, pump.madeBy()))
+        .map(this::uses)
+        .orElse(List.of());
+  }
+
+  private List<Use> uses(Sheet sheet) {
     return Use.of(
         sheet,
         Stream.concat(

@@ -4,6 +4,11 @@ import static isokinon.server.work.diary.DiaryDays.DAYS;
 import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
 import static isokinon.server.work.diary.DiaryDays.SLOT;
 
+import isokinon.core.schedule.Fixture;
+import isokinon.core.schedule.Job;
+import isokinon.core.schedule.JobPlacer;
+import isokinon.core.schedule.Opening;
+import isokinon.core.schedule.Placement;
 import isokinon.server.access.People;
 import isokinon.server.db.diary.DiaryMapper;
 import isokinon.server.db.diary.DiaryMapper.DiaryEntryRow;
@@ -11,10 +16,6 @@ import isokinon.server.db.diary.DiaryMapper.FixtureRow;
 import isokinon.server.db.diary.DiaryMapper.LineStopRow;
 import isokinon.server.db.diary.DiaryMapper.PlannedDay;
 import isokinon.server.db.diary.DiaryMapper.ShiftRow;
-import isokinon.server.planning.JobPlacer;
-import isokinon.server.planning.Opening;
-import isokinon.server.planning.PlannedJob;
-import isokinon.server.planning.WorkPlan;
 import isokinon.server.work.diary.DiaryView.Entry;
 import isokinon.server.work.diary.DiaryView.Hours;
 import isokinon.server.work.diary.DiaryView.LineStop;
@@ -27,7 +28,9 @@ import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -37,6 +40,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,31 +52,39 @@ public class Diary {
 
   private static final int MOST_BECAUSE = 800;
 
+  /** So many jobs without a place are told one by one, the soonest due first. */
+  private static final int MOST_UNPLACED = 60;
+
   /** A job put somewhere by a person; without a minute it is let go again. */
   public record PinRequest(String pump, Integer day, Integer minute, String person, String who) {}
 
   private final DiaryMapper store;
   private final WorkList workList;
   private final Rounds rounds;
-  private final JobPlacer planner;
+  private final JobPlacer placer;
   private final People people;
   private final TransactionTemplate transaction;
   private final Clock clock;
   private final OneAtATime turn = new OneAtATime();
 
+  /** How the last plan was found; it is not kept over a restart. */
+  private volatile Optional<Planned> last = Optional.empty();
+
+  private record Planned(OffsetDateTime at, DiaryView.Search search) {}
+
   Diary(
       DiaryMapper store,
       WorkList workList,
       Rounds rounds,
-      JobPlacer planner,
       People people,
       PlatformTransactionManager transactions,
+      @Value("${isokinon.diary.search:3500ms}") Duration search,
       Clock clock) {
     this.transaction = new TransactionTemplate(transactions);
     this.store = store;
     this.workList = workList;
     this.rounds = rounds;
-    this.planner = planner;
+    this.placer = new JobPlacer(search);
     this.people = people;
     this.clock = clock;
   }
@@ -102,6 +114,8 @@ public class Diary {
             .toList();
     List<Work> open = work.stream().filter(w -> !placed.contains(w.pump().tag())).toList();
     List<ShiftRow> shifts = openings.shifts();
+    Optional<OffsetDateTime> planned =
+        entries.stream().map(DiaryEntryRow::plannedAt).max(Comparator.naturalOrder());
     return new DiaryView(
         days.today().toString(),
         DAYS,
@@ -113,15 +127,15 @@ public class Diary {
             .filter(s -> s.day() >= 0 && s.day() < DAYS)
             .toList(),
         shown,
-        entries.isEmpty() ? List.of() : open.stream().map(w -> unplaced(w, openings)).toList(),
+        entries.isEmpty()
+            ? List.of()
+            : open.stream().limit(MOST_UNPLACED).map(w -> unplaced(w, openings)).toList(),
         open.size(),
         shown.stream().mapToDouble(Entry::failing).sum(),
         shown.stream().mapToDouble(Entry::wasted).sum(),
         rounds.due(DAYS - 1),
-        entries.stream()
-            .map(DiaryEntryRow::plannedAt)
-            .max(Comparator.naturalOrder())
-            .map(days::say));
+        planned.map(days::say),
+        last.filter(p -> planned.filter(p.at()::isEqual).isPresent()).map(Planned::search));
   }
 
   /** What stands in the diary from today on. */
@@ -254,7 +268,7 @@ public class Diary {
     int minute = Math.round((float) q.minute() / SLOT) * SLOT;
     int start = q.day() * DAY_SLOTS + minute / SLOT;
     Opening opening =
-        openings.of(w).keySet().stream()
+        openings.of(w).stream()
             .filter(o -> o.start() == start)
             .filter(o -> q.person() == null || o.person().equals(q.person()))
             .findFirst()
@@ -312,33 +326,38 @@ public class Diary {
     Map<String, Work> works = question.work();
     Map<String, DiaryEntryRow> byHand =
         pinned.stream().collect(Collectors.toMap(DiaryEntryRow::pump, e -> e));
-    List<PlannedJob> jobs =
+    List<Job> jobs =
         works.values().stream()
-            .map(w -> job(w, question.openings().of(w), byHand.get(w.pump().tag()), days))
-            .filter(j -> !j.costs().isEmpty() || byHand.containsKey(j.pump()))
+            .map(w -> job(w, question.openings(), byHand.get(w.pump().tag()), days))
+            .filter(Job::placeable)
             .toList();
-    List<WorkPlan.Fixture> fixtures =
-        store.fixtures().stream().map(f -> new WorkPlan.Fixture(f.id(), f.pieces())).toList();
-    List<PlannedJob> planned = planner.plan(jobs, fixtures).jobs();
+    List<Fixture> fixtures =
+        store.fixtures().stream().map(f -> new Fixture(f.id(), f.pieces())).toList();
+    Placement plan = placer.place(jobs, fixtures);
+    // As the database keeps it, so that the plan that is read is known again.
+    OffsetDateTime plannedAt = days.now().truncatedTo(ChronoUnit.MICROS);
     List<DiaryEntryRow> entries =
-        planned.stream()
-            .filter(j -> j.opening() != null)
+        jobs.stream()
+            .filter(j -> plan.of(j).isPresent())
             .map(
-                j ->
-                    new DiaryEntryRow(
-                        j.pump(),
-                        j.person(),
-                        days.at(j.opening().start()),
-                        days.at(j.end()),
-                        byHand.containsKey(j.pump()),
-                        Text.clipped(
-                            DiaryText.because(works.get(j.pump()), j, planned, days), MOST_BECAUSE),
-                        who,
-                        days.now()))
+                j -> {
+                  Opening there = plan.of(j).get();
+                  return new DiaryEntryRow(
+                      j.pump(),
+                      there.person(),
+                      days.at(there.start()),
+                      days.at(there.start() + j.slots()),
+                      byHand.containsKey(j.pump()),
+                      Text.clipped(
+                          DiaryText.because(works.get(j.pump()), j, plan, days), MOST_BECAUSE),
+                      who,
+                      plannedAt);
+                })
             .sorted(
                 Comparator.comparing(DiaryEntryRow::startsAt).thenComparing(DiaryEntryRow::pump))
             .toList();
     transaction.executeWithoutResult(status -> write(entries, days));
+    last = Optional.of(new Planned(plannedAt, search(plan)));
     return view(entries, List.copyOf(works.values()), question.openings(), days);
   }
 
@@ -352,29 +371,34 @@ public class Diary {
     }
   }
 
-  private static PlannedJob job(
-      Work w, Map<Opening, Long> openings, DiaryEntryRow pinned, DiaryDays days) {
-    long dearest = openings.values().stream().mapToLong(c -> c).max().orElse(0);
-    Opening put = pinned == null ? null : new Opening(days.slot(pinned.startsAt()), pinned.who());
-    return new PlannedJob(
+  private static Job job(Work w, TimeSlots openings, DiaryEntryRow pinned, DiaryDays days) {
+    long[] costs = openings.costs(w);
+    long dearest = Arrays.stream(costs).max().orElse(0);
+    return Job.of(
         w.pump().tag(),
         DiaryDays.slots(w.minutes()),
         w.fixture().map(FixtureRow::id).orElse(""),
         w.pair(),
         2 * dearest + 100_000 + Math.round(100 * w.cost().at(DAYS)),
-        openings,
-        put);
+        openings.of(w),
+        costs,
+        Optional.ofNullable(pinned).map(p -> new Opening(days.slot(p.startsAt()), p.who())));
+  }
+
+  private static DiaryView.Search search(Placement plan) {
+    return new DiaryView.Search(
+        plan.jobs().size(), plan.openings().size(), plan.gap(), plan.tried(), plan.cut());
   }
 
   /** A job in its place, for a calendar. */
-  public record Planned(
+  public record Booked(
       String pump, String who, OffsetDateTime from, OffsetDateTime to, String because) {}
 
   /** What is planned from today on. */
   @Transactional(readOnly = true)
-  public List<Planned> planned() {
+  public List<Booked> planned() {
     return ahead(DiaryDays.from(clock))
-        .map(e -> new Planned(e.pump(), e.who(), e.startsAt(), e.endsAt(), e.because()))
+        .map(e -> new Booked(e.pump(), e.who(), e.startsAt(), e.endsAt(), e.because()))
         .toList();
   }
 }

@@ -1,12 +1,12 @@
 package isokinon.server.work.diary;
 
-import isokinon.server.planning.Opening;
-import isokinon.server.planning.PlannedJob;
+import isokinon.core.schedule.Job;
+import isokinon.core.schedule.Opening;
+import isokinon.core.schedule.Placement;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.shared.Text;
-import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.OptionalLong;
 import java.util.stream.Stream;
 
 /** The diary's reasons. */
@@ -18,8 +18,9 @@ final class DiaryText {
    * Why a job stands where it does: what waiting risks, its kit, its line, what keeps it from a
    * cheaper time.
    */
-  static String because(Work w, PlannedJob j, List<PlannedJob> all, DiaryDays when) {
-    double days = (double) j.opening().start() / DiaryDays.DAY_SLOTS;
+  static String because(Work w, Job job, Placement plan, DiaryDays when) {
+    Opening there = plan.of(job).orElseThrow();
+    double days = (double) there.start() / DiaryDays.DAY_SLOTS;
     StringBuilder say = new StringBuilder();
     say.append(due(w)).append(' ');
     say.append(
@@ -33,16 +34,16 @@ final class DiaryText {
     if (!w.line().isEmpty()) {
       say.append("Only while ").append(w.line()).append(" stands still. ");
     }
-    if (!j.costs().containsKey(j.opening())) {
+    OptionalLong cost = job.cost(there);
+    if (cost.isEmpty()) {
       return say.append("Put here by hand.").toString();
     }
-    Map.Entry<Opening, Long> cheapest =
-        j.costs().entrySet().stream().min(Map.Entry.comparingByValue()).orElseThrow();
-    if (cheapest.getValue() < j.cost()) {
+    if (job.costs()[0] < cost.getAsLong()) {
+      Opening cheapest = job.openings().get(0);
       say.append("Its cheapest time, ")
-          .append(when.say(cheapest.getKey().start()))
+          .append(when.say(cheapest.start()))
           .append(", is taken: ")
-          .append(taken(w, j, cheapest.getKey(), all))
+          .append(taken(w, job, cheapest, plan))
           .append('.');
     } else {
       say.append("No free time costs less.");
@@ -54,23 +55,25 @@ final class DiaryText {
     return risk > 0 && risk < 0.01 ? "Under 1" : String.valueOf(Math.round(100 * risk));
   }
 
-  private static String taken(Work w, PlannedJob j, Opening there, List<PlannedJob> all) {
-    PlannedJob moved =
-        new PlannedJob(j.pump(), j.slots(), j.fixture(), j.pair(), 0, Map.of(), there);
-    return all.stream()
-        .filter(x -> x.opening() != null && !x.pump().equals(j.pump()))
-        .filter(x -> x.shared(moved) > 0)
+  private static String taken(Work w, Job job, Opening cheapest, Placement plan) {
+    return plan.jobs().stream()
+        .filter(x -> plan.of(x).isPresent() && !x.pump().equals(job.pump()))
+        .filter(x -> meet(plan.of(x).get().start(), x.slots(), cheapest.start(), job.slots()))
         .flatMap(
             x ->
-                x.person().equals(there.person())
-                    ? Stream.of(there.person() + " does " + x.pump())
-                    : !x.fixture().isEmpty() && x.fixture().equals(j.fixture())
+                plan.of(x).get().person().equals(cheapest.person())
+                    ? Stream.of(cheapest.person() + " does " + x.pump())
+                    : !x.fixture().isEmpty() && x.fixture().equals(job.fixture())
                         ? Stream.of(x.pump() + " has the " + w.fixture().orElseThrow().title())
-                        : x.pump().equals(j.pair())
+                        : x.pump().equals(job.pair())
                             ? Stream.of(x.pump() + " is out, its pair")
                             : Stream.empty())
         .findFirst()
         .orElse("another job before it leaves no room");
+  }
+
+  private static boolean meet(int from, int slots, int otherFrom, int otherSlots) {
+    return from < otherFrom + otherSlots && otherFrom < from + slots;
   }
 
   private static String due(Work w) {

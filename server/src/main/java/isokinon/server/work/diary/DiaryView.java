@@ -12,7 +12,9 @@ import java.util.Optional;
  * @param closes last minute
  * @param waiting jobs of the work list that nobody placed yet
  * @param rounds rounds that fall due in these days, or are over
+ * @param unplaced those of them that are due soonest, with what keeps them out
  * @param planned when it was planned last
+ * @param search how the plan was found; empty after a restart
  */
 public record DiaryView(
     String from,
@@ -27,7 +29,19 @@ public record DiaryView(
     double failing,
     double wasted,
     List<RoundView> rounds,
-    Optional<String> planned) {
+    Optional<String> planned,
+    Optional<Search> search) {
+
+  /**
+   * How good a plan is.
+   *
+   * @param jobs that could be placed
+   * @param placed that were
+   * @param gap the share of its cost that the best plan could save at most
+   * @param tried changes that were looked at
+   * @param cut whether the time ended the search
+   */
+  public record Search(int jobs, int placed, double gap, long tried, boolean cut) {}
 
   /** When somebody is at the bench. */
   public record PersonHours(String who, List<Hours> hours) {}

@@ -4,42 +4,93 @@ import static isokinon.server.work.diary.DiaryDays.DAYS;
 import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
 import static isokinon.server.work.diary.DiaryDays.SLOT;
 
+import isokinon.core.schedule.Opening;
 import isokinon.server.db.diary.DiaryMapper.LineStopRow;
 import isokinon.server.db.diary.DiaryMapper.ShiftRow;
-import isokinon.server.planning.Opening;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
-import java.util.LinkedHashMap;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /** Where jobs could stand: in a shift, their kit here, their line still; and why one cannot. */
-record TimeSlots(DiaryDays days, List<ShiftRow> shifts, List<LineStopRow> stops) {
+final class TimeSlots {
 
   /** An hour outside the usual ones costs so much of an hour more (shop rule). */
   private static final double OVERTIME = 0.5;
 
-  /** Everywhere a job could stand, with what it costs there, pence. */
-  Map<Opening, Long> of(Work w) {
-    Map<Opening, Long> openings = new LinkedHashMap<>();
-    int slots = DiaryDays.slots(w.minutes());
+  private final DiaryDays days;
+  private final List<ShiftRow> shifts;
+  private final List<LineStopRow> stops;
+  private final Map<Like, Places> known = new HashMap<>();
+
+  /** Jobs that are alike in these may stand in the same places. */
+  private record Like(int slots, int kitDay, String line) {}
+
+  /** Places in the order of time, and which of them are outside the usual hours. */
+  private record Places(List<Opening> openings, List<Boolean> overtime) {}
+
+  TimeSlots(DiaryDays days, List<ShiftRow> shifts, List<LineStopRow> stops) {
+    this.days = days;
+    this.shifts = shifts;
+    this.stops = stops;
+  }
+
+  List<ShiftRow> shifts() {
+    return shifts;
+  }
+
+  List<LineStopRow> stops() {
+    return stops;
+  }
+
+  /** Everywhere a job could stand, in the order of time. */
+  List<Opening> of(Work w) {
+    return places(w).openings();
+  }
+
+  /** What a job costs in each of the places it could stand in, pence. */
+  long[] costs(Work w) {
+    Places places = places(w);
+    double over = ShopSettings.labour(w.minutes()) * OVERTIME;
+    long[] costs = new long[places.openings().size()];
+    int start = -1;
+    double then = 0;
+    for (int i = 0; i < costs.length; i++) {
+      if (places.openings().get(i).start() != start) {
+        start = places.openings().get(i).start();
+        then = w.cost().at((double) start / DAY_SLOTS);
+      }
+      costs[i] = Math.round(100 * (then + (places.overtime().get(i) ? over : 0)));
+    }
+    return costs;
+  }
+
+  private Places places(Work w) {
+    Like like = new Like(DiaryDays.slots(w.minutes()), w.kitDay(), w.line());
+    return known.computeIfAbsent(like, this::places);
+  }
+
+  private Places places(Like like) {
     int next = days.slot(days.now()) + 1;
-    for (int day = w.kitDay(); day < DAYS; day++) {
+    TreeMap<Opening, Boolean> places =
+        new TreeMap<>(Comparator.comparingInt(Opening::start).thenComparing(Opening::person));
+    for (int day = like.kitDay(); day < DAYS; day++) {
       for (ShiftRow s : on(day)) {
         int first = day * DAY_SLOTS + (s.fromMinute() + SLOT - 1) / SLOT;
-        int last = day * DAY_SLOTS + s.toMinute() / SLOT - slots;
+        int last = day * DAY_SLOTS + s.toMinute() / SLOT - like.slots();
         for (int start = Math.max(first, next); start <= last; start++) {
-          if (still(w, start, start + slots)) {
-            double over = s.overtime() ? ShopSettings.labour(w.minutes()) * OVERTIME : 0;
-            double cost = w.cost().at((double) start / DAY_SLOTS) + over;
-            openings.put(new Opening(start, s.who()), Math.round(100 * cost));
+          if (still(like.line(), start, start + like.slots())) {
+            places.merge(new Opening(start, s.who()), s.overtime(), (a, b) -> a && b);
           }
         }
       }
     }
-    return openings;
+    return new Places(List.copyOf(places.keySet()), List.copyOf(places.values()));
   }
 
   private List<ShiftRow> on(int day) {
@@ -47,13 +98,14 @@ record TimeSlots(DiaryDays days, List<ShiftRow> shifts, List<LineStopRow> stops)
     return shifts.stream().filter(s -> s.weekday() == weekday).toList();
   }
 
-  private boolean still(Work w, int from, int to) {
-    return w.line().isEmpty()
-        || stopsOf(w).anyMatch(x -> days.slot(x.startsAt()) <= from && to <= days.slot(x.endsAt()));
+  private boolean still(String line, int from, int to) {
+    return line.isEmpty()
+        || stopsOf(line)
+            .anyMatch(x -> days.slot(x.startsAt()) <= from && to <= days.slot(x.endsAt()));
   }
 
-  private Stream<LineStopRow> stopsOf(Work w) {
-    return stops.stream().filter(s -> s.line().equals(w.line()));
+  private Stream<LineStopRow> stopsOf(String line) {
+    return stops.stream().filter(s -> s.line().equals(line));
   }
 
   /** Why a job has no place. */

@@ -8,6 +8,7 @@ import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.LastEventRow;
 import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.shared.CachedByKey;
+import isokinon.server.work.shared.RequestProblem;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -95,7 +96,13 @@ public class OpenWaits {
   }
 
   private Known read(After event) {
-    Rebuild rebuild = jobs.job(event.rebuild()).rebuild();
+    Rebuild rebuild;
+    try {
+      rebuild = jobs.job(event.rebuild()).rebuild();
+    } catch (RequestProblem e) {
+      // Said where the rebuild stands; its clocks are not known.
+      return new Known(List.of(), Map.of());
+    }
     List<Wait> waits = rebuild.waits();
     return new Known(
         waits,

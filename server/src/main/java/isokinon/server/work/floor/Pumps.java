@@ -33,7 +33,7 @@ public class Pumps {
    * @param alike other pumps of its construction, whose unit could stand here
    */
   public record PumpView(
-      Floor.Strip strip,
+      Strips.Strip strip,
       String area,
       String serial,
       String bodyMaterial,
@@ -75,7 +75,7 @@ public class Pumps {
   private final PumpMapper store;
   private final BenchMapper bench;
   private final Sheets sheets;
-  private final Floor floor;
+  private final Strips strips;
   private final ShopLibrary library;
   private final Trends trends;
   private final Causes causes;
@@ -85,7 +85,7 @@ public class Pumps {
       PumpMapper store,
       BenchMapper bench,
       Sheets sheets,
-      Floor floor,
+      Strips strips,
       ShopLibrary library,
       Trends trends,
       Causes causes,
@@ -93,7 +93,7 @@ public class Pumps {
     this.store = store;
     this.bench = bench;
     this.sheets = sheets;
-    this.floor = floor;
+    this.strips = strips;
     this.library = library;
     this.trends = trends;
     this.causes = causes;
@@ -110,7 +110,7 @@ public class Pumps {
     PumpRow pump = register.pump(tag);
     Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
     return new PumpView(
-        floor.strip(pump),
+        strips.of(pump),
         pump.area(),
         pump.serial(),
         pump.bodyMaterial(),

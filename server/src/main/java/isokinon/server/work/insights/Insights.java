@@ -27,7 +27,7 @@ import isokinon.server.work.shared.StateMark;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stores.Stores;
 import isokinon.server.work.wetends.CheaperKit;
-import isokinon.server.work.wetends.WetEnds;
+import isokinon.server.work.wetends.Offers;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -108,18 +108,19 @@ public class Insights {
 
   private final LifePage place;
   private final Forecasts forecasts;
-  private final WetEnds wetEnds;
+  private final Offers offers;
   private final Stores stores;
   private final FindingMapper findings;
   private final ShopDiagnosis diagnosis;
   private final Cached<List<InsightView>> found;
+  private final Cached<List<InsightView>> sooner;
   private final Cached<List<InsightView>> offered;
 
   Insights(
       LifeService lives,
       LifePage place,
       Forecasts forecasts,
-      WetEnds wetEnds,
+      Offers offers,
       Stores stores,
       FindingMapper findings,
       ShopDiagnosis diagnosis,
@@ -127,12 +128,19 @@ public class Insights {
       Clock clock) {
     this.place = place;
     this.forecasts = forecasts;
-    this.wetEnds = wetEnds;
+    this.offers = offers;
     this.stores = stores;
     this.findings = findings;
     this.diagnosis = diagnosis;
     this.found =
         Cached.by(lives::now, versions, EnumSet.of(Topic.FINDINGS), () -> inLives(lives.now()));
+    // Which material gives out sooner is told by the runs alone, whatever shape somebody chose.
+    this.sooner =
+        Cached.by(
+            () -> lives.now().groups(),
+            versions,
+            EnumSet.noneOf(Topic.class),
+            () -> materials(lives.now()).toList());
     this.offered =
         Cached.by(
             () -> LocalDate.now(clock), versions, OFFERED_BY, () -> milder(lives.now()).toList());
@@ -141,7 +149,7 @@ public class Insights {
   /** Everything found, what is to be done now first, then what is worth most. */
   @Transactional(readOnly = true)
   public List<InsightView> all() {
-    return Stream.of(found.get().stream(), offered.get().stream(), overAge())
+    return Stream.of(found.get().stream(), sooner.get().stream(), offered.get().stream(), overAge())
         .flatMap(Function.identity())
         .sorted(
             Comparator.comparing((InsightView f) -> FIRST.indexOf(f.state()))
@@ -150,9 +158,7 @@ public class Insights {
   }
 
   private List<InsightView> inLives(LifeSnapshot shop) {
-    return Stream.of(habits(shop), materials(shop), noAge(shop))
-        .flatMap(Function.identity())
-        .toList();
+    return Stream.of(habits(shop), noAge(shop)).flatMap(Function.identity()).toList();
   }
 
   // ---- a habit that costs -----------------------------------------------------------------------
@@ -345,7 +351,7 @@ public class Insights {
 
   private Optional<CheaperKit> offer(String tag) {
     try {
-      return wetEnds.offer(tag);
+      return offers.of(tag);
     } catch (RequestProblem e) {
       return Optional.empty(); // a duty that was never written down right offers nothing
     }

@@ -40,6 +40,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
@@ -68,22 +69,29 @@ public class Sheets {
   private final PumpMapper pumps;
   private final Clock clock;
   private final CachedByKey<SheetKey, Sheet> read;
+  private final CachedByKey<MadeKey, Sheet> made;
   private final Cached<Map<String, Sheet>> newest;
 
   /** A sheet at a revision. */
   private record SheetKey(String id, int revision) {}
+
+  /** A sheet at a revision, as a pump is made by ways of its variants. */
+  private record MadeKey(SheetKey sheet, List<String> ways) {}
 
   Sheets(SheetMapper store, PumpMapper pumps, DataVersions versions, Clock clock) {
     this.store = store;
     this.pumps = pumps;
     this.clock = clock;
     this.read = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
+    this.made = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
     this.newest = Cached.of(versions, EnumSet.of(Topic.SHEETS), this::readNewest);
   }
 
   private Map<String, Sheet> readNewest() {
+    // Beside each other: nothing is shown before they are read.
+    List<Sheet> sheets = store.newest().parallelStream().map(this::parsed).toList();
     Map<String, Sheet> byId = new LinkedHashMap<>();
-    store.newest().forEach(row -> byId.put(row.id(), parsed(row)));
+    sheets.forEach(sheet -> byId.put(sheet.id(), sheet));
     return byId;
   }
 
@@ -93,8 +101,12 @@ public class Sheets {
   public void storeShipped() throws IOException {
     var resources =
         new PathMatchingResourcePatternResolver().getResources("classpath:library/sheets/*.yaml");
+    Set<String> there = store.newest().stream().map(SheetRow::source).collect(Collectors.toSet());
     for (var resource : resources) {
       String source = resource.getContentAsString(StandardCharsets.UTF_8);
+      if (there.contains(source)) {
+        continue;
+      }
       Sheet sheet = SheetReader.forLibrary().read(source).orThrow();
       int have = store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
       if (have < sheet.revision()) {
@@ -126,6 +138,15 @@ public class Sheets {
   /** The newest revision of a sheet. */
   public Optional<Sheet> find(String id) {
     return Optional.ofNullable(newest.get().get(id));
+  }
+
+  /** The newest revision of a sheet, as a pump is made by these ways of its variants. */
+  public Optional<Sheet> find(String id, List<String> ways) {
+    return find(id)
+        .map(
+            sheet ->
+                made.get(
+                    new MadeKey(new SheetKey(id, sheet.revision()), ways), k -> sheet.by(ways)));
   }
 
   /** The newest revision of a sheet, as it was written. */

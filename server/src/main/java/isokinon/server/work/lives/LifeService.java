@@ -1,7 +1,6 @@
 package isokinon.server.work.lives;
 
 import isokinon.core.counter.Usage;
-import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
@@ -17,7 +16,6 @@ import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.HistoryMapper;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
-import isokinon.server.db.pumps.RunRow;
 import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
@@ -61,7 +59,7 @@ public class LifeService {
   /** A mean life that stands in where neither library nor interval knows one, h (shop rule). */
   private static final double UNKNOWN_LIFE = 4000;
 
-  /** What a life comes from. */
+  /** What a life comes from, but for the failure modes that people chose. */
   private static final Set<Topic> COME_FROM =
       EnumSet.of(
           Topic.PUMPS,
@@ -70,7 +68,6 @@ public class LifeService {
           Topic.DUTIES,
           Topic.FITTED,
           Topic.RUNS,
-          Topic.FAILURE_MODES,
           Topic.REBUILDS,
           Topic.SHEETS,
           Topic.MATERIALS);
@@ -84,7 +81,13 @@ public class LifeService {
   private final ShopLibrary library;
   private final Sheets sheets;
   private final Clock clock;
+  private final FinishedRuns finished;
+  private final Cached<InService> inService;
   private final Cached<LifeSnapshot> read;
+  private volatile KnownEvidence known = new KnownEvidence();
+
+  /** The pumps by the library alone, and all runs with those of the parts in them. */
+  private record InService(LifeGroups groups, Map<String, PumpInService> standing) {}
 
   private record ModeKey(String role, String material, String duty) {}
 
@@ -97,9 +100,11 @@ public class LifeService {
       WetEndMapper wetEnds,
       ShopLibrary library,
       Sheets sheets,
+      FinishedRuns finished,
       DataVersions versions,
       Clock clock) {
     this.pumps = pumps;
+    this.finished = finished;
     this.register = register;
     this.history = history;
     this.counters = counters;
@@ -108,7 +113,11 @@ public class LifeService {
     this.library = library;
     this.sheets = sheets;
     this.clock = clock;
-    this.read = Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, () -> read());
+    this.inService =
+        Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, this::readInService);
+    this.read =
+        Cached.by(
+            this.inService::get, versions, EnumSet.of(Topic.FAILURE_MODES), this::readSnapshot);
   }
 
   /** The lives as they are now. */
@@ -116,9 +125,28 @@ public class LifeService {
     return read.get();
   }
 
-  private LifeSnapshot read() {
+  private LifeSnapshot readSnapshot() {
+    InService now = inService.get();
+    Map<ModeKey, Double> modes =
+        history.failureModes().stream()
+            .collect(
+                Collectors.toMap(
+                    m -> new ModeKey(m.role(), m.material(), m.dutyGroup()),
+                    FailureModeRow::shape));
+    Map<String, PumpInService> standing = new LinkedHashMap<>();
+    now.standing()
+        .forEach(
+            (tag, s) -> {
+              ModeKey mode = new ModeKey(s.pump().role(), s.pump().material(), s.duty());
+              standing.put(tag, modes.containsKey(mode) ? s.shaped(modes.get(mode)) : s);
+            });
+    known = known.later();
+    return new LifeSnapshot(now.groups(), standing, known);
+  }
+
+  private InService readInService() {
     Map<String, PumpInService> standing = standing();
-    return new LifeSnapshot(new LifeGroups(runs(standing)), standing);
+    return new InService(finished.groups().and(running(standing)), standing);
   }
 
   /** What runs of a role and material in a duty say, those that still run among them. */
@@ -131,12 +159,6 @@ public class LifeService {
         pumps.allExposures().stream().collect(Collectors.groupingBy(ExposureRow::pump));
     Map<String, WetEndRow> known =
         wetEnds.wetEnds().stream().collect(Collectors.toMap(WetEndRow::pump, w -> w));
-    Map<ModeKey, Double> modes =
-        history.failureModes().stream()
-            .collect(
-                Collectors.toMap(
-                    m -> new ModeKey(m.role(), m.material(), m.dutyGroup()),
-                    FailureModeRow::shape));
     Map<String, RebuildRow> onBench =
         bench.running().stream().collect(Collectors.toMap(RebuildRow::pump, r -> r, (a, b) -> a));
     Map<String, List<CounterRow>> readings =
@@ -148,8 +170,6 @@ public class LifeService {
       String duty = fluids.isEmpty() ? "" : fluids.get(0).fluid();
       Prior prior =
           prior(pump, fluids, known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())));
-      double shape =
-          modes.getOrDefault(new ModeKey(pump.role(), pump.material(), duty), prior.shape());
       Usage usage =
           register.usage(
               pump,
@@ -157,12 +177,7 @@ public class LifeService {
               Optional.ofNullable(onBench.get(pump.tag())));
       all.put(
           pump.tag(),
-          new PumpInService(
-              pump.after(usage.since()),
-              usage,
-              duty,
-              new Prior(prior.hours(), prior.fromLibrary(), shape),
-              calendar(pump)));
+          new PumpInService(pump.after(usage.since()), usage, duty, prior, calendar(pump)));
     }
     return all;
   }
@@ -231,22 +246,9 @@ public class LifeService {
     }
   }
 
-  private List<WearRun> runs(Map<String, PumpInService> standing) {
+  /** The parts in the pumps, as runs that go on. */
+  private List<WearRun> running(Map<String, PumpInService> standing) {
     List<WearRun> runs = new ArrayList<>();
-    for (RunRow r : pumps.allRuns()) {
-      runs.add(
-          new WearRun(
-              r.pump(),
-              r.construction(),
-              r.role(),
-              r.material(),
-              r.dutyGroup(),
-              new Run(r.cameHours(), r.age(), r.failed()),
-              Optional.ofNullable(r.counts())
-                  .filter(c -> r.counted() != WearCount.HOURS)
-                  .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
-              Optional.of(r.endedOn())));
-    }
     for (FittedPartRow f : pumps.allFitted()) {
       PumpInService s = standing.get(f.pump());
       if (f.hoursHere(s.pump()) > 0) {

@@ -6,15 +6,11 @@ import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
-import isokinon.core.life.LifeGroups.WearRun;
-import isokinon.core.life.Run;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The lives of all wearing sets at one moment. Evidence of a group is summed up when first asked.
@@ -45,6 +41,12 @@ public final class LifeSnapshot {
     /** One that no calendar limits. */
     public PumpInService(PumpRow pump, Usage usage, String duty, Prior prior) {
       this(pump, usage, duty, prior, Optional.empty());
+    }
+
+    /** The same with the shape of the failure mode that somebody chose. */
+    PumpInService shaped(double shape) {
+      Prior chosen = new Prior(prior.hours(), prior.fromLibrary(), shape);
+      return new PumpInService(pump, usage, duty, chosen, calendar);
     }
 
     public LifeGroups.GroupKey of() {
@@ -101,36 +103,20 @@ public final class LifeSnapshot {
       LifeEstimate.Evidence evidence,
       int finished,
       List<Boolean> lastFailed,
-      List<Double> failedAt) {
-
-    private static final int LAST = 6;
-
-    private static GroupEvidence of(Group group, boolean inCounts, double shape) {
-      List<Run> ages = group.ages(inCounts);
-      List<WearRun> finished =
-          group.runs().stream()
-              .filter(r -> !r.running())
-              .sorted(Comparator.comparing(r -> r.ended().orElseThrow()))
-              .toList();
-      return new GroupEvidence(
-          LifeEstimate.Evidence.of(shape, ages),
-          finished.size(),
-          finished.subList(Math.max(0, finished.size() - LAST), finished.size()).stream()
-              .map(r -> r.hours().failed())
-              .toList(),
-          ages.stream().filter(Run::failed).map(Run::age).sorted().toList());
-    }
-  }
-
-  private record EvidenceKey(Level level, LifeGroups.GroupKey of, boolean inCounts, double shape) {}
+      List<Double> failedAt) {}
 
   private final LifeGroups groups;
   private final Map<String, PumpInService> standing;
-  private final Map<EvidenceKey, GroupEvidence> known = new ConcurrentHashMap<>();
+  private final KnownEvidence known;
 
   public LifeSnapshot(LifeGroups groups, Map<String, PumpInService> standing) {
+    this(groups, standing, new KnownEvidence());
+  }
+
+  LifeSnapshot(LifeGroups groups, Map<String, PumpInService> standing, KnownEvidence known) {
     this.groups = groups;
     this.standing = standing;
+    this.known = known;
   }
 
   public LifeGroups groups() {
@@ -143,8 +129,12 @@ public final class LifeSnapshot {
    * @throws RequestProblem where none has this tag
    */
   public PumpInService standing(String tag) {
-    return Optional.ofNullable(standing.get(tag))
-        .orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
+    return find(tag).orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
+  }
+
+  /** A pump; empty where none has this tag. */
+  public Optional<PumpInService> find(String tag) {
+    return Optional.ofNullable(standing.get(tag));
   }
 
   public List<PumpInService> all() {
@@ -178,8 +168,6 @@ public final class LifeSnapshot {
   }
 
   private GroupEvidence known(Group group, boolean inCounts, double shape) {
-    return known.computeIfAbsent(
-        new EvidenceKey(group.level(), group.of(), inCounts, shape),
-        k -> GroupEvidence.of(group, inCounts, shape));
+    return known.of(group, inCounts, shape);
   }
 }

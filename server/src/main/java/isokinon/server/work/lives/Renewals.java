@@ -58,11 +58,10 @@ public class Renewals {
 
   /** What renewing a pump's set takes; empty where the pump has no sheet. */
   public Optional<Renewal> of(PumpRow pump) {
-    return pump.sheet().flatMap(sheets::find).map(s -> of(pump, s));
+    return pump.sheet().flatMap(s -> sheets.find(s, pump.madeBy())).map(s -> of(pump, s));
   }
 
-  private Renewal of(PumpRow pump, Sheet written) {
-    Sheet sheet = written.by(pump.madeBy());
+  private Renewal of(PumpRow pump, Sheet sheet) {
     WetEndRow wetEnd = wetEnds.of(pump.tag());
     Optional<WetKitRow> kit = catalogue.renewing(sheet.id(), pump.material(), wetEnd.hardware());
     List<String> wearing =

@@ -2,7 +2,6 @@ package isokinon.server.work.shared;
 
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
-import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -32,7 +31,7 @@ public final class Cached<T> {
 
   /** A value that comes from data of these topics alone. */
   public static <T> Cached<T> of(DataVersions versions, Set<Topic> topics, Supplier<T> make) {
-    return new Cached<>(versions, EnumSet.copyOf(topics), () -> "", make);
+    return new Cached<>(versions, Set.copyOf(topics), () -> "", make);
   }
 
   /**
@@ -42,7 +41,7 @@ public final class Cached<T> {
    */
   public static <T> Cached<T> by(
       Supplier<?> key, DataVersions versions, Set<Topic> topics, Supplier<T> make) {
-    return new Cached<>(versions, EnumSet.copyOf(topics), key, make);
+    return new Cached<>(versions, Set.copyOf(topics), key, make);
   }
 
   /** The value as the data are now. */

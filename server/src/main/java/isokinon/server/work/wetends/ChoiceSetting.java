@@ -33,4 +33,15 @@ record ChoiceSetting(
     DutyForm form,
     Duty duty,
     double hoursPerDay,
-    Optional<Consequence> consequence) {}
+    Optional<Consequence> consequence) {
+
+  /** The group whose runs tell of this duty: its fluid most of the time. */
+  String dutyGroup() {
+    return duty.exposures().isEmpty() ? "" : duty.exposures().get(0).fluid();
+  }
+
+  /** What a stop by failure costs beyond kit and labour, pounds. */
+  double stopCost() {
+    return Optional.ofNullable(form.stopCost()).orElse(wetEnd.stopCost());
+  }
+}

@@ -116,8 +116,7 @@ class WetEndKits {
     Optional<Double> swell =
         sheet.stator().isPresent() ? swells.of(kit.material(), fluids(s.duty())) : Optional.empty();
     Other other = other(s, sheet, kit, singles, parts, changed, swell, s.duty());
-    String group = s.duty().exposures().isEmpty() ? "" : s.duty().exposures().get(0).fluid();
-    GroupEvidence known = lives.like(lead, kit.material(), group);
+    GroupEvidence known = lives.like(lead, kit.material(), s.dutyGroup());
     return new Offered(
         kit,
         new Candidate(

@@ -167,19 +167,14 @@ public class WetEnds {
         NOTE);
   }
 
-  /** What a pump's duty lets it come down to; empty where nothing cheaper stands it. */
-  @Transactional(readOnly = true)
-  public Optional<CheaperKit> offer(String tag) {
-    ChoiceSetting s = settings.of(new Question(tag, null, null, null, null));
-    return CheaperKit.among(kits(s, new KitRanking(library.rater()), money(s), kitsOf.offered(s)));
+  /** The kits of a setting, what costs least first. */
+  List<KitChoice> kits(ChoiceSetting s) {
+    return kits(s, new KitRanking(library.rater()), money(s), kitsOf.offered(s));
   }
 
   private static Money money(ChoiceSetting s) {
     return s.sheet().isPresent()
-        ? new Money(
-            ShopSettings.LABOUR_PER_HOUR,
-            Optional.ofNullable(s.form().stopCost()).orElse(s.wetEnd().stopCost()),
-            HARDWARE_HOURS)
+        ? new Money(ShopSettings.LABOUR_PER_HOUR, s.stopCost(), HARDWARE_HOURS)
         : new Money(0, 0, HARDWARE_HOURS);
   }
 

@@ -17,7 +17,6 @@ import isokinon.server.db.diary.DiaryMapper.FixtureRow;
 import isokinon.server.db.diary.DiaryMapper.LineStopRow;
 import isokinon.server.db.diary.DiaryMapper.PlannedDay;
 import isokinon.server.db.diary.DiaryMapper.ShiftRow;
-import isokinon.server.planning.JobPlacer;
 import isokinon.server.work.diary.DiaryView.Unplaced;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.lives.DueDay;
@@ -51,9 +50,9 @@ class DiaryTest {
           store,
           workList,
           mock(isokinon.server.work.rounds.Rounds.class),
-          new JobPlacer(Duration.ofMillis(3500), Duration.ofMillis(300)),
           mock(People.class),
           mock(PlatformTransactionManager.class),
+          Duration.ofMillis(300),
           NOW);
 
   @BeforeEach

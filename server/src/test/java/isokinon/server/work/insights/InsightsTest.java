@@ -25,7 +25,7 @@ import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.lives.SomePumps;
 import isokinon.server.work.stores.Stores;
-import isokinon.server.work.wetends.WetEnds;
+import isokinon.server.work.wetends.Offers;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -46,7 +46,7 @@ class InsightsTest {
   private final LifeService lives = mock(LifeService.class);
   private final LifePage place = mock(LifePage.class);
   private final Forecasts forecasts = mock(Forecasts.class);
-  private final WetEnds wetEnds = mock(WetEnds.class);
+  private final Offers offers = mock(Offers.class);
   private final Stores stores = mock(Stores.class);
   private final FindingMapper findings = mock(FindingMapper.class);
   private final DataVersions versions = new DataVersions();
@@ -55,7 +55,7 @@ class InsightsTest {
           lives,
           place,
           forecasts,
-          wetEnds,
+          offers,
           stores,
           findings,
           mock(ShopDiagnosis.class),
@@ -66,7 +66,7 @@ class InsightsTest {
   void nothingElseToTell() {
     when(place.habit(any(), any())).thenReturn(Optional.empty());
     when(forecasts.duty(anyString())).thenReturn("Sludge");
-    when(wetEnds.offer(anyString())).thenReturn(Optional.empty());
+    when(offers.of(anyString())).thenReturn(Optional.empty());
     when(stores.overAge()).thenReturn(List.of());
     when(findings.causes(anyString())).thenReturn(List.of());
   }
@@ -183,14 +183,14 @@ class InsightsTest {
     inTheShop(runs("A", "EPDM", 100), any);
     finds.all();
     finds.all();
-    verify(wetEnds, times(1)).offer("EFF-02");
+    verify(offers, times(1)).of("EFF-02");
     verify(place, times(1)).habit(any(), any());
     inTheShop(runs("A", "EPDM", 100, 120), any);
     finds.all();
     verify(place, times(2)).habit(any(), any());
-    verify(wetEnds, times(1)).offer("EFF-02");
+    verify(offers, times(1)).of("EFF-02");
     versions.changed(List.of(Topic.SHELF));
     finds.all();
-    verify(wetEnds, times(2)).offer("EFF-02");
+    verify(offers, times(2)).of("EFF-02");
   }
 }

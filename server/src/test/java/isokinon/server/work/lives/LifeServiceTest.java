@@ -3,6 +3,7 @@ package isokinon.server.work.lives;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
@@ -24,6 +25,7 @@ import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.HistoryMapper;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.RunCount;
 import isokinon.server.db.pumps.RunRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
@@ -65,11 +67,13 @@ class LifeServiceTest {
           wetEnds,
           new ShopLibrary(wetEnds, versions),
           mock(Sheets.class),
+          new FinishedRuns(pumps, versions),
           versions,
           NOW);
 
   @BeforeEach
   void aPumpStands() {
+    store(List.of());
     when(pumps.all()).thenReturn(List.of(PUMP));
     when(pumps.allFitted()).thenReturn(List.of(PUMP.set()));
     when(pumps.byTag("EFF-02")).thenReturn(Optional.of(PUMP));
@@ -112,6 +116,13 @@ class LifeServiceTest {
     return new CounterRow("EFF-02", CounterLog.Kind.HOURS, at, hours, "RT", at);
   }
 
+  private void store(List<RunRow> runs) {
+    when(pumps.countRuns()).thenReturn(new RunCount(runs.size(), runs.size()));
+    when(pumps.runsBetween(anyLong(), anyLong()))
+        .thenAnswer(
+            q -> runs.subList((int) (long) q.getArgument(0), (int) (long) q.getArgument(1)));
+  }
+
   private List<WearRun> runs() {
     LifeSnapshot shop = lives.now();
     return shop.groups().at(Level.DUTY, shop.standing("EFF-02").of()).runs();
@@ -123,7 +134,7 @@ class LifeServiceTest {
     for (int month = 12; month >= 1; month--) {
       ended.add(run(1000 + month, month == 2 || month == 9, null, 0, LocalDate.of(2025, month, 3)));
     }
-    when(pumps.allRuns()).thenReturn(ended);
+    store(ended);
     GroupEvidence known = lives.like("diaphragm", "NBR", "scour-liquor");
     assertThat(known.finished()).isEqualTo(12);
     assertThat(known.evidence().failures()).isEqualTo(2);
@@ -135,7 +146,7 @@ class LifeServiceTest {
 
   @Test
   void theSetThatRunsIsARunWithoutAnEndCarriedOnFromItsReading() {
-    when(pumps.allRuns()).thenReturn(List.of(run(1800, true, 7.2e6, 0)));
+    store(List.of(run(1800, true, 7.2e6, 0)));
     when(counters.hoursSince(any())).thenReturn(List.of(reading(43, 5580), reading(3, 5980)));
     assertThat(runs()).hasSize(2);
     WearRun now = runs().get(1);
@@ -171,7 +182,7 @@ class LifeServiceTest {
 
   @Test
   void aPartThatCameWithHoursCountsFromThem() {
-    when(pumps.allRuns()).thenReturn(List.of(run(500, true, null, 300)));
+    store(List.of(run(500, true, null, 300)));
     WearRun moved = runs().get(0);
     assertThat(moved.hours().from()).isEqualTo(300);
     assertThat(moved.hours().age()).isEqualTo(800);
@@ -241,12 +252,12 @@ class LifeServiceTest {
   void theyAreReadAgainOnlyWhenSomethingChanged() {
     lives.now();
     lives.now();
-    verify(pumps, times(1)).allRuns();
+    verify(pumps, times(1)).runsBetween(anyLong(), anyLong());
     versions.changed(List.of(Topic.SHELF));
     lives.now();
-    verify(pumps, times(1)).allRuns();
+    verify(pumps, times(1)).runsBetween(anyLong(), anyLong());
     versions.changed(List.of(Topic.RUNS));
     lives.now();
-    verify(pumps, times(2)).allRuns();
+    verify(pumps, times(2)).runsBetween(anyLong(), anyLong());
   }
 }

@@ -1,4 +1,4 @@
-package isokinon.server.planning;
+package isokinon.core.schedule;
 
 /**
  * A place a job could stand in.

@@ -1,0 +1,2 @@
+/** What the application takes as a shop grows. */
+package isokinon.bench.growth;

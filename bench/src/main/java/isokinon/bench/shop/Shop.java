@@ -1,0 +1,185 @@
+package isokinon.bench.shop;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The demo mill as a process of its own, on a folder and a port of its own. */
+public final class Shop implements AutoCloseable {
+
+  /** Reads and writes the answers. */
+  public static final ObjectMapper JSON = new ObjectMapper();
+
+  private static final Duration PATIENCE = Duration.ofSeconds(180);
+
+  private final HttpClient client = HttpClient.newHttpClient();
+  private final Path application;
+  private final Path data;
+  private final int port;
+  private final List<String> options;
+  private Process process;
+
+  /** A short-lived one: compiled once, in a folder of its own. */
+  public Shop() throws IOException {
+    this(
+        Files.createTempDirectory("isokinon-campaign"),
+        List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
+  }
+
+  /**
+   * One in a folder that is given.
+   *
+   * @param data where its data lie; thrown away at the end
+   * @param options of the Java machine
+   */
+  public Shop(Path data, List<String> options) throws IOException {
+    this.application =
+        Path.of(System.getProperty("application", "../server/target/app")).toRealPath();
+    this.data = data;
+    this.options = options;
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+    }
+  }
+
+  /** Starts it; whether it answers is not waited for. */
+  public void begin(String... settings) throws IOException {
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.addAll(options);
+    command.add("-XX:SharedArchiveFile=" + application.resolve("isokinon.jsa"));
+    command.addAll(List.of("-jar", application.resolve("isokinon-app.jar").toString()));
+    command.addAll(
+        List.of("--isokinon.demo=true", "--isokinon.data=" + data, "--isokinon.port=" + port));
+    command.addAll(List.of(settings));
+    process =
+        new ProcessBuilder(command)
+            .redirectErrorStream(true)
+            .redirectOutput(ProcessBuilder.Redirect.appendTo(new File(data + ".log")))
+            .start();
+  }
+
+  /**
+   * Starts it and waits until it answers.
+   *
+   * @return seconds it took
+   * @throws IllegalStateException where it ends, or does not answer in time
+   */
+  public double start(String... settings) throws IOException, InterruptedException {
+    long before = System.nanoTime();
+    begin(settings);
+    while (System.nanoTime() - before < PATIENCE.toNanos()) {
+      if (!process.isAlive()) {
+        throw new IllegalStateException(
+            "it ended with " + process.exitValue() + "; see " + data + ".log");
+      }
+      try {
+        if (get("/api/v1/pumps/EFF-08").statusCode() == 200) {
+          return (System.nanoTime() - before) / 1e9;
+        }
+      } catch (IOException e) {
+        // it does not listen yet
+      }
+      Thread.sleep(50);
+    }
+    throw new IllegalStateException("it does not answer; see " + data + ".log");
+  }
+
+  /** Ends it at once, as the system does. */
+  public void kill() throws InterruptedException {
+    process.destroyForcibly();
+    process.waitFor();
+  }
+
+  /** Asks it to end, and waits until it has. */
+  public void stop() throws InterruptedException {
+    process.destroy();
+    process.waitFor();
+  }
+
+  /** Where its data lie. */
+  public Path data() {
+    return data;
+  }
+
+  /** Bytes of the database file. */
+  public long bytes() throws IOException {
+    Path file = data.resolve("isokinon.mv.db");
+    return Files.exists(file) ? Files.size(file) : 0;
+  }
+
+  /** Its database, while it is stopped. */
+  public Connection database() throws SQLException {
+    return DriverManager.getConnection("jdbc:h2:file:" + data.resolve("isokinon"), "sa", "");
+  }
+
+  /** Time its threads have run on a processor. */
+  public Duration processorTime() {
+    return process.toHandle().info().totalCpuDuration().orElseThrow();
+  }
+
+  /** The number of its process. */
+  public long pid() {
+    return process.pid();
+  }
+
+  public HttpResponse<String> get(String path) throws IOException, InterruptedException {
+    return send(HttpRequest.newBuilder(at(path)).timeout(PATIENCE).build());
+  }
+
+  public HttpResponse<String> post(String path, String json)
+      throws IOException, InterruptedException {
+    return send("POST", path, json);
+  }
+
+  public HttpResponse<String> send(String method, String path, String json)
+      throws IOException, InterruptedException {
+    return send(
+        HttpRequest.newBuilder(at(path))
+            .timeout(PATIENCE)
+            .header("content-type", "application/json")
+            .method(method, HttpRequest.BodyPublishers.ofString(json))
+            .build());
+  }
+
+  /** What a page answers, read. */
+  public JsonNode read(String path) throws IOException, InterruptedException {
+    return JSON.readTree(get(path).body());
+  }
+
+  private HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
+    return client.send(request, BodyHandlers.ofString());
+  }
+
+  private URI at(String path) {
+    return URI.create("http://127.0.0.1:" + port + path);
+  }
+
+  @Override
+  public void close() throws InterruptedException, IOException {
+    if (process != null) {
+      kill();
+    }
+    try (Stream<Path> files = Files.walk(data)) {
+      files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+    }
+    Files.deleteIfExists(Path.of(data + ".log"));
+  }
+}
