@@ -3,6 +3,7 @@ package isokinon.server;
 import isokinon.server.folder.CannotStart;
 import isokinon.server.folder.DataFolder;
 import isokinon.server.folder.FolderOfTheApplication;
+import isokinon.server.work.library.ShippedLibrary;
 import java.io.IOException;
 import java.time.Clock;
 import org.mybatis.spring.annotation.MapperScan;
@@ -19,6 +20,7 @@ public class Application {
   public static void main(String[] args) throws IOException {
     try {
       DataFolder folder = FolderOfTheApplication.take(args);
+      ShippedLibrary.readAhead();
       SpringApplication application = new SpringApplication(Application.class);
       application.addInitializers(FolderOfTheApplication.holding(folder));
       application.run(args);

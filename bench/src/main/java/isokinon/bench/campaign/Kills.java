@@ -4,129 +4,217 @@ import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.bench.shop.Shop;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.Set;
-import java.util.TreeSet;
-import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
 
-/** Kills a first start, and a shop that works, at random moments; nothing acknowledged is lost. */
+/**
+ * Kills a shop at random moments of everything: work of several kinds at once, a first start with
+ * its migrations, a restore. After each kill the shop is started again and compared with the ledger
+ * of all that was acknowledged. The rounds that were done are kept in {@code target/kills}, and the
+ * next run goes on with them.
+ */
 final class Kills {
-
-  private static final int FIRST_MS = 14_000;
-  private static final int WORK_MS = 2_500;
 
   /** The diary searches no longer than a campaign likes to wait. */
   static final String BRIEF = "--isokinon.diary.search=500ms";
 
-  private static final String JOB_PUMP = "EFF-05";
+  private static final List<String> JAVA = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+  private static final Path KEPT = Path.of("target/kills");
+  private static final int FIRST_MS = 11_000;
+  private static final int RESTORE_MS = 2_500;
+  private static final int WORK_MS = 2_500;
+
+  /** A folder is worked in for so many rounds, then begun anew. */
+  private static final int ROUNDS_IN_A_FOLDER = 25;
+
+  private static final String[] PUMPS = {"EFF-05", "EFF-02", "DYE-04", "SCR-01"};
 
   private Kills() {}
 
-  /** So many rounds; tells how many went wrong. */
+  /** So many rounds on from those that were done; tells how many went wrong. */
   static int run(int rounds, Random random) throws Exception {
+    Files.createDirectories(KEPT);
+    Path counted = KEPT.resolve("rounds");
+    int done = Files.exists(counted) ? Integer.parseInt(Files.readString(counted).strip()) : 0;
     int wrong = 0;
-    for (int round = 1; round <= rounds; round++) {
-      try (Shop shop = new Shop()) {
-        int at = 1 + random.nextInt(FIRST_MS);
-        shop.begin(Kills.BRIEF);
-        Thread.sleep(at);
-        shop.kill();
-        long left = shop.bytes();
-        double took = shop.start(Kills.BRIEF);
-        String work = work(shop, random);
-        boolean sound = work.startsWith("sound");
-        wrong += sound ? 0 : 1;
-        System.out.printf(
-            "kill %d: first start killed after %d ms at %d kB, then started in %.1f s; %s%n",
-            round, at, left / 1000, took, work);
+    for (int left = rounds; left > 0; ) {
+      int kind = random.nextInt(10);
+      List<String> lines = new ArrayList<>();
+      try {
+        lines.addAll(
+            kind == 0
+                ? List.of(firstStart(random))
+                : kind == 1
+                    ? List.of(restore(random))
+                    : work(Math.min(left, ROUNDS_IN_A_FOLDER), random));
       } catch (IllegalStateException e) {
-        wrong++;
-        System.out.printf("kill %d: WRONG, %s%n", round, e.getMessage());
+        lines.add("WRONG: " + e.getMessage());
       }
+      for (String line : lines) {
+        done++;
+        wrong += line.contains("WRONG") ? 1 : 0;
+        System.out.printf("kill %d: %s%n", done, line);
+      }
+      left -= lines.size();
+      Files.writeString(counted, String.valueOf(done));
     }
     return wrong;
   }
 
-  /**
-   * Works until it is killed, starts again, and compares what was acknowledged with what is there.
-   */
-  private static String work(Shop shop, Random random) throws Exception {
-    JsonNode job =
-        Shop.JSON.readTree(
-            shop.post(
-                    "/api/v1/pumps/" + JOB_PUMP + "/rebuilds",
-                    "{\"who\": \"RT\", \"reason\": \"campaign\"}")
-                .body());
-    String acts = "/api/v1/rebuilds/" + job.path("id").asLong();
-    List<String> acknowledged = new ArrayList<>();
-    Set<String> imported = new TreeSet<>();
-    Thread worker =
-        new Thread(
-            () -> {
-              try {
-                long seen = 0;
-                for (int i = 0; ; i++) {
-                  String text = "note " + i + " " + UUID.randomUUID();
-                  HttpResponse<String> noted =
-                      shop.post(
-                          acts + "/acts",
-                          "{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\", \"act\": {\"kind\":"
-                                  .formatted(UUID.randomUUID(), seen)
-                              + " \"NOTED\", \"text\": \""
-                              + text
-                              + "\"}}");
-                  if (noted.statusCode() == 200) {
-                    acknowledged.add(text);
-                    seen = Shop.JSON.readTree(noted.body()).path("seq").asLong();
-                  }
-                  String day = "20" + (10 + i % 9) + "-0" + (1 + i % 9) + "-" + (10 + i / 9 % 18);
-                  HttpResponse<String> run = shop.post("/api/v1/history/import", row(day));
-                  if (run.statusCode() == 200) {
-                    imported.add(day);
-                  }
-                }
-              } catch (IOException e) {
-                // killed
-              } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-              }
-            });
-    worker.start();
-    Thread.sleep(300 + random.nextInt(WORK_MS));
-    shop.kill();
-    worker.join();
-    double took = shop.start(Kills.BRIEF);
-    String log = shop.get(acts + "/log").body();
-    List<String> lost = acknowledged.stream().filter(t -> count(log, t) != 1).toList();
-    String runs = shop.get("/api/v1/history.csv").body();
-    List<String> runsLost = imported.stream().filter(d -> count(runs, "," + d + ",") != 1).toList();
-    boolean sound = lost.isEmpty() && runsLost.isEmpty();
-    return "%s: %d acts and %d runs acknowledged, started again in %.1f s%s"
-        .formatted(
-            sound ? "sound" : "WRONG",
-            acknowledged.size(),
-            imported.size(),
-            took,
-            sound ? "" : ", lost or twice: " + lost + runsLost);
+  private static Shop shop() throws IOException {
+    return new Shop(Files.createTempDirectory("isokinon-kills"), JAVA);
   }
 
-  static String row(String day) {
-    return "{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
-        + JOB_PUMP
-        + ",CSM,"
-        + day
-        + ","
-        + day.substring(0, 8)
-        + "28,50,sound\\n\"}";
-  }
+  // ---- a first start ---------------------------------------------------------------------------
 
-  static int count(String text, String word) {
-    int n = 0;
-    for (int i = text.indexOf(word); i >= 0; i = text.indexOf(word, i + 1)) {
-      n++;
+  private static String firstStart(Random random) throws Exception {
+    try (Shop shop = shop()) {
+      int at = 1 + random.nextInt(FIRST_MS);
+      shop.begin(BRIEF);
+      Thread.sleep(at);
+      shop.kill();
+      long left = shop.bytes();
+      double took = shop.start(BRIEF);
+      int pumps = 0;
+      for (JsonNode area : shop.read("/api/v1/floor").path("areas")) {
+        pumps += area.path("pumps").size();
+      }
+      return "first start killed after %d ms at %d kB, started in %.1f s, %d pumps%s"
+          .formatted(at, left / 1000, took, pumps, pumps >= 40 ? "" : " WRONG");
     }
-    return n;
+  }
+
+  // ---- a restore -------------------------------------------------------------------------------
+
+  private static String restore(Random random) throws Exception {
+    String everything;
+    try (Shop full = shop()) {
+      full.start(BRIEF);
+      everything = full.get("/api/v1/everything.json").body();
+    }
+    try (Shop empty = shop()) {
+      String none = "--isokinon.demo=false";
+      empty.start(BRIEF, none);
+      int at = 1 + random.nextInt(RESTORE_MS);
+      Thread restoring =
+          new Thread(
+              () -> {
+                try {
+                  empty.post("/api/v1/everything.json", everything);
+                } catch (IOException e) {
+                  // killed
+                } catch (InterruptedException e) {
+                  Thread.currentThread().interrupt();
+                }
+              });
+      restoring.start();
+      Thread.sleep(at);
+      empty.kill();
+      restoring.join();
+      empty.start(BRIEF, none);
+      String now = empty.get("/api/v1/everything.json").body();
+      boolean all = Shop.JSON.readTree(now).equals(Shop.JSON.readTree(everything));
+      boolean nothing = Shop.JSON.readTree(now).path("pump").path("rows").isEmpty();
+      return "restore killed after %d ms: %s"
+          .formatted(at, all ? "all of it there" : nothing ? "nothing of it there" : "WRONG, torn");
+    }
+  }
+
+  // ---- work ------------------------------------------------------------------------------------
+
+  /** Works, is killed, is compared, and works on. */
+  private static List<String> work(int rounds, Random random) throws Exception {
+    List<String> lines = new ArrayList<>();
+    Path file = Files.createTempFile(KEPT, "ledger", ".txt");
+    Ledger ledger = new Ledger(file);
+    try (Shop shop = shop()) {
+      shop.start(BRIEF);
+      for (int round = 0; round < rounds; round++) {
+        int before = ledger.size();
+        AtomicInteger faults = new AtomicInteger();
+        List<Thread> people = people(shop, ledger, faults, random);
+        people.forEach(Thread::start);
+        int at = 200 + random.nextInt(WORK_MS);
+        Thread.sleep(at);
+        shop.kill();
+        for (Thread person : people) {
+          person.join();
+        }
+        double took = shop.start(BRIEF);
+        String wrong = ledger.compare(shop) + (faults.get() > 0 ? faults + " faults of ours" : "");
+        lines.add(
+            "killed at work after %d ms, %d writes acknowledged, %d in all, started in %.1f s%s"
+                .formatted(
+                    at,
+                    ledger.size() - before,
+                    ledger.size(),
+                    took,
+                    wrong.isEmpty() ? "" : " WRONG " + wrong));
+      }
+    } catch (IllegalStateException e) {
+      lines.add("WRONG: " + e.getMessage());
+    }
+    Files.delete(file);
+    return lines;
+  }
+
+  private interface Write {
+    HttpResponse<String> send(String word) throws IOException, InterruptedException;
+  }
+
+  private static List<Thread> people(
+      Shop shop, Ledger ledger, AtomicInteger faults, Random random) {
+    List<Thread> people = new ArrayList<>();
+    Bench bench = new Bench(shop, PUMPS[random.nextInt(PUMPS.length)]);
+    people.add(writing(ledger, faults, bench::note));
+    people.add(writing(ledger, faults, w -> Words.lot(shop, w)));
+    people.add(writing(ledger, faults, w -> Words.kept(shop, w)));
+    people.add(writing(ledger, faults, w -> Words.run(shop, w)));
+    if (random.nextBoolean()) {
+      people.add(until(faults, () -> Words.pin(shop, ledger)));
+    }
+    if (random.nextBoolean()) {
+      people.add(until(faults, () -> shop.get("/api/v1/everything.zip").statusCode()));
+    }
+    return people;
+  }
+
+  private static Thread writing(Ledger ledger, AtomicInteger faults, Write write) {
+    return until(
+        faults,
+        () -> {
+          String word = Words.next();
+          int status = write.send(word).statusCode();
+          if (status < 300) {
+            ledger.add(word);
+          }
+          return status;
+        });
+  }
+
+  private interface Step {
+    int run() throws IOException, InterruptedException;
+  }
+
+  /** Again and again until the shop is killed. */
+  private static Thread until(AtomicInteger faults, Step step) {
+    return new Thread(
+        () -> {
+          try {
+            while (true) {
+              if (step.run() >= 500) {
+                faults.incrementAndGet();
+              }
+            }
+          } catch (IOException e) {
+            // killed
+          } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+          }
+        });
   }
 }

@@ -37,9 +37,15 @@ final class Races {
   private static String history(Shop shop, int round) throws Exception {
     String day = "20%02d-%02d-11".formatted(1 + round / 12 % 9, 1 + round % 12);
     List<HttpResponse<String>> all =
-        atOnce(i -> () -> shop.post("/api/v1/history/import", Kills.row(day)));
-    int there = Kills.count(shop.get("/api/v1/history.csv").body(), "," + day + ",");
+        atOnce(i -> () -> shop.post("/api/v1/history/import", row(day)));
+    int there = Words.count(shop.get("/api/v1/history.csv").body(), "," + day + ",");
     return fives(all, "history") + (there == 1 ? "" : "history stored " + there + " times; ");
+  }
+
+  private static String row(String day) {
+    return ("{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
+            + "EFF-05,CSM,%s,%s28,50,sound\\n\"}")
+        .formatted(day, day.substring(0, 8));
   }
 
   private static String kept(Shop shop) throws Exception {
@@ -71,7 +77,7 @@ final class Races {
                             + " \"2026-10\", \"count\": 1, \"price\": 148, \"place\": \"B4\","
                             + " \"who\": \"RT\"}"));
     JsonNode stores = shop.read("/api/v1/stores");
-    int there = Kills.count(stores.toString(), "\"L-9" + round + "\"");
+    int there = Words.count(stores.toString(), "\"L-9" + round + "\"");
     long done = all.stream().filter(r -> r.statusCode() < 300).count();
     return fives(all, "lot")
         + (done <= 1 ? "" : "one lot received " + done + " times; ")

@@ -1,5 +1,6 @@
 package isokinon.core.life;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,7 +13,7 @@ import java.util.Map;
  * <p>Sets of one group share a life that is not known exactly, so their failures come together more
  * often than by chance alone: for each of a row of lives that the evidence leaves open, every set
  * is a renewal process of its own, and the rows are averaged. Groups are independent. Times are cut
- * into steps; cost steps² for each renewal, set and life.
+ * into steps; cost steps for each renewal, set and life, and steps² for each renewal and life.
  *
  * @param chances of 0, 1, 2, ... kits
  */
@@ -90,17 +91,17 @@ public record Demand(List<Double> chances) {
 
   private static Counts asked(Weibull life, List<Grid> grids, List<Integer> many) {
     double perPower = Math.pow(life.scale(), -life.shape());
-    Map<Following, double[]> following = new HashMap<>();
+    Map<Following, Followers> following = new HashMap<>();
     Counts all = Counts.NONE;
     for (int g = 0; g < grids.size(); g++) {
       Grid grid = grids.get(g);
       if (grid.set().ahead() > 0) {
-        double[] fresh =
+        Followers after =
             following.computeIfAbsent(
                 new Following(grid.set().ahead(), grid.set().renewAt()),
-                k -> freshEnds(perPower, grid));
-        double[] aged = ends(perPower, grid.aged(), grid.renewed(), grid.atRenewal());
-        all = all.and(new Counts(0, renewals(aged, fresh)).times(many.get(g)));
+                k -> new Followers(freshEnds(perPower, grid)));
+        double[] first = ends(perPower, grid.aged(), grid.renewed(), grid.atRenewal());
+        all = all.and(new Counts(0, renewals(first, after)).times(many.get(g)));
       }
     }
     return all;
@@ -113,33 +114,66 @@ public record Demand(List<Double> chances) {
   }
 
   /**
+   * How soon sets that follow one another have all ended; worked out once for all sets that are
+   * followed by the same.
+   */
+  private static final class Followers {
+
+    private final double[] fresh;
+    private final List<double[]> within = new ArrayList<>();
+    private double[] ends;
+
+    Followers(double[] fresh) {
+      this.fresh = fresh;
+      ends = new double[STEPS + 1];
+      ends[0] = 1;
+      within.add(soFar(ends));
+    }
+
+    /** Chance that so many sets, one after another, have ended by each point of time. */
+    double[] within(int sets) {
+      while (within.size() <= sets) {
+        double[] next = new double[STEPS + 1];
+        for (int i = 0; i <= STEPS; i++) {
+          for (int j = 0; ends[i] > 0 && i + j <= STEPS; j++) {
+            next[i + j] += ends[i] * fresh[j];
+          }
+        }
+        ends = next;
+        within.add(soFar(ends));
+      }
+      return within.get(sets);
+    }
+
+    private static double[] soFar(double[] chances) {
+      double[] sums = chances.clone();
+      for (int i = 1; i < sums.length; i++) {
+        sums[i] += sums[i - 1];
+      }
+      return sums;
+    }
+  }
+
+  /**
    * Chances of 0, 1, 2, ... renewals of one set and those that follow it.
    *
    * @param first when the set ends
-   * @param fresh when one that follows it ends, counted from then
    */
-  private static double[] renewals(double[] first, double[] fresh) {
-    double[] when = first;
+  private static double[] renewals(double[] first, Followers after) {
     double[] atLeast = new double[MOST_RENEWALS + 2];
     atLeast[0] = 1;
     int most = 0;
     for (int k = 1; k <= MOST_RENEWALS; k++) {
+      double[] within = after.within(k - 1);
       double sum = 0;
-      for (double chance : when) {
-        sum += chance;
+      for (int i = 0; i <= STEPS; i++) {
+        sum += first[i] * within[STEPS - i];
       }
       atLeast[k] = sum;
-      if (atLeast[k] < HARDLY) {
+      if (sum < HARDLY) {
         break;
       }
       most = k;
-      double[] next = new double[STEPS + 1];
-      for (int i = 0; i <= STEPS; i++) {
-        for (int j = 0; when[i] > 0 && i + j <= STEPS; j++) {
-          next[i + j] += when[i] * fresh[j];
-        }
-      }
-      when = next;
     }
     double[] chances = new double[most + 1];
     for (int k = 0; k <= most; k++) {

@@ -129,14 +129,22 @@ public final class LifeGroups {
   }
 
   private LifeGroups(Map<Key, Group> there, List<WearRun> more) {
-    Map<Key, List<WearRun>> byKey = new LinkedHashMap<>();
+    // By pump first: the wider groups are made of those, not of every run once more.
+    Map<GroupKey, List<WearRun>> byPump = new LinkedHashMap<>();
     for (WearRun run : more) {
       GroupKey of =
           new GroupKey(run.pump(), run.construction(), run.role(), run.material(), run.duty());
-      for (Level level : Level.values()) {
-        byKey.computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>()).add(run);
-      }
+      byPump.computeIfAbsent(of, k -> new ArrayList<>()).add(run);
     }
+    Map<Key, List<WearRun>> byKey = new LinkedHashMap<>();
+    byPump.forEach(
+        (of, runs) -> {
+          for (Level level : Level.values()) {
+            byKey
+                .computeIfAbsent(new Key(level, of.at(level)), k -> new ArrayList<>())
+                .addAll(runs);
+          }
+        });
     groups = new LinkedHashMap<>(there);
     byKey.forEach(
         (key, of) -> {

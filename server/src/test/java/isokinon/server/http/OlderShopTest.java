@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -86,9 +87,17 @@ class OlderShopTest {
     for (int a = 0; a < then.path("areas").size(); a++) {
       JsonNode before = then.path("areas").get(a);
       assertThat(now.path("areas").get(a).path("say")).isEqualTo(before.path("say"));
-      assertThat(recorded(now.path("areas").get(a).path("pumps")))
+      String tags = tags(before);
+      assertThat(tags(now.path("areas").get(a))).isEqualTo(tags);
+      assertThat(recorded(now("/floor/strips?tags=" + tags)))
           .containsExactlyElementsOf(recorded(before.path("pumps")));
     }
+  }
+
+  private static String tags(JsonNode area) {
+    return list(area.path("pumps")).stream()
+        .map(p -> p.path("tag").asText())
+        .collect(Collectors.joining("&tags="));
   }
 
   /** What the shop recorded of its pumps; a forecast starts from the library, which is revised. */

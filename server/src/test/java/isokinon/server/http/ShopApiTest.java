@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,10 +30,18 @@ class ShopApiTest {
     return StreamSupport.stream(array.spliterator(), false).toList();
   }
 
-  private List<JsonNode> strips() {
+  private List<JsonNode> onTheFloor() {
     return list(desk.get("/api/v1/floor").body().path("areas")).stream()
         .flatMap(a -> list(a.path("pumps")).stream())
         .toList();
+  }
+
+  private List<JsonNode> strips() {
+    String tags =
+        onTheFloor().stream()
+            .map(p -> p.path("tag").asText())
+            .collect(Collectors.joining("&tags="));
+    return list(desk.get("/api/v1/floor/strips?tags=" + tags).body());
   }
 
   // ---- floor ----------------------------------------------------------------------------------
@@ -58,6 +67,29 @@ class ShopApiTest {
               .toList();
       assertThat(risks).isSorted();
     }
+  }
+
+  @Test
+  void aPumpInShortIsItsStripInFewerDigits() {
+    List<JsonNode> strips = strips();
+    assertThat(onTheFloor())
+        .hasSameSizeAs(strips)
+        .zipSatisfy(
+            strips,
+            (brief, strip) -> {
+              for (String field : List.of("tag", "family", "material", "state", "rebuildStage")) {
+                assertThat(brief.path(field)).as(field).isEqualTo(strip.path(field));
+              }
+              assertThat(brief.path("risk30").asDouble())
+                  .isCloseTo(strip.path("risk30").asDouble(), within(5.1e-5));
+              assertThat(brief.path("dueDays").asDouble())
+                  .isCloseTo(strip.path("dueDays").asDouble(), within(0.051));
+              assertThat(brief.path("hours").asDouble())
+                  .isCloseTo(strip.path("hours").asDouble(), within(0.51));
+            });
+    assertThat(list(desk.get("/api/v1/floor/strips?tags=EFF-02&tags=NONE").body())).hasSize(1);
+    assertThat(desk.get("/api/v1/floor/strips?tags=A" + "&tags=A".repeat(100)).status())
+        .isEqualTo(400);
   }
 
   @Test

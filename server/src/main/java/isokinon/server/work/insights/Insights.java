@@ -3,11 +3,7 @@ package isokinon.server.work.insights;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups.Group;
-import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.Level;
-import isokinon.core.life.LifeGroups.WearRun;
-import isokinon.core.life.LogRank;
-import isokinon.core.life.Run;
 import isokinon.core.life.WeibullFit;
 import isokinon.core.value.Code;
 import isokinon.server.db.DataVersions;
@@ -30,7 +26,6 @@ import isokinon.server.work.wetends.CheaperKit;
 import isokinon.server.work.wetends.Offers;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -107,7 +102,7 @@ public class Insights {
       String lot) {}
 
   private final LifePage place;
-  private final Forecasts forecasts;
+  private final FindWords words;
   private final Offers offers;
   private final Stores stores;
   private final FindingMapper findings;
@@ -127,7 +122,8 @@ public class Insights {
       DataVersions versions,
       Clock clock) {
     this.place = place;
-    this.forecasts = forecasts;
+    this.words = new FindWords(forecasts);
+    SoonerMaterials soonerThan = new SoonerMaterials(words);
     this.offers = offers;
     this.stores = stores;
     this.findings = findings;
@@ -140,7 +136,7 @@ public class Insights {
             () -> lives.now().groups(),
             versions,
             EnumSet.noneOf(Topic.class),
-            () -> materials(lives.now()).toList());
+            () -> soonerThan.among(lives.now().groups()).toList());
     this.offered =
         Cached.by(
             () -> LocalDate.now(clock), versions, OFFERED_BY, () -> milder(lives.now()).toList());
@@ -179,10 +175,15 @@ public class Insights {
           case LOOK -> "on sight of wear, looked at every " + LifeText.h(h.bestHours());
         };
     return Optional.of(
-        about(
+        FindWords.about(
             Kind.HABIT,
             StateMark.WATCH,
-            parts(g) + " are renewed at about " + LifeText.h(h.today()) + ", best " + better + ".",
+            words.parts(g)
+                + " are renewed at about "
+                + LifeText.h(h.today())
+                + ", best "
+                + better
+                + ".",
             Text.count(g.runs().size(), "run")
                 + ", "
                 + Text.count(g.failures(), "failure")
@@ -193,75 +194,6 @@ public class Insights {
                     h.failuresBest()),
             Optional.of(h.over()),
             g.of()));
-  }
-
-  // ---- a material that gives out sooner ---------------------------------------------------------
-
-  private record Place(String role, String duty) {}
-
-  private record Side(Group group, List<Run> runs) {}
-
-  private Stream<InsightView> materials(LifeSnapshot shop) {
-    Map<Place, List<Side>> sides =
-        shop.groups().all(Level.DUTY).stream()
-            .collect(
-                Collectors.groupingBy(
-                    g -> new Place(g.of().role(), g.of().duty()),
-                    Collectors.mapping(g -> new Side(g, g.ages(false)), Collectors.toList())));
-    // So many questions are asked at once that one in twenty would be answered by chance.
-    long asked = sides.values().stream().mapToLong(s -> (long) s.size() * (s.size() - 1) / 2).sum();
-    return sides.values().stream().flatMap(s -> worse(s, LogRank.LEVEL / Math.max(1, asked)));
-  }
-
-  private Stream<InsightView> worse(List<Side> sides, double level) {
-    List<InsightView> finds = new ArrayList<>();
-    for (Side worse : sides) {
-      sides.stream()
-          .filter(s -> s != worse)
-          .map(s -> Map.entry(s, LogRank.of(worse.runs(), s.runs())))
-          .filter(e -> e.getValue().verdict() == LogRank.Verdict.FIRST_SHORTER)
-          .filter(e -> e.getValue().probability() <= level)
-          .min(Comparator.comparingDouble(e -> e.getValue().probability()))
-          .ifPresent(e -> finds.add(sooner(worse, e.getKey(), e.getValue())));
-    }
-    return finds.stream();
-  }
-
-  private InsightView sooner(Side worse, Side better, LogRank test) {
-    List<String> still =
-        worse.group().runs().stream().filter(WearRun::running).map(WearRun::pump).sorted().toList();
-    String chance =
-        test.probability() < 0.001
-            ? "less than once in a thousand times"
-            : String.format(Locale.ROOT, "%.1f times in a hundred", 100 * test.probability());
-    return about(
-        Kind.MATERIAL,
-        still.isEmpty() ? StateMark.SOUND : StateMark.RENEW,
-        parts(worse.group())
-            + " give out sooner than those of "
-            + better.group().of().material()
-            + (still.isEmpty()
-                ? "; none runs any more."
-                : "; "
-                    + String.join(", ", still)
-                    + (still.size() == 1 ? " still runs" : " still run")
-                    + " it."),
-        failed(worse.group())
-            + " against "
-            + failed(better.group())
-            + "; by chance such a difference comes "
-            + chance
-            + " (log-rank).",
-        Optional.empty(),
-        worse.group().of());
-  }
-
-  private static String failed(Group g) {
-    return g.failures() + " of " + finished(g) + " " + g.of().material() + " failed";
-  }
-
-  private static long finished(Group g) {
-    return g.runs().stream().filter(r -> !r.running()).count();
   }
 
   // ---- a pump that age says nothing of ----------------------------------------------------------
@@ -283,7 +215,7 @@ public class Insights {
             Kind.NO_AGE,
             StateMark.WATCH,
             tag + " fails at any age: no interval helps, something else does it.",
-            failed(own)
+            FindWords.failed(own)
                 + ", shape "
                 + String.format(
                     Locale.ROOT,
@@ -374,27 +306,5 @@ public class Insights {
                     "",
                     "",
                     o.lot()));
-  }
-
-  // ---- words ------------------------------------------------------------------------------------
-
-  private InsightView about(
-      Kind kind, StateMark state, String say, String because, Optional<Double> aYear, GroupKey of) {
-    return new InsightView(
-        kind, state, say, because, aYear, "", of.role(), of.material(), of.duty(), "");
-  }
-
-  /** "EPDM diaphragms in recovered wool grease"; a tube is named in its material already. */
-  private String parts(Group g) {
-    String role = Text.words(g.of().role());
-    String material = g.of().material();
-    String named =
-        material.endsWith(" " + role)
-            ? material + "s"
-            : material + " " + role + (role.endsWith("s") ? "es" : "s");
-    String first = Text.sentence(named);
-    return g.of().duty().isEmpty()
-        ? first
-        : first + " in " + Text.inSentence(forecasts.duty(g.of().duty()));
   }
 }

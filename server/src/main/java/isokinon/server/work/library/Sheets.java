@@ -48,7 +48,6 @@ import java.util.zip.ZipOutputStream;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
-import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -88,31 +87,28 @@ public class Sheets {
   }
 
   private Map<String, Sheet> readNewest() {
-    // Beside each other: nothing is shown before they are read.
-    List<Sheet> sheets = store.newest().parallelStream().map(this::parsed).toList();
     Map<String, Sheet> byId = new LinkedHashMap<>();
-    sheets.forEach(sheet -> byId.put(sheet.id(), sheet));
+    store.newest().forEach(row -> byId.put(row.id(), parsed(row)));
     return byId;
   }
 
   /** Stores the shipped sheets where the shop does not have that revision or a newer one. */
   @EventListener(ApplicationReadyEvent.class)
   @Order(1)
-  public void storeShipped() throws IOException {
-    var resources =
-        new PathMatchingResourcePatternResolver().getResources("classpath:library/sheets/*.yaml");
+  public void storeShipped() {
     Set<String> there = store.newest().stream().map(SheetRow::source).collect(Collectors.toSet());
-    for (var resource : resources) {
-      String source = resource.getContentAsString(StandardCharsets.UTF_8);
-      if (there.contains(source)) {
-        continue;
-      }
-      Sheet sheet = SheetReader.forLibrary().read(source).orThrow();
-      int have = store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
-      if (have < sheet.revision()) {
-        store.add(new SheetRow(sheet.id(), sheet.revision(), source, OffsetDateTime.now(clock)));
-      }
-    }
+    ShippedLibrary.sheets()
+        .forEach(
+            (source, sheet) -> {
+              int have =
+                  there.contains(source)
+                      ? sheet.revision()
+                      : store.newestOf(sheet.id()).map(SheetRow::revision).orElse(0);
+              if (have < sheet.revision()) {
+                store.add(
+                    new SheetRow(sheet.id(), sheet.revision(), source, OffsetDateTime.now(clock)));
+              }
+            });
   }
 
   /** The newest revision of every sheet. */
@@ -371,6 +367,7 @@ public class Sheets {
   }
 
   private static Sheet parse(SheetRow row) {
-    return SheetReader.forLibrary().read(row.source()).orThrow();
+    return ShippedLibrary.sheet(row.source())
+        .orElseGet(() -> SheetReader.forLibrary().read(row.source()).orThrow());
   }
 }

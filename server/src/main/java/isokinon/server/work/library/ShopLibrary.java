@@ -11,13 +11,11 @@ import isokinon.server.work.shared.Cached;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
 /**
@@ -53,6 +51,9 @@ public class ShopLibrary {
    * @throws LibraryReader.InvalidLibrary with every fault
    */
   public MaterialLibrary kept(Map<String, String> own) {
+    if (own.isEmpty()) {
+      return ShippedLibrary.materials();
+    }
     try {
       return LibraryReader.readKept(ShopLibrary::shipped, own);
     } catch (IOException e) {
@@ -73,10 +74,9 @@ public class ShopLibrary {
     }
   }
 
+  /** A table of the library as it ships. */
   public static InputStreamReader shipped(String table) throws IOException {
-    return new InputStreamReader(
-        new ClassPathResource("library/materials/" + table + ".csv").getInputStream(),
-        StandardCharsets.UTF_8);
+    return ShippedLibrary.table(table);
   }
 
   /** Own rows as CSV text with its heading, by table. */

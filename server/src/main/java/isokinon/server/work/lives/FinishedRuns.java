@@ -10,9 +10,15 @@ import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.RunCount;
 import isokinon.server.db.pumps.RunRow;
 import isokinon.server.work.shared.Cached;
+import jakarta.annotation.PostConstruct;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /**
@@ -21,6 +27,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class FinishedRuns {
+
+  private static final Logger LOG = LoggerFactory.getLogger(FinishedRuns.class);
 
   private final PumpMapper pumps;
   private final Cached<LifeGroups> groups;
@@ -35,6 +43,22 @@ class FinishedRuns {
   FinishedRuns(PumpMapper pumps, DataVersions versions) {
     this.pumps = pumps;
     this.groups = Cached.of(versions, EnumSet.of(Topic.RUNS), this::readMore);
+  }
+
+  /** Begins to read them while the application still starts. */
+  @PostConstruct
+  void readAhead() {
+    Thread reader = new Thread(this::tryToRead, "finished runs");
+    reader.setDaemon(true);
+    reader.start();
+  }
+
+  private void tryToRead() {
+    try {
+      groups.get();
+    } catch (RuntimeException e) {
+      LOG.debug("the runs are read when they are first asked for", e);
+    }
   }
 
   /** All of them, as they are now. */
@@ -54,17 +78,20 @@ class FinishedRuns {
     return read.groups();
   }
 
+  /** Tags and materials come again in every row: each is kept once. */
   private static List<WearRun> inGroups(List<RunRow> runs) {
-    return runs.stream().map(FinishedRuns::run).toList();
+    Map<String, String> words = new HashMap<>();
+    UnaryOperator<String> once = w -> words.computeIfAbsent(w, k -> k);
+    return runs.stream().map(r -> run(r, once)).toList();
   }
 
-  private static WearRun run(RunRow r) {
+  private static WearRun run(RunRow r, UnaryOperator<String> once) {
     return new WearRun(
-        r.pump(),
-        r.construction(),
-        r.role(),
-        r.material(),
-        r.dutyGroup(),
+        once.apply(r.pump()),
+        once.apply(r.construction()),
+        once.apply(r.role()),
+        once.apply(r.material()),
+        once.apply(r.dutyGroup()),
         new Run(r.cameHours(), r.age(), r.failed()),
         Optional.ofNullable(r.counts())
             .filter(c -> r.counted() != WearCount.HOURS)

@@ -2,6 +2,8 @@ package isokinon.server.work.lives;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -42,8 +44,8 @@ class RenewalsTest {
   @BeforeEach
   void theBoltedPlasticPump() throws IOException {
     String source = Files.readString(Path.of("../library/sheets/" + SHEET + ".yaml"));
-    when(sheets.find(SHEET))
-        .thenReturn(Optional.of(SheetReader.forLibrary().read(source).orThrow()));
+    when(sheets.find(eq(SHEET), any()))
+        .thenReturn(Optional.of(SheetReader.forLibrary().read(source).orThrow().by(List.of())));
   }
 
   private static WetKitRow kit(String material, String hardware, double price) {
@@ -97,7 +99,7 @@ class RenewalsTest {
 
   @Test
   void aPumpWithoutASheetHasNone() {
-    when(sheets.find(SHEET)).thenReturn(Optional.empty());
+    when(sheets.find(eq(SHEET), any())).thenReturn(Optional.empty());
     assertThat(renewals.of(SomePumps.aged("EFF-02", 900))).isEmpty();
   }
 
@@ -106,8 +108,8 @@ class RenewalsTest {
     String source =
         Files.readString(Path.of("../library/sheets/" + SHEET + ".yaml"))
             .replace("    role: diaphragm\n", "    role: diaphragm\n    mostHours: 6000\n");
-    when(sheets.find(SHEET))
-        .thenReturn(Optional.of(SheetReader.forLibrary().read(source).orThrow()));
+    when(sheets.find(eq(SHEET), any()))
+        .thenReturn(Optional.of(SheetReader.forLibrary().read(source).orThrow().by(List.of())));
     when(store.allKits()).thenReturn(List.of());
     assertThat(renewal().mostHours()).contains(6000.0);
   }
