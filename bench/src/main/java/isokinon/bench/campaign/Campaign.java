@@ -11,7 +11,7 @@ public final class Campaign {
    * Runs it.
    *
    * @param asked the campaign and its rounds, in one text: {@code kills 5}, {@code races 10},
-   *     {@code mutations 2000}; a third word is the seed
+   *     {@code mutations 2000}, {@code soak 60} minutes; a third word is the seed
    */
   public static void main(String[] asked) throws Exception {
     String[] words = String.join(" ", asked).strip().split("\\s+");
@@ -23,7 +23,11 @@ public final class Campaign {
           case "kills" -> Kills.run(rounds, new Random(seed));
           case "races" -> Races.run(rounds);
           case "mutations" -> Mutations.run(rounds, new Random(seed));
-          default -> throw new IllegalArgumentException("kills, races or mutations");
+          case "soak" -> Soak.run(rounds, false);
+          case "flat-out" -> Soak.run(rounds, true);
+          case "disk" -> Disk.run(rounds, new Random(seed));
+          default ->
+              throw new IllegalArgumentException("kills, races, mutations, soak, flat-out or disk");
         };
     System.out.println(wrong + " rounds went wrong");
     System.exit(wrong == 0 ? 0 : 1);

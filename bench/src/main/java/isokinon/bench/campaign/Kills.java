@@ -14,8 +14,8 @@ import java.util.concurrent.atomic.AtomicInteger;
 /**
  * Kills a shop at random moments of everything: work of several kinds at once, a first start with
  * its migrations, a restore. After each kill the shop is started again and compared with the ledger
- * of all that was acknowledged. The rounds that were done are kept in {@code target/kills}, and the
- * next run goes on with them.
+ * of all that was acknowledged. The rounds that were done are kept in {@code target/campaigns}, and
+ * the next run goes on with them.
  */
 final class Kills {
 
@@ -23,7 +23,7 @@ final class Kills {
   static final String BRIEF = "--isokinon.diary.search=500ms";
 
   private static final List<String> JAVA = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
-  private static final Path KEPT = Path.of("target/kills");
+  private static final Path KEPT = Path.of("target/campaigns");
   private static final int FIRST_MS = 11_000;
   private static final int RESTORE_MS = 2_500;
   private static final int WORK_MS = 2_500;
@@ -35,13 +35,12 @@ final class Kills {
 
   private Kills() {}
 
-  /** So many rounds on from those that were done; tells how many went wrong. */
+  /** So many rounds, on from those that were done; tells how many went wrong. */
   static int run(int rounds, Random random) throws Exception {
     Files.createDirectories(KEPT);
-    Path counted = KEPT.resolve("rounds");
-    int done = Files.exists(counted) ? Integer.parseInt(Files.readString(counted).strip()) : 0;
+    Rounds counted = new Rounds("kills");
     int wrong = 0;
-    for (int left = rounds; left > 0; ) {
+    while (counted.left(rounds)) {
       int kind = random.nextInt(10);
       List<String> lines = new ArrayList<>();
       try {
@@ -50,17 +49,14 @@ final class Kills {
                 ? List.of(firstStart(random))
                 : kind == 1
                     ? List.of(restore(random))
-                    : work(Math.min(left, ROUNDS_IN_A_FOLDER), random));
+                    : work(Math.min(rounds, ROUNDS_IN_A_FOLDER), random));
       } catch (IllegalStateException e) {
         lines.add("WRONG: " + e.getMessage());
       }
       for (String line : lines) {
-        done++;
         wrong += line.contains("WRONG") ? 1 : 0;
-        System.out.printf("kill %d: %s%n", done, line);
+        System.out.printf("kill %d: %s%n", counted.next(), line);
       }
-      left -= lines.size();
-      Files.writeString(counted, String.valueOf(done));
     }
     return wrong;
   }

@@ -21,6 +21,7 @@ final class Mutations {
 
   private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
   private static final int DEEPEST = 6;
+  private static final int ROUNDS_IN_A_FOLDER = 20;
   private static final String[] WORDS = {
     "EFF-02",
     "RT",
@@ -43,33 +44,60 @@ final class Mutations {
 
   private record Operation(String method, String path, JsonNode body, JsonNode parameters) {}
 
-  /** So many requests in rounds of a hundred; tells how many rounds went wrong. */
+  /**
+   * So many requests in rounds of a hundred, on from those that were done; tells how many rounds
+   * went wrong. After each write that was refused everything must be as it was before.
+   */
   static int run(int requests, Random random) throws Exception {
+    Rounds rounds = new Rounds("mutations");
     int wrong = 0;
-    try (Shop shop = new Shop()) {
-      shop.start(Kills.BRIEF);
-      Mutations mutations = new Mutations(shop.read("/api/openapi"), random);
-      List<Operation> operations = mutations.operations();
-      for (int round = 1; round * 100 <= requests; round++) {
-        Map<Integer, Integer> answers = new TreeMap<>();
-        List<String> faults = new ArrayList<>();
-        for (int i = 0; i < 100; i++) {
-          Operation o = operations.get(random.nextInt(operations.size()));
-          String path = mutations.address(o);
-          String body = o.body().isMissingNode() ? "" : mutations.value(o.body(), 0).toString();
-          HttpResponse<String> answer = shop.send(o.method(), path, body);
-          answers.merge(answer.statusCode() / 100 * 100, 1, Integer::sum);
-          if (answer.statusCode() >= 500) {
-            faults.add(o.method() + " " + path + " " + body);
-          }
+    while (rounds.left(requests / 100)) {
+      try (Shop shop = new Shop()) {
+        shop.start(Kills.BRIEF);
+        Mutations mutations = new Mutations(shop.read("/api/openapi"), random);
+        // A folder is used for so long; what was taken in mistakes makes it grow.
+        for (int i = 0; i < ROUNDS_IN_A_FOLDER && rounds.left(requests / 100); i++) {
+          wrong += mutations.round(shop, rounds.next());
         }
-        wrong += faults.isEmpty() ? 0 : 1;
-        System.out.printf(
-            "mutations %d: %s%s%n",
-            round * 100, answers, faults.isEmpty() ? "" : " WRONG " + shortened(faults));
       }
     }
     return wrong;
+  }
+
+  private int round(Shop shop, int round) throws Exception {
+    Map<Integer, Integer> answers = new TreeMap<>();
+    List<String> faults = new ArrayList<>();
+    List<Operation> operations = operations();
+    String state = state(shop);
+    int compared = 0;
+    for (int i = 0; i < 100; i++) {
+      Operation o = operations.get(random.nextInt(operations.size()));
+      String path = address(o);
+      String body = o.body().isMissingNode() ? "" : value(o.body(), 0).toString();
+      HttpResponse<String> answer = shop.send(o.method(), path, body);
+      answers.merge(answer.statusCode() / 100 * 100, 1, Integer::sum);
+      if (answer.statusCode() >= 500) {
+        faults.add(o.method() + " " + path + " " + body);
+      }
+      if (!o.method().equals("GET") && !path.contains("/compute/")) {
+        String now = state(shop);
+        if (answer.statusCode() >= 400) {
+          compared++;
+          if (!now.equals(state)) {
+            faults.add("refused and yet changed: " + o.method() + " " + path + " " + body);
+          }
+        }
+        state = now;
+      }
+    }
+    System.out.printf(
+        "mutations %d: %s, %d refused writes compared%s%n",
+        round * 100, answers, compared, faults.isEmpty() ? "" : " WRONG " + shortened(faults));
+    return faults.isEmpty() ? 0 : 1;
+  }
+
+  private static String state(Shop shop) throws Exception {
+    return shop.get("/api/v1/everything.json").body();
   }
 
   private static String shortened(List<String> faults) {
