@@ -1,3 +1,4 @@
+import { proved } from "../../../text/proved";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -295,8 +296,7 @@ function PlanPreview({ ways, sheet }: PreviewProps) {
           </p>
           <p className="text-body leading-5">
             {plan.strip.length} steps to strip, the pump turned {times(plan.poseChanges)}, {plan.toolChanges} changes of
-            tool
-            {plan.optimal ? ", none better" : ", not proved the best"}.{" "}
+            tool , {proved(plan)}.{" "}
             {plan.learnedSteps > 0
               ? `Minutes of ${plan.learnedSteps} steps from jobs recorded here, the rest from the sheet.`
               : "Minutes from the sheet."}

@@ -63,13 +63,19 @@ public final class PlanBench {
     }
     System.out.printf(
         Locale.ROOT,
-        "%-26s %5d %11.2f  %-6s %10.2f  %5.1f%n",
+        "%-26s %5d %11.2f  %-6s %10.2f  %5.1f  strip %d/%d, build %d/%d, off by at most %d/%d%n",
         name,
         sheet.steps().size(),
         ours,
         plan.optimal(),
         solver,
-        solver / ours);
+        solver / ours,
+        plan.poseChanges(),
+        plan.toolChanges(),
+        plan.buildPoseChanges(),
+        plan.buildToolChanges(),
+        plan.mostPosesOff(),
+        plan.mostToolsOff());
   }
 
   private interface Work {

@@ -24,6 +24,8 @@ import java.util.List;
  * @param lubricants what is applied, and to what
  * @param hazards ids of hazards met on the way
  * @param optimal whether the route and both orders are proven best
+ * @param mostPosesOff pose changes that the best orders could save at most; 0 where they are proven
+ * @param mostToolsOff the same of tool changes
  */
 public record Plan(
     List<String> strip,
@@ -42,7 +44,9 @@ public record Plan(
     List<String> tools,
     List<String> lubricants,
     List<String> hazards,
-    boolean optimal) {
+    boolean optimal,
+    int mostPosesOff,
+    int mostToolsOff) {
 
   /** Minutes of hands from the first step to the last, those that only building has included. */
   public double handsMinutes() {
@@ -53,7 +57,7 @@ public record Plan(
   public static final Plan NOTHING =
       new Plan(
           List.of(), List.of(), 0, 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of(),
-          List.of(), List.of(), true);
+          List.of(), List.of(), true, 0, 0);
 
   /**
    * A part to renew.

@@ -102,7 +102,9 @@ public final class Planner {
         way.stream().flatMap(h -> h.tools().stream()).distinct().toList(),
         way.stream().flatMap(h -> h.apply().stream()).map(Handling.Apply::what).distinct().toList(),
         way.stream().flatMap(h -> h.hazards().stream()).distinct().toList(),
-        route.exact() && strip.optimal() && build.optimal());
+        route.exact() && strip.optimal() && build.optimal(),
+        strip.poseChanges() - strip.leastPoses() + build.poseChanges() - build.leastPoses(),
+        strip.toolChanges() - strip.leastTools() + build.toolChanges() - build.leastTools());
   }
 
   private static List<String> stepIds(Sheet sheet, List<Integer> steps) {

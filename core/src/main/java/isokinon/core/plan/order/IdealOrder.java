@@ -16,18 +16,20 @@ import java.util.stream.IntStream;
  * tool is done at once, which by exchange never costs anything and keeps the number of states
  * small; steps that another one needs still undone are left out of that shortcut. Cost grows with
  * the number of ideals, about (n/w + 1)^w for n steps in w chains. Exact up to {@value #MOST_ITEMS}
- * steps and {@value #MOST_STATES} states; beyond either, {@link #solve} gives nothing.
+ * steps and {@value #MOST_STATES} states, which take about a second; beyond either, {@link #solve}
+ * gives nothing.
  */
 final class IdealOrder {
 
   static final int MOST_ITEMS = 2 * Long.SIZE;
-  static final int MOST_STATES = 150_000;
+  static final int MOST_STATES = 1_000_000;
 
   private static final int UNKNOWN = -1;
   private static final int DEAD_END = Integer.MAX_VALUE;
   private static final int POSE = 1 << 12;
 
   private final OrderProblem problem;
+  private final int mostStates;
   private final int count;
   private final Ideal all;
   private final Ideal[] before;
@@ -72,8 +74,9 @@ final class IdealOrder {
     }
   }
 
-  private IdealOrder(OrderProblem problem) {
+  private IdealOrder(OrderProblem problem, int mostStates) {
     this.problem = problem;
+    this.mostStates = mostStates;
     List<Item> items = problem.items();
     count = items.size();
     all = Ideal.of(IntStream.range(0, count).boxed().toList());
@@ -98,10 +101,15 @@ final class IdealOrder {
 
   /** The best order; empty where the problem is too large to be sure, or has no order at all. */
   static Optional<Order> solve(OrderProblem problem) {
+    return solve(problem, MOST_STATES);
+  }
+
+  /** The same within fewer states, for questions that are asked several times over. */
+  static Optional<Order> solve(OrderProblem problem, int mostStates) {
     if (problem.items().size() > MOST_ITEMS) {
       return Optional.empty();
     }
-    IdealOrder search = new IdealOrder(problem);
+    IdealOrder search = new IdealOrder(problem, mostStates);
     try {
       return search.order();
     } catch (TooManyStates e) {
@@ -127,7 +135,8 @@ final class IdealOrder {
       done = done.with(next);
       sequence.add(next);
     }
-    return Optional.of(new Order(List.copyOf(sequence), best / POSE, best % POSE, true));
+    return Optional.of(
+        new Order(List.copyOf(sequence), best / POSE, best % POSE, best / POSE, best % POSE));
   }
 
   private int firstKeeping(int left, Ideal done, int pose, int tool) {
@@ -176,7 +185,7 @@ final class IdealOrder {
   private int cell(Ideal done, int pose, int tool) {
     long stance = (long) (pose + 1) * tools + tool + 1;
     int state = states.indexOf(ideals.indexOf(done.high, done.low), stance);
-    if (state >= MOST_STATES) {
+    if (state >= mostStates) {
       throw new TooManyStates();
     }
     if (state >= known) {

@@ -56,9 +56,24 @@ public record OrderProblem(List<Item> items, int startPose, int startTool) {
    * @param sequence indexes of the items
    * @param poseChanges pose changes along it
    * @param toolChanges tool changes along it
-   * @param optimal whether no order has fewer
+   * @param leastPoses no order has fewer pose changes
+   * @param leastTools no order with so few pose changes has fewer tool changes
    */
-  public record Order(List<Integer> sequence, int poseChanges, int toolChanges, boolean optimal) {}
+  public record Order(
+      List<Integer> sequence, int poseChanges, int toolChanges, int leastPoses, int leastTools) {
+
+    /** Whether no order has fewer. */
+    public boolean optimal() {
+      return poseChanges == leastPoses && toolChanges == leastTools;
+    }
+
+    /** Whether it has fewer changes of pose than another, or as few and fewer of tool. */
+    boolean betterThan(Order other) {
+      return poseChanges != other.poseChanges
+          ? poseChanges < other.poseChanges
+          : toolChanges < other.toolChanges;
+    }
+  }
 
   int poseAfter(int item, int pose) {
     return items.get(item).pose() < 0 ? pose : items.get(item).pose();

@@ -101,7 +101,9 @@ class ComputeController {
         plan.buildOnlyMinutes(),
         plan.waitMinutes(),
         plan.lubricants(),
-        plan.hazards());
+        plan.hazards(),
+        plan.mostPosesOff(),
+        plan.mostToolsOff());
   }
 
   @PostMapping("/kit-cover")

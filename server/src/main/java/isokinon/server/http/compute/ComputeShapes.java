@@ -36,7 +36,9 @@ final class ComputeShapes {
       double buildOnlyMinutes,
       double waitMinutes,
       List<String> lubricants,
-      List<String> hazards) {}
+      List<String> hazards,
+      int mostPosesOff,
+      int mostToolsOff) {}
 
   record OrderQuestion(
       Integer count, @Schema(implementation = Handling.Layout.class) String layout) {}

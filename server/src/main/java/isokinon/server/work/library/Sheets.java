@@ -186,6 +186,8 @@ public class Sheets {
       int poseChanges,
       int toolChanges,
       boolean optimal,
+      int mostPosesOff,
+      int mostToolsOff,
       List<String> strip,
       List<String> build,
       List<String> renew) {}
@@ -231,6 +233,8 @@ public class Sheets {
         plan.poseChanges() + plan.buildPoseChanges(),
         plan.toolChanges() + plan.buildToolChanges(),
         plan.optimal(),
+        plan.mostPosesOff(),
+        plan.mostToolsOff(),
         plan.strip().stream().flatMap(s -> sheet.step(s).stream()).map(Step::strip).toList(),
         plan.build().stream().map(s -> sheet.stepSentence(s)).toList(),
         plan.renew().stream().map(r -> r.count() + " " + sheet.partName(r.part())).toList());

@@ -290,5 +290,7 @@ public sealed interface StageView {
       List<String> tools,
       List<String> lubricants,
       boolean optimal,
+      int mostPosesOff,
+      int mostToolsOff,
       int learnedSteps) {}
 }

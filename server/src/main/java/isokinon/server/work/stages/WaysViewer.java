@@ -134,6 +134,8 @@ final class WaysViewer {
         p.tools().stream().map(Text::tool).toList(),
         p.lubricants(),
         p.optimal(),
+        p.mostPosesOff(),
+        p.mostToolsOff(),
         (int)
             p.strip().stream()
                 .flatMap(id -> sheet.step(id).stream())
