@@ -172,7 +172,7 @@ function Beside({ draft }: { draft: Draft }) {
             <span className="flex-1 text-lead font-[640]">{p.title}</span>
             <span className="m text-lead font-semibold">{clock(p.minutes)}</span>
             <span className="w-[260px] text-small text-muted">
-              {p.strip.length} steps, {p.poseChanges} turns, {p.toolChanges} tools , {proved(p)}
+              {p.strip.length} steps, {p.poseChanges} turns, {p.toolChanges} tools{`, ${proved(p)}`}
             </span>
           </button>
           {open === i && (

@@ -296,7 +296,7 @@ function PlanPreview({ ways, sheet }: PreviewProps) {
           </p>
           <p className="text-body leading-5">
             {plan.strip.length} steps to strip, the pump turned {times(plan.poseChanges)}, {plan.toolChanges} changes of
-            tool , {proved(plan)}.{" "}
+            tool{`, ${proved(plan)}`}.{" "}
             {plan.learnedSteps > 0
               ? `Minutes of ${plan.learnedSteps} steps from jobs recorded here, the rest from the sheet.`
               : "Minutes from the sheet."}

@@ -27,7 +27,7 @@ final class WaysViewer {
 
   /** Before the take-in there is no plan. */
   private static final PlanView NO_PLAN =
-      new PlanView(List.of(), List.of(), 0, 0, 0, 0, 0, List.of(), List.of(), true, 0);
+      new PlanView(List.of(), List.of(), 0, 0, 0, 0, 0, List.of(), List.of(), true, 0, 0, 0);
 
   /** Before anything is asked. */
   static final WaysView NONE = new WaysView(NO_PLAN, List.of(), List.of(), List.of());
