@@ -100,6 +100,8 @@ export const api = {
     answer(server.POST("/api/v1/life/compare", { body: { first, second } })),
   historyFields: () => answer(server.GET("/api/v1/history/fields")),
   bringHistory: (body: ImportRequest) => answer(server.POST("/api/v1/history/import", { body })),
+  storage: () => answer(server.GET("/api/v1/storage")),
+  compact: (who: string) => answer(server.POST("/api/v1/storage/compact", { params: { query: { who } } })),
   restore: (everything: Blob) =>
     answer(
       server.POST("/api/v1/everything.json", {

@@ -1,3 +1,4 @@
+import { Storage } from "./Storage";
 import { counted } from "../../text/counted";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -83,6 +84,7 @@ export default function History() {
       {!held && (
         <>
           <PutBack />
+          <Storage />
           <Fields />
         </>
       )}

@@ -10,10 +10,12 @@ import org.mybatis.spring.annotation.MapperScan;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The application: HTTP over the rules of the job, with a file database under it. */
 @SpringBootApplication
 @MapperScan("isokinon.server.db")
+@EnableScheduling
 public class Application {
 
   /** Starts the application, or says in one sentence why it cannot work on its data folder. */

@@ -1,6 +1,7 @@
 package isokinon.core.schedule;
 
 import java.util.Arrays;
+import java.util.function.LongSupplier;
 
 /**
  * How little a placement could cost at the very least, and what an hour of each person is worth.
@@ -18,12 +19,14 @@ final class HourPrices {
   private static final double SMALLEST_STEP = 0.005;
 
   private final Occupancy jobs;
+  private final LongSupplier nanos;
   private final double[][] prices;
   private final double[][] upTo;
   private double atLeast;
 
-  HourPrices(Occupancy jobs) {
+  HourPrices(Occupancy jobs, LongSupplier nanos) {
     this.jobs = jobs;
+    this.nanos = nanos;
     prices = new double[jobs.people()][jobs.end()];
     upTo = new double[jobs.people()][jobs.end() + 1];
   }
@@ -91,14 +94,14 @@ final class HourPrices {
    * Raises the bound until it cannot be raised, it meets {@code cost}, or the time is over.
    *
    * @param cost of a placement that is known, pence
-   * @param until moment of {@link System#nanoTime()}
+   * @param until moment of the clock, ns
    */
   void raise(long cost, long until) {
     double step = 1;
     int since = 0;
     begin();
     double[][] best = copy(prices);
-    while (step > SMALLEST_STEP && System.nanoTime() - until < 0) {
+    while (step > SMALLEST_STEP && nanos.getAsLong() - until < 0) {
       int[][] wanted = new int[prices.length][jobs.end()];
       double bound = pay(wanted);
       if (bound > atLeast + 1e-9) {

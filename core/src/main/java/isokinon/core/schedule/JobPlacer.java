@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.function.LongSupplier;
 import java.util.stream.IntStream;
 
 /**
@@ -44,20 +45,23 @@ public final class JobPlacer {
   private static final double COOLED = 0.01;
 
   private final Duration most;
+  private final LongSupplier nanos;
 
   /**
    * Places jobs within a time.
    *
    * @param most longest search
+   * @param nanos a clock that only goes forward, ns
    */
-  public JobPlacer(Duration most) {
+  public JobPlacer(Duration most, LongSupplier nanos) {
     this.most = most;
+    this.nanos = nanos;
   }
 
   /** Places {@code jobs}; those that have nowhere to stand are left out. */
   public Placement place(List<Job> jobs, List<Fixture> fixtures) {
     Occupancy now = new Occupancy(jobs, fixtures);
-    return new Search(jobs, now, System.nanoTime(), most.toNanos()).run();
+    return new Search(jobs, now, nanos, most.toNanos()).run();
   }
 
   private static final class Search {
@@ -65,18 +69,20 @@ public final class JobPlacer {
     private final List<Job> jobs;
     private final Occupancy now;
     private final HourPrices prices;
+    private final LongSupplier nanos;
     private final long from;
     private final long time;
     private final SplittableRandom random = new SplittableRandom(1);
     private final int[] open;
     private long tried;
 
-    Search(List<Job> jobs, Occupancy now, long from, long time) {
+    Search(List<Job> jobs, Occupancy now, LongSupplier nanos, long time) {
       this.jobs = jobs;
       this.now = now;
-      this.from = from;
+      this.nanos = nanos;
+      this.from = nanos.getAsLong();
       this.time = time;
-      prices = new HourPrices(now);
+      prices = new HourPrices(now, nanos);
       open =
           IntStream.range(0, now.jobs)
               .filter(j -> !now.pinned[j] && now.costs[j].length > 0)
@@ -171,12 +177,12 @@ public final class JobPlacer {
       long enough = (long) IN_VAIN * (open.length + 10);
       double share = Math.max(WARM_MANY, Math.min(WARMEST, WARM_FEW / Math.max(1, open.length)));
       double warm = share * cost / Math.max(1, open.length);
-      long begun = System.nanoTime();
+      long begun = nanos.getAsLong();
       double left = Math.max(1, time - (begun - from));
       double gone = 0;
       while (best > prices.atLeast() && vain < enough && open.length > 0) {
         if (tried % 64 == 0) {
-          gone = (System.nanoTime() - begun) / left;
+          gone = (nanos.getAsLong() - begun) / left;
           if (gone >= 1) {
             restore(bestAt);
             return true;

@@ -24,7 +24,7 @@ class JobPlacerTest {
   private static final List<Fixture> ONE_PRESS =
       List.of(new Fixture("press", 1), new Fixture("bench", 2));
 
-  private final JobPlacer placer = new JobPlacer(Duration.ofMillis(3500));
+  private final JobPlacer placer = new JobPlacer(Duration.ofMillis(3500), System::nanoTime);
 
   /** Openings from six to two of each working day, dearer every day. */
   private static Map<Opening, Long> days(int count, int slots, long perDay, String... people) {
@@ -201,7 +201,8 @@ class JobPlacerTest {
   @ValueSource(ints = {1, 100, 800})
   void twoHundredJobsOverSixWeeks(int mostMilliseconds) {
     List<Job> jobs = some(new SplittableRandom(9), 200, 42);
-    Placement p = new JobPlacer(Duration.ofMillis(mostMilliseconds)).place(jobs, ONE_PRESS);
+    Placement p =
+        new JobPlacer(Duration.ofMillis(mostMilliseconds), System::nanoTime).place(jobs, ONE_PRESS);
     assertThat(kept(p, ONE_PRESS)).isTrue();
     assertThat(p.cost()).isGreaterThanOrEqualTo(p.atLeast());
     Occupancy now = new Occupancy(jobs, ONE_PRESS);

@@ -116,6 +116,7 @@ public final class DataFolder implements AutoCloseable {
 
   private void look(int newest, boolean trusted) throws IOException {
     putBack();
+    endCompaction();
     Optional<FolderState> left = FolderState.read(stateFile);
     boolean shop = left.isPresent();
     boolean empty = Files.exists(file) && Files.size(file) == 0;
@@ -166,6 +167,18 @@ public final class DataFolder implements AutoCloseable {
     Files.delete(migrating);
     LOG.warn(
         "The last start was broken off while it changed the database: it is put back as it was before, and changed again.");
+  }
+
+  /** The last run was killed while it wrote the file anew: the whole new one, or else the old. */
+  private void endCompaction() throws IOException {
+    Path whole = folder.resolve("isokinon.mv.db.newFile");
+    if (Files.exists(whole)) {
+      if (Files.notExists(file)) {
+        Files.move(whole, file, StandardCopyOption.ATOMIC_MOVE);
+      }
+      Files.deleteIfExists(whole);
+    }
+    Files.deleteIfExists(folder.resolve("isokinon.mv.db.tempFile"));
   }
 
   private void checked(Optional<FolderState> left, boolean trusted) throws IOException {
@@ -269,6 +282,11 @@ public final class DataFolder implements AutoCloseable {
       throw new CannotStart(
           Why.NOT_WRITABLE, "The data folder " + folder + " cannot be written any more.");
     }
+  }
+
+  /** The database file. */
+  Path file() {
+    return file;
   }
 
   /** Where the data lie. */

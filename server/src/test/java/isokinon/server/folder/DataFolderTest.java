@@ -61,6 +61,22 @@ class DataFolderTest {
     }
   }
 
+  /** Killed while the file was written anew: between the old one and the new there is none. */
+  @Test
+  void theWholeNewFileStandsInForTheOldAndHalfAFileIsThrownAway() throws Exception {
+    shop(NEWEST);
+    Files.move(file(), dir.resolve("isokinon.mv.db.newFile"));
+    DataFolder.open(dir, NEWEST, false).close();
+    assertThat(pumps()).isEqualTo(300);
+    Files.writeString(dir.resolve("isokinon.mv.db.tempFile"), "half");
+    Files.writeString(dir.resolve("isokinon.mv.db.newFile"), "not in its place yet");
+    DataFolder.open(dir, NEWEST, true).close();
+    assertThat(pumps()).isEqualTo(300);
+    try (var left = Files.list(dir)) {
+      assertThat(left).noneMatch(f -> f.toString().endsWith("File"));
+    }
+  }
+
   @Test
   void twoServersDoNotWorkOnOneFolder() {
     try (DataFolder first = DataFolder.open(dir, NEWEST, false)) {

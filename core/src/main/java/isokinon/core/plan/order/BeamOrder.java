@@ -15,21 +15,32 @@ import java.util.Optional;
 /**
  * A good order where the exact one is out of reach: of all ways to have done so many steps, the
  * {@value #WIDTH} are carried on that have the fewest changes behind them and, at the least, before
- * them. Cost grows with steps × width × steps that are ready.
+ * them; fewer of them beyond {@value #WIDE_TO} steps. A step that is ready and changes nothing is
+ * done at once, which by exchange never costs anything. Cost grows with steps² × width × steps that
+ * are ready.
  */
 final class BeamOrder {
 
   static final int WIDTH = 300;
+  static final int WIDE_TO = 128;
+  private static final int NARROWEST = 16;
 
   /** A pose change outweighs every tool change. */
   private static final int POSE = 1 << 12;
 
   private final OrderProblem problem;
   private final List<Item> items;
+  private final int width;
+
+  /** Steps that another one may need still undone. */
+  private final BitSet awaited = new BitSet();
 
   private BeamOrder(OrderProblem problem) {
     this.problem = problem;
     this.items = problem.items();
+    double narrower = Math.min(1, (double) WIDE_TO / Math.max(1, items.size()));
+    width = (int) Math.max(NARROWEST, WIDTH * narrower * narrower);
+    items.forEach(i -> i.anyAfter().forEach(group -> group.forEach(awaited::set)));
   }
 
   /** A possible order; empty where none was found. Whether it is the best is not known. */
@@ -83,14 +94,14 @@ final class BeamOrder {
   }
 
   private List<Way> best(Collection<Way> ways) {
-    if (ways.size() <= WIDTH) {
+    if (ways.size() <= width) {
       return List.copyOf(ways);
     }
     record Ranked(Way way, int least) {}
     return ways.stream()
         .map(w -> new Ranked(w, w.changes() + ahead(w)))
         .sorted(Comparator.comparingInt(Ranked::least).thenComparingInt(r -> r.way().last()))
-        .limit(WIDTH)
+        .limit(width)
         .map(Ranked::way)
         .toList();
   }
@@ -113,11 +124,18 @@ final class BeamOrder {
   }
 
   private void carryOn(List<Map<Way.Place, Way>> byDone, Way way) {
+    List<Integer> ready = new ArrayList<>();
     for (int i = way.done().nextClearBit(0); i < items.size(); i = way.done().nextClearBit(i + 1)) {
       if (ready(i, way.done())) {
-        keep(byDone, after(way, i));
+        boolean changes = problem.turns(i, way.pose()) || problem.swaps(i, way.tool());
+        if (!changes && !awaited.get(i)) {
+          keep(byDone, after(way, i));
+          return;
+        }
+        ready.add(i);
       }
     }
+    ready.forEach(i -> keep(byDone, after(way, i)));
   }
 
   private Way after(Way way, int item) {

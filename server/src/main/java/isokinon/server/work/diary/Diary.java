@@ -84,7 +84,7 @@ public class Diary {
     this.store = store;
     this.workList = workList;
     this.rounds = rounds;
-    this.placer = new JobPlacer(search);
+    this.placer = new JobPlacer(search, System::nanoTime);
     this.people = people;
     this.clock = clock;
   }
