@@ -9,7 +9,9 @@ const NOTHING = 0.0005;
 export function quality(search: PlanSearch): string {
   const placed =
     search.placed === search.jobs
-      ? `All of ${counted(search.jobs, "job")} placed`
+      ? search.jobs === 1
+        ? "The one job is placed"
+        : `All ${counted(search.jobs, "job")} placed`
       : `${search.placed} of ${counted(search.jobs, "job")} placed`;
   if (search.gap < NOTHING) return `${placed}; no plan costs less.`;
   const percent = 100 * search.gap;

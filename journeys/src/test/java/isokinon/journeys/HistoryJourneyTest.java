@@ -64,6 +64,23 @@ class HistoryJourneyTest extends AtItsOwnMill {
   }
 
   @Test
+  void aLeadSeesWhatTheDataTakeAndHasThemCompacted() {
+    Page technician = shop.device("RT");
+    technician.navigate("/life/history");
+    assertThat(technician.getByText("Columns a table may have")).isVisible();
+    assertThat(technician.getByText("Size of the data")).hasCount(0);
+    Page page = shop.device("MA");
+    page.navigate("/life/history");
+    assertThat(page.getByText("free on its disk")).isVisible();
+    button(page, "Compact it now").click();
+    assertThat(page.getByText("given back")).isVisible();
+    Shop.accessible(page);
+    Shop.picture(page, "storage");
+    page.navigate("/stores");
+    assertThat(page.getByText("L-0120").first()).isVisible();
+  }
+
+  @Test
   void theRecordsSayWhatToChangeAndLeadThere() {
     Page page = shop.device("MA");
     page.navigate("/life");

@@ -24,7 +24,8 @@ import java.util.stream.Stream;
  */
 final class RunningApp implements AutoCloseable {
 
-  private static final Path APPLICATION = Path.of("../server/target/app").toAbsolutePath().normalize();
+  private static final Path APPLICATION =
+      Path.of("../server/target/app").toAbsolutePath().normalize();
   private static final Duration PATIENCE = Duration.ofSeconds(90);
 
   private final HttpClient client = HttpClient.newHttpClient();
