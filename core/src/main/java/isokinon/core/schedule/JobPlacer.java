@@ -31,9 +31,6 @@ public final class JobPlacer {
   /** A change for which more jobs give way is not tried. */
   private static final int MOST_IN_THE_WAY = 5;
 
-  /** One change in so many puts a job anywhere. */
-  private static final int ANYWHERE = 5;
-
   /**
    * At first a change may cost about so much of the average job more, a hundred times less at last.
    * Few jobs may lose all order and find it again; many have no time for it.

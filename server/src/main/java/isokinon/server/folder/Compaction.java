@@ -33,6 +33,9 @@ public class Compaction {
 
   private static final long LOOK_EVERY_MS = 20;
 
+  /** By so much the file may grow before it is compacted by day as well, bytes. */
+  private static final long MOST_GROWN = 256L << 20;
+
   /** Room that stays free beside the new file, bytes. */
   private static final long ROOM = 32L << 20;
 
@@ -60,12 +63,14 @@ public class Compaction {
   private final Optional<DataFolder> folder;
   private final HikariDataSource source;
   private final Clock clock;
+  private final long atTheStart;
   private volatile Optional<Done> last = Optional.empty();
 
   Compaction(ObjectProvider<DataFolder> folder, HikariDataSource source, Clock clock) {
     this.folder = Optional.ofNullable(folder.getIfAvailable());
     this.source = source;
     this.clock = clock;
+    this.atTheStart = this.folder.map(f -> size(f.file())).orElse(0L);
   }
 
   /** What the data take now. */
@@ -79,10 +84,23 @@ public class Compaction {
   /** In the small hours, when hardly anybody works. */
   @Scheduled(cron = "${isokinon.compact:0 17 3 * * *}")
   void atNight() {
+    folder.ifPresent(f -> tryTo());
+  }
+
+  /** Where a day's work has made the file much longer than what is in it. */
+  @Scheduled(initialDelayString = "PT10M", fixedDelayString = "PT10M")
+  void whenItHasGrown() {
+    long then = last.map(Done::bytesAfter).orElse(atTheStart);
+    if (folder.map(f -> size(f.file()) - then > MOST_GROWN).orElse(false)) {
+      tryTo();
+    }
+  }
+
+  private void tryTo() {
     try {
-      folder.ifPresent(f -> compact());
+      compact();
     } catch (NotNow e) {
-      LOG.info("The database was not compacted tonight: {}", e.getMessage());
+      LOG.info("The database was not compacted: {}", e.getMessage());
     }
   }
 

@@ -23,7 +23,6 @@ import java.util.stream.IntStream;
  */
 record LeastChanges(int poses, int withThose, int tools) {
 
-  private static final int CHAINS = 3;
   private static final int MOST_QUESTIONS = 6;
   private static final int MOST_STATES = 60_000;
 
