@@ -77,7 +77,7 @@ class HistoryJourneyTest extends AtItsOwnMill {
     Shop.accessible(page);
     Shop.picture(page, "storage");
     page.navigate("/stores");
-    assertThat(page.getByText("L-0120").first()).isVisible();
+    assertThat(page.getByText("L-0417").first()).isVisible();
   }
 
   @Test

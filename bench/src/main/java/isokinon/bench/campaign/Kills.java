@@ -65,6 +65,14 @@ final class Kills {
     return wrong;
   }
 
+  /** One kill at work; tells whether it went wrong. */
+  static int once(Random random) throws Exception {
+    Files.createDirectories(KEPT);
+    String line = work(1, random).get(0);
+    System.out.println("kill: " + line);
+    return line.contains("WRONG") ? 1 : 0;
+  }
+
   private static Shop shop() throws IOException {
     return new Shop(Files.createTempDirectory("isokinon-kills"), JAVA);
   }
@@ -96,9 +104,8 @@ final class Kills {
       full.start(BRIEF);
       everything = full.get("/api/v1/everything.json").body();
     }
-    try (Shop empty = shop()) {
-      String none = "--isokinon.demo=false";
-      empty.start(BRIEF, none);
+    try (Shop empty = Shop.empty(Files.createTempDirectory("isokinon-kills"), JAVA)) {
+      empty.start(BRIEF);
       int at = 1 + random.nextInt(RESTORE_MS);
       Thread restoring =
           new Thread(
@@ -115,7 +122,7 @@ final class Kills {
       Thread.sleep(at);
       empty.kill();
       restoring.join();
-      empty.start(BRIEF, none);
+      empty.start(BRIEF);
       String now = empty.get("/api/v1/everything.json").body();
       boolean all = Shop.JSON.readTree(now).equals(Shop.JSON.readTree(everything));
       boolean nothing = Shop.JSON.readTree(now).path("pump").path("rows").isEmpty();

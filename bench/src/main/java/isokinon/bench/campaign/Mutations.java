@@ -48,8 +48,8 @@ final class Mutations {
    * So many requests in rounds of a hundred, on from those that were done; tells how many rounds
    * went wrong. After each write that was refused everything must be as it was before.
    */
-  static int run(int requests, Random random) throws Exception {
-    Rounds rounds = new Rounds("mutations");
+  static int run(String campaign, int requests, Random random) throws Exception {
+    Rounds rounds = new Rounds(campaign);
     int wrong = 0;
     while (rounds.left(requests / 100)) {
       try (Shop shop = new Shop()) {

@@ -34,6 +34,7 @@ public final class Shop implements AutoCloseable {
   private final Path data;
   private final int port;
   private final List<String> options;
+  private final boolean demo;
   private Process process;
 
   /** A short-lived one: compiled once, in a folder of its own. */
@@ -50,6 +51,11 @@ public final class Shop implements AutoCloseable {
    * @param options of the Java machine
    */
   public Shop(Path data, List<String> options) throws IOException {
+    this(data, options, true);
+  }
+
+  private Shop(Path data, List<String> options, boolean demo) throws IOException {
+    this.demo = demo;
     this.application =
         Path.of(System.getProperty("application", "../server/target/app")).toRealPath();
     this.data = data;
@@ -57,6 +63,11 @@ public final class Shop implements AutoCloseable {
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
+  }
+
+  /** One without anything in it. */
+  public static Shop empty(Path data, List<String> options) throws IOException {
+    return new Shop(data, options, false);
   }
 
   /** Starts it; whether it answers is not waited for. */
@@ -67,7 +78,7 @@ public final class Shop implements AutoCloseable {
     command.add("-XX:SharedArchiveFile=" + application.resolve("isokinon.jsa"));
     command.addAll(List.of("-jar", application.resolve("isokinon-app.jar").toString()));
     command.addAll(
-        List.of("--isokinon.demo=true", "--isokinon.data=" + data, "--isokinon.port=" + port));
+        List.of("--isokinon.demo=" + demo, "--isokinon.data=" + data, "--isokinon.port=" + port));
     command.addAll(List.of(settings));
     process =
         new ProcessBuilder(command)
@@ -91,7 +102,7 @@ public final class Shop implements AutoCloseable {
             "it ended with " + process.exitValue() + "; see " + data + ".log");
       }
       try {
-        if (get("/api/v1/pumps/EFF-08").statusCode() == 200) {
+        if (get(demo ? "/api/v1/pumps/EFF-08" : "/api/v1/floor").statusCode() == 200) {
           return (System.nanoTime() - before) / 1e9;
         }
       } catch (IOException e) {
