@@ -76,8 +76,8 @@ class HistoryJourneyTest extends AtItsOwnMill {
     assertThat(page.getByText("given back")).isVisible();
     Shop.accessible(page);
     Shop.picture(page, "storage");
-    page.navigate("/stores");
-    assertThat(page.getByText("L-0417").first()).isVisible();
+    page.navigate("/stores?lot=L-0417");
+    assertThat(starting(page, "Hold a piece of L-0417")).isVisible();
   }
 
   @Test
