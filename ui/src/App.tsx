@@ -9,9 +9,9 @@ import { AwayNotice, Loading, Lost } from "./parts/States";
 import { Floor } from "./places/floor/Floor";
 
 // All but the floor is fetched when it is first opened.
-const Bench = lazy(() => import("./places/bench/frame/Bench").then((m) => ({ default: m.Bench })));
-const BenchList = lazy(() => import("./places/bench/frame/BenchList").then((m) => ({ default: m.BenchList })));
-const WetEndsList = lazy(() => import("./places/wetends/WetEndsList").then((m) => ({ default: m.WetEndsList })));
+const Bench = lazy(() => import("./places/bench/frame/Bench"));
+const BenchList = lazy(() => import("./places/bench/frame/BenchList"));
+const WetEndsList = lazy(() => import("./places/wetends/WetEndsList"));
 const Pump = lazy(() => import("./places/pump/Pump"));
 const Library = lazy(() => import("./places/library/Library"));
 const SheetDesk = lazy(() => import("./places/library/SheetDesk"));

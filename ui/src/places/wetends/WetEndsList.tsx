@@ -5,7 +5,7 @@ import { PumpsByArea } from "../../parts/PumpsByArea";
 import { Empty, Failed, Loading } from "../../parts/States";
 
 /** Whose duty to choose a wet end for. */
-export function WetEndsList() {
+export default function WetEndsList() {
   const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor });
   if (floor.error && !floor.data) return <Failed error={floor.error} what="the pumps" />;
   if (!floor.data) return <Loading what="the pumps" />;

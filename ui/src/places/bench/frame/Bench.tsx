@@ -22,7 +22,7 @@ const Inspect = lazy(() => import("../inspect/Inspect"));
 const Prove = lazy(() => import("../prove/Prove"));
 
 /** The rebuild in hand. */
-export function Bench() {
+export default function Bench() {
   const { id = "" } = useParams();
   const { who } = useSettings();
   const link = useBench(id, who);

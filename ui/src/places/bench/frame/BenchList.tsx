@@ -4,7 +4,7 @@ import { api } from "../../../api/client";
 import { Empty, Failed, Loading } from "../../../parts/States";
 
 /** The rebuilds in hand. */
-export function BenchList() {
+export default function BenchList() {
   const running = useQuery({ queryKey: ["running"], queryFn: api.running });
   if (running.error && !running.data) return <Failed error={running.error} what="the bench" />;
   if (!running.data) return <Loading what="the bench" />;

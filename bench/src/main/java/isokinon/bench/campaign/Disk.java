@@ -37,7 +37,7 @@ final class Disk {
   private static String full(Path small, Random random) throws Exception {
     Path data = Files.createTempDirectory(small, "shop");
     Path ballast = small.resolve("ballast");
-    try (Shop shop = new Shop(data, List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"))) {
+    try (Shop shop = new Shop(data)) {
       shop.start(Kills.BRIEF);
       Ledger ledger = new Ledger(Files.createTempFile("isokinon-disk", ".txt"));
       write(shop, ledger, ACTS);
@@ -104,7 +104,7 @@ final class Disk {
     Path data = Files.createTempDirectory("isokinon-slow");
     AtomicBoolean going = new AtomicBoolean(true);
     List<Thread> writers = new ArrayList<>();
-    try (Shop shop = new Shop(data, List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"))) {
+    try (Shop shop = new Shop(data)) {
       shop.start(Kills.BRIEF);
       Ledger ledger = new Ledger(Files.createTempFile("isokinon-disk", ".txt"));
       double quiet = millis(() -> write(shop, ledger, ACTS)) / ACTS;

@@ -22,7 +22,6 @@ final class Kills {
   /** The diary searches no longer than a campaign likes to wait. */
   static final String BRIEF = "--isokinon.diary.search=500ms";
 
-  private static final List<String> JAVA = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
   private static final Path KEPT = Path.of("target/campaigns");
 
   /** Pumps of the demo mill. */
@@ -73,14 +72,10 @@ final class Kills {
     return line.contains("WRONG") ? 1 : 0;
   }
 
-  private static Shop shop() throws IOException {
-    return new Shop(Files.createTempDirectory("isokinon-kills"), JAVA);
-  }
-
   // ---- a first start ---------------------------------------------------------------------------
 
   private static String firstStart(Random random) throws Exception {
-    try (Shop shop = shop()) {
+    try (Shop shop = new Shop()) {
       int at = 1 + random.nextInt(FIRST_MS);
       shop.begin(BRIEF);
       Thread.sleep(at);
@@ -100,11 +95,11 @@ final class Kills {
 
   private static String restore(Random random) throws Exception {
     String everything;
-    try (Shop full = shop()) {
+    try (Shop full = new Shop()) {
       full.start(BRIEF);
       everything = full.get("/api/v1/everything.json").body();
     }
-    try (Shop empty = Shop.empty(Files.createTempDirectory("isokinon-kills"), JAVA)) {
+    try (Shop empty = Shop.empty()) {
       empty.start(BRIEF);
       int at = 1 + random.nextInt(RESTORE_MS);
       Thread restoring =
@@ -138,7 +133,7 @@ final class Kills {
     List<String> lines = new ArrayList<>();
     Path file = Files.createTempFile(KEPT, "ledger", ".txt");
     Ledger ledger = new Ledger(file);
-    try (Shop shop = shop()) {
+    try (Shop shop = new Shop()) {
       shop.start(BRIEF);
       for (int round = 0; round < rounds; round++) {
         int before = ledger.size();

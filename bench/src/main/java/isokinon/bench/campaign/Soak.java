@@ -23,9 +23,7 @@ final class Soak {
   /** So many minutes; tells in how many of them something went wrong. */
   static int run(int minutes, boolean flatOut) throws Exception {
     int wrong = 0;
-    try (Shop shop =
-        new Shop(
-            Files.createTempDirectory("isokinon-soak"), List.of("-Xmx1g", "-XX:+UseSerialGC"))) {
+    try (Shop shop = new Shop(List.of("-Xmx1g", "-XX:+UseSerialGC"))) {
       shop.start(Kills.BRIEF);
       Ledger ledger = new Ledger(Files.createTempFile("isokinon-soak", ".txt"));
       List<String> tags = tags(shop);

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.bench.shop.Shop;
 import java.io.IOException;
 import java.net.http.HttpResponse;
-import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -36,10 +35,7 @@ public final class GrowthTable {
   public static void main(String[] args) throws Exception {
     String asked = String.join(" ", args).strip();
     for (String size : (asked.isEmpty() ? "1 3" : asked).split("\\s+")) {
-      try (Shop shop =
-          new Shop(
-              Files.createTempDirectory("isokinon-growth"),
-              List.of(System.getProperty("options", "-Xmx2g").split(" ")))) {
+      try (Shop shop = new Shop(List.of(System.getProperty("options", "-Xmx2g").split(" ")))) {
         new GrowthTable(shop).run(PUMPS * Integer.parseInt(size));
       }
     }
@@ -165,27 +161,26 @@ public final class GrowthTable {
   /** Another shape for one failure mode: every life that stands on it is fitted again. */
   private void newLives() throws IOException, InterruptedException {
     turn++;
-    HttpResponse<String> told =
-        shop.post(
-            "/api/v1/life/mode",
-            ("{\"role\": \"diaphragm\", \"material\": \"CSM\", \"duty\": \"%s\", \"shape\": 2.%02d,"
-                    + " \"who\": \"RT\"}")
-                .formatted(duty, turn));
-    if (told.statusCode() >= 300) {
-      throw new IllegalStateException("a mode: " + told.statusCode() + " " + start(told.body()));
-    }
+    write(
+        "/api/v1/life/mode",
+        ("{\"role\": \"diaphragm\", \"material\": \"CSM\", \"duty\": \"%s\", \"shape\": 2.%02d,"
+                + " \"who\": \"RT\"}")
+            .formatted(duty, turn));
   }
 
   private void oneRunMore() throws IOException, InterruptedException {
     turn++;
-    HttpResponse<String> told =
-        shop.post(
-            "/api/v1/history/import",
-            ("{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
-                    + "L-%d,CSM,1999-03-01,1999-09-01,1234,failed\\n\"}")
-                .formatted(turn));
+    write(
+        "/api/v1/history/import",
+        ("{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
+                + "L-%d,CSM,1999-03-01,1999-09-01,1234,failed\\n\"}")
+            .formatted(turn));
+  }
+
+  private void write(String path, String json) throws IOException, InterruptedException {
+    HttpResponse<String> told = shop.post(path, json);
     if (told.statusCode() >= 300) {
-      throw new IllegalStateException("a run: " + told.statusCode() + " " + start(told.body()));
+      throw new IllegalStateException(path + ": " + told.statusCode() + " " + start(told.body()));
     }
   }
 

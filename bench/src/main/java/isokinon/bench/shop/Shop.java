@@ -27,6 +27,9 @@ public final class Shop implements AutoCloseable {
   /** Reads and writes the answers. */
   public static final ObjectMapper JSON = new ObjectMapper();
 
+  private static final String FOLDER = "isokinon-bench";
+  private static final List<String> COMPILED_ONCE =
+      List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
   private static final Duration PATIENCE = Duration.ofSeconds(180);
 
   private final HttpClient client = HttpClient.newHttpClient();
@@ -37,37 +40,39 @@ public final class Shop implements AutoCloseable {
   private final boolean demo;
   private Process process;
 
-  /** A short-lived one: compiled once, in a folder of its own. */
+  /** The mill, in a folder of its own; compiled once, since it does not live long. */
   public Shop() throws IOException {
-    this(
-        Files.createTempDirectory("isokinon-campaign"),
-        List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
+    this(Files.createTempDirectory(FOLDER));
   }
 
   /**
-   * One in a folder that is given.
+   * The same in a folder that is given.
    *
    * @param data where its data lie; thrown away at the end
-   * @param options of the Java machine
    */
-  public Shop(Path data, List<String> options) throws IOException {
-    this(data, options, true);
+  public Shop(Path data) throws IOException {
+    this(data, COMPILED_ONCE, true);
+  }
+
+  /** The mill in a folder of its own, with these options of the Java machine. */
+  public Shop(List<String> options) throws IOException {
+    this(Files.createTempDirectory(FOLDER), options, true);
   }
 
   private Shop(Path data, List<String> options, boolean demo) throws IOException {
-    this.demo = demo;
     this.application =
         Path.of(System.getProperty("application", "../server/target/app")).toRealPath();
     this.data = data;
     this.options = options;
+    this.demo = demo;
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
   }
 
   /** One without anything in it. */
-  public static Shop empty(Path data, List<String> options) throws IOException {
-    return new Shop(data, options, false);
+  public static Shop empty() throws IOException {
+    return new Shop(Files.createTempDirectory(FOLDER), COMPILED_ONCE, false);
   }
 
   /** Starts it; whether it answers is not waited for. */

@@ -3,7 +3,6 @@ package isokinon.core.schedule;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 
@@ -31,26 +30,6 @@ public record Job(
 
   private static final int PLACE_BITS = 20;
   private static final long MOST_COST = Long.MAX_VALUE >> PLACE_BITS;
-
-  /** A job that may stand in each of these openings, at these costs in pence. */
-  public static Job of(
-      String pump,
-      int slots,
-      String fixture,
-      String pair,
-      long unplaced,
-      Map<Opening, Long> costs,
-      Optional<Opening> pinned) {
-    return of(
-        pump,
-        slots,
-        fixture,
-        pair,
-        unplaced,
-        List.copyOf(costs.keySet()),
-        costs.values().stream().mapToLong(c -> c).toArray(),
-        pinned);
-  }
 
   /**
    * A job that may stand in each of {@code openings}, at the cost of the same place in the list.

@@ -41,7 +41,26 @@ class JobPlacerTest {
 
   private static Job job(
       String pump, int slots, String fixture, String pair, Map<Opening, Long> at) {
-    return Job.of(pump, slots, fixture, pair, 10_000_000, at, Optional.empty());
+    return job(pump, slots, fixture, pair, 10_000_000, at, Optional.empty());
+  }
+
+  private static Job job(
+      String pump,
+      int slots,
+      String fixture,
+      String pair,
+      long unplaced,
+      Map<Opening, Long> at,
+      Optional<Opening> pinned) {
+    return Job.of(
+        pump,
+        slots,
+        fixture,
+        pair,
+        unplaced,
+        List.copyOf(at.keySet()),
+        at.values().stream().mapToLong(c -> c).toArray(),
+        pinned);
   }
 
   private static int shared(Job a, Job b, Placement p) {
@@ -121,7 +140,7 @@ class JobPlacerTest {
   @Test
   void whatAPersonPutSomewhereStaysAndTheOthersGoAround() {
     Opening put = new Opening(12, "RT");
-    Job pinned = Job.of("A-1", 16, "", "", 10_000_000, Map.of(), Optional.of(put));
+    Job pinned = job("A-1", 16, "", "", 10_000_000, Map.of(), Optional.of(put));
     Job other = job("A-2", 16, "", "", days(3, 16, 9000, "RT"));
     Placement p = placer.place(List.of(pinned, other), ONE_PRESS);
     assertThat(p.of(pinned)).contains(put);
@@ -154,7 +173,7 @@ class JobPlacerTest {
         }
       }
       jobs.add(
-          Job.of(
+          job(
               "A-" + i,
               slots,
               i % 3 == 0 ? "press" : "",

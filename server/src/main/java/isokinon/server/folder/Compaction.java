@@ -36,9 +36,6 @@ public class Compaction {
   /** By so much the file may grow before it is compacted by day as well, bytes. */
   private static final long MOST_GROWN = 256L << 20;
 
-  /** Room that stays free beside the new file, bytes. */
-  private static final long ROOM = 32L << 20;
-
   /** A compaction that was done. */
   public record Done(Instant at, long bytesBefore, long bytesAfter) {}
 
@@ -77,7 +74,7 @@ public class Compaction {
   public Sizes sizes() {
     return new Sizes(
         folder.map(f -> size(f.file())).orElse(0L),
-        folder.map(f -> free(f.path())).orElse(0L),
+        folder.map(f -> RoomToWrite.free(f.path())).orElse(0L),
         last);
   }
 
@@ -112,10 +109,10 @@ public class Compaction {
   public synchronized Done compact() {
     Path file = folder.map(DataFolder::file).orElseThrow(() -> new NotNow("There is no file."));
     long before = size(file);
-    if (free(file.getParent()) < before + ROOM) {
+    if (RoomToWrite.free(file.getParent()) < before + DataFolder.ROOM) {
       throw new NotNow(
           "There is no room for the new file beside the old: make "
-              + ((before + ROOM) >> 20)
+              + ((before + DataFolder.ROOM) >> 20)
               + " MB free.");
     }
     HikariPoolMXBean pool = source.getHikariPoolMXBean();
@@ -163,14 +160,6 @@ public class Compaction {
   private static long size(Path file) {
     try {
       return Files.exists(file) ? Files.size(file) : 0;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static long free(Path folder) {
-    try {
-      return Files.getFileStore(folder).getUsableSpace();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

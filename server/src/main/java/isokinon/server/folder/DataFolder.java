@@ -34,7 +34,7 @@ public final class DataFolder implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(DataFolder.class);
 
   /** Room that is left free on the disk beside a copy of the file, bytes. */
-  private static final long ROOM = 32L << 20;
+  static final long ROOM = 32L << 20;
 
   private final Path folder;
   private final Path file;

@@ -66,7 +66,8 @@ public class RoomToWrite implements Interceptor, HealthIndicator {
     return room;
   }
 
-  private static long free(Path folder) {
+  /** Bytes free on the disk of a folder; 0 where that cannot be told. */
+  static long free(Path folder) {
     try {
       return Files.getFileStore(folder).getUsableSpace();
     } catch (IOException e) {

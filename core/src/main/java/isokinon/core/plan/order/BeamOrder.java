@@ -25,9 +25,6 @@ final class BeamOrder {
   static final int WIDE_TO = 128;
   private static final int NARROWEST = 16;
 
-  /** A pose change outweighs every tool change. */
-  private static final int POSE = 1 << 12;
-
   private final OrderProblem problem;
   private final List<Item> items;
   private final int width;
@@ -46,15 +43,11 @@ final class BeamOrder {
   /** A possible order; empty where none was found. Whether it is the best is not known. */
   static Optional<Order> solve(OrderProblem problem) {
     Optional<Order> settled = new BeamOrder(problem.settled()).order();
-    if (items(problem).allMatch(i -> i.anyAfter().isEmpty())) {
+    if (problem.items().stream().allMatch(i -> i.anyAfter().isEmpty())) {
       return settled;
     }
     Optional<Order> free = new BeamOrder(problem).order();
     return free.filter(f -> settled.isEmpty() || f.betterThan(settled.get())).or(() -> settled);
-  }
-
-  private static java.util.stream.Stream<Item> items(OrderProblem problem) {
-    return problem.items().stream();
   }
 
   /** Steps done, the way they were done, and what stands and is in the hand after them. */
@@ -90,7 +83,12 @@ final class BeamOrder {
     for (Way way = end; way.last() >= 0; way = way.before()) {
       sequence.addFirst(way.last());
     }
-    return new Order(List.copyOf(sequence), end.changes() / POSE, end.changes() % POSE, 0, 0);
+    return new Order(
+        List.copyOf(sequence),
+        end.changes() / OrderProblem.POSE,
+        end.changes() % OrderProblem.POSE,
+        0,
+        0);
   }
 
   private List<Way> best(Collection<Way> ways) {
@@ -120,15 +118,14 @@ final class BeamOrder {
         tools.set(tool);
       }
     }
-    return poses.cardinality() * POSE + tools.cardinality();
+    return poses.cardinality() * OrderProblem.POSE + tools.cardinality();
   }
 
   private void carryOn(List<Map<Way.Place, Way>> byDone, Way way) {
     List<Integer> ready = new ArrayList<>();
     for (int i = way.done().nextClearBit(0); i < items.size(); i = way.done().nextClearBit(i + 1)) {
       if (ready(i, way.done())) {
-        boolean changes = problem.turns(i, way.pose()) || problem.swaps(i, way.tool());
-        if (!changes && !awaited.get(i)) {
+        if (!awaited.get(i) && problem.change(i, way.pose(), way.tool()) == 0) {
           keep(byDone, after(way, i));
           return;
         }
@@ -141,15 +138,13 @@ final class BeamOrder {
   private Way after(Way way, int item) {
     BitSet done = (BitSet) way.done().clone();
     done.set(item);
-    int change =
-        (problem.turns(item, way.pose()) ? POSE : 0) + (problem.swaps(item, way.tool()) ? 1 : 0);
     return new Way(
         done,
         way,
         item,
         problem.poseAfter(item, way.pose()),
         problem.toolAfter(item, way.tool()),
-        way.changes() + change);
+        way.changes() + problem.change(item, way.pose(), way.tool()));
   }
 
   private static void keep(List<Map<Way.Place, Way>> byDone, Way way) {

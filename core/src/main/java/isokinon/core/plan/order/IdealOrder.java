@@ -26,7 +26,6 @@ final class IdealOrder {
 
   private static final int UNKNOWN = -1;
   private static final int DEAD_END = Integer.MAX_VALUE;
-  private static final int POSE = 1 << 12;
 
   private final OrderProblem problem;
   private final int mostStates;
@@ -129,21 +128,26 @@ final class IdealOrder {
     int left = best;
     while (!done.equals(all)) {
       int next = firstKeeping(left, done, pose, tool);
-      left -= change(next, pose, tool);
+      left -= problem.change(next, pose, tool);
       pose = problem.poseAfter(next, pose);
       tool = problem.toolAfter(next, tool);
       done = done.with(next);
       sequence.add(next);
     }
     return Optional.of(
-        new Order(List.copyOf(sequence), best / POSE, best % POSE, best / POSE, best % POSE));
+        new Order(
+            List.copyOf(sequence),
+            best / OrderProblem.POSE,
+            best % OrderProblem.POSE,
+            best / OrderProblem.POSE,
+            best % OrderProblem.POSE));
   }
 
   private int firstKeeping(int left, Ideal done, int pose, int tool) {
     for (int i = 0; i < count; i++) {
       if (ready(i, done)) {
         int rest = toGo(done.with(i), problem.poseAfter(i, pose), problem.toolAfter(i, tool));
-        if (rest != DEAD_END && rest + change(i, pose, tool) == left) {
+        if (rest != DEAD_END && rest + problem.change(i, pose, tool) == left) {
           return i;
         }
       }
@@ -165,7 +169,7 @@ final class IdealOrder {
 
   private int cheapest(Ideal done, int pose, int tool) {
     for (int i = 0; i < count; i++) {
-      if (mayJumpAhead[i] && change(i, pose, tool) == 0 && ready(i, done)) {
+      if (mayJumpAhead[i] && problem.change(i, pose, tool) == 0 && ready(i, done)) {
         return toGo(done.with(i), pose, tool);
       }
     }
@@ -174,7 +178,7 @@ final class IdealOrder {
       if (ready(i, done)) {
         int rest = toGo(done.with(i), problem.poseAfter(i, pose), problem.toolAfter(i, tool));
         if (rest != DEAD_END) {
-          best = Math.min(best, rest + change(i, pose, tool));
+          best = Math.min(best, rest + problem.change(i, pose, tool));
         }
       }
     }
@@ -195,10 +199,6 @@ final class IdealOrder {
       costs[known++] = UNKNOWN;
     }
     return state;
-  }
-
-  private int change(int item, int pose, int tool) {
-    return (problem.turns(item, pose) ? POSE : 0) + (problem.swaps(item, tool) ? 1 : 0);
   }
 
   private boolean ready(int i, Ideal done) {

@@ -31,7 +31,8 @@ record LeastChanges(int poses, int withThose, int tools) {
     int poses = others(problem, false);
     int tools = others(problem, true);
     LeastChanges least = new LeastChanges(poses, tools, tools);
-    List<BitSet> chains = chains(problem);
+    BitSet[] before = allBefore(problem);
+    List<BitSet> chains = chains(before);
     int asked = 0;
     for (int a = 0; a < chains.size(); a++) {
       for (int b = a + 1; b < Math.max(a + 2, chains.size()); b++) {
@@ -43,7 +44,7 @@ record LeastChanges(int poses, int withThose, int tools) {
               some.or(chains.get(more));
             }
           }
-          Optional<Order> order = IdealOrder.solve(only(problem, some), MOST_STATES);
+          Optional<Order> order = IdealOrder.solve(only(problem, before, some), MOST_STATES);
           least = order.map(least::raisedBy).orElse(least);
         }
       }
@@ -75,8 +76,7 @@ record LeastChanges(int poses, int withThose, int tools) {
   }
 
   /** Steps that follow one another, the longest chain first; each step in one of them. */
-  private static List<BitSet> chains(OrderProblem problem) {
-    BitSet[] before = allBefore(problem);
+  private static List<BitSet> chains(BitSet[] before) {
     BitSet left = new BitSet();
     left.set(0, before.length);
     List<BitSet> chains = new ArrayList<>();
@@ -133,8 +133,7 @@ record LeastChanges(int poses, int withThose, int tools) {
     return before;
   }
 
-  private static OrderProblem only(OrderProblem problem, BitSet some) {
-    BitSet[] before = allBefore(problem);
+  private static OrderProblem only(OrderProblem problem, BitSet[] before, BitSet some) {
     int[] kept = some.stream().toArray();
     List<Item> items = new ArrayList<>();
     for (int i : kept) {

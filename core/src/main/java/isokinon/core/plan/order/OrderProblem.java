@@ -75,6 +75,14 @@ public record OrderProblem(List<Item> items, int startPose, int startTool) {
     }
   }
 
+  /** A pose change outweighs every tool change. */
+  static final int POSE = 1 << 12;
+
+  /** What a step costs from this pose with this tool in the hand: {@link #POSE} and 1 at most. */
+  int change(int item, int pose, int tool) {
+    return (turns(item, pose) ? POSE : 0) + (swaps(item, tool) ? 1 : 0);
+  }
+
   int poseAfter(int item, int pose) {
     return items.get(item).pose() < 0 ? pose : items.get(item).pose();
   }

@@ -5,7 +5,6 @@ import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.renewal.Policies.Way;
 import isokinon.core.sheet.Family;
 import isokinon.server.db.findings.FindingMapper;
-import isokinon.server.db.findings.NextLookRow;
 import isokinon.server.db.pumps.HistoryMapper;
 import isokinon.server.db.pumps.PolicyRow;
 import isokinon.server.db.pumps.PumpMapper;
@@ -152,22 +151,13 @@ public class Strips {
   }
 
   private Strip strip(LifeSnapshot shop, LifeSnapshot.PumpInService standing, List<RunRow> own) {
-    String tag = standing.pump().tag();
-    return strip(
-        shop.life(standing), own, stages.on(tag), findings.nextLook(tag), history.policy(tag));
-  }
-
-  private Strip strip(
-      LifeSnapshot.Life life,
-      List<RunRow> own,
-      Optional<OnBench> rebuild,
-      Optional<NextLookRow> look,
-      Optional<PolicyRow> kept) {
-    LifeSnapshot.PumpInService standing = life.standing();
     PumpRow pump = standing.pump();
+    LifeSnapshot.Life life = shop.life(standing);
+    Optional<OnBench> rebuild = stages.on(pump.tag());
+    Optional<PolicyRow> kept = history.policy(pump.tag());
     Forecast forecast = forecasts.of(life);
     double risk = forecast.risk(30);
-    DueDay due = DueDay.of(standing, forecast, look, kept);
+    DueDay due = DueDay.of(standing, forecast, findings.nextLook(pump.tag()), kept);
     return new Strip(
         pump.tag(),
         pump.family(),

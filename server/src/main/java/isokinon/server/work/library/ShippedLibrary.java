@@ -88,7 +88,7 @@ public final class ShippedLibrary {
   }
 
   /** A table of the library as it ships. */
-  static InputStreamReader table(String table) throws IOException {
+  public static InputStreamReader table(String table) throws IOException {
     return new InputStreamReader(
         new ClassPathResource("library/materials/" + table + ".csv").getInputStream(),
         StandardCharsets.UTF_8);

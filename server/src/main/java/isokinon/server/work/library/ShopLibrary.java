@@ -9,7 +9,6 @@ import isokinon.server.db.materials.OwnRow;
 import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.work.shared.Cached;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -55,7 +54,7 @@ public class ShopLibrary {
       return ShippedLibrary.materials();
     }
     try {
-      return LibraryReader.readKept(ShopLibrary::shipped, own);
+      return LibraryReader.readKept(ShippedLibrary::table, own);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -68,15 +67,10 @@ public class ShopLibrary {
    */
   public MaterialLibrary with(Map<String, String> own) {
     try {
-      return LibraryReader.read(ShopLibrary::shipped, own);
+      return LibraryReader.read(ShippedLibrary::table, own);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-  }
-
-  /** A table of the library as it ships. */
-  public static InputStreamReader shipped(String table) throws IOException {
-    return ShippedLibrary.table(table);
   }
 
   /** Own rows as CSV text with its heading, by table. */

@@ -10,6 +10,7 @@ import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.materials.OwnRow;
 import isokinon.server.db.materials.WetEndMapper;
+import isokinon.server.work.library.ShippedLibrary;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.materials.MaterialView.Change;
 import isokinon.server.work.materials.MaterialView.ImportReport;
@@ -233,7 +234,7 @@ public class OwnTables {
   /** The same, of a table that ships with the program. */
   private static List<List<String>> shipped(String table) throws IOException {
     return rows(
-        CsvTable.read(table, ShopLibrary.shipped(table), LibraryReader.columns(table)), table);
+        CsvTable.read(table, ShippedLibrary.table(table), LibraryReader.columns(table)), table);
   }
 
   private static List<List<String>> rows(CsvTable read, String table) {
