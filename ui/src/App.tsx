@@ -5,6 +5,7 @@ import { serverState } from "./api/away";
 import { Hatches } from "./drawing/Hatches";
 import { SettingsProvider } from "./parts/settings";
 import { TopBar } from "./parts/TopBar";
+import { Gate } from "./places/signin/Gate";
 import { AwayNotice, Loading, Lost } from "./parts/States";
 import { Floor } from "./places/floor/Floor";
 
@@ -20,6 +21,8 @@ const TypedDuty = lazy(() => import("./places/wetends/TypedDuty"));
 const RoundInHand = lazy(() => import("./places/rounds/RoundInHand"));
 const Symptoms = lazy(() => import("./places/symptoms/Symptoms"));
 const SymptomsList = lazy(() => import("./places/symptoms/SymptomsList"));
+const People = lazy(() => import("./places/signin/People"));
+const Me = lazy(() => import("./places/signin/Me"));
 const Gauges = lazy(() => import("./places/library/Gauges"));
 const Diary = lazy(() => import("./places/diary/Diary"));
 const Stores = lazy(() => import("./places/stores/Stores"));
@@ -37,34 +40,38 @@ export function App() {
       <SettingsProvider>
         <BrowserRouter>
           <Hatches />
-          <TopBar />
-          <AwayNotice />
-          <Suspense fallback={<Loading what="the place" />}>
-            <Routes>
-              <Route path="/" element={<Floor />} />
-              <Route path="/floor" element={<Floor />} />
-              <Route path="/pumps/:tag" element={<Pump />} />
-              <Route path="/pumps/:tag/rounds/:round" element={<RoundInHand />} />
-              <Route path="/bench" element={<BenchList />} />
-              <Route path="/bench/:id" element={<Bench />} />
-              <Route path="/wet-ends" element={<WetEndsList />} />
-              <Route path="/wet-ends/typed" element={<TypedDuty />} />
-              <Route path="/wet-ends/:tag" element={<WetEnds />} />
-              <Route path="/symptoms" element={<SymptomsList />} />
-              <Route path="/symptoms/:tag" element={<Symptoms />} />
-              <Route path="/diary" element={<Diary />} />
-              <Route path="/stores" element={<Stores />} />
-              <Route path="/life" element={<Life />} />
-              <Route path="/life/history" element={<History />} />
-              <Route path="/library/gauges" element={<Gauges />} />
-              <Route path="/library" element={<Library />} />
-              <Route path="/library/materials" element={<Materials />} />
-              <Route path="/library/materials/:fluid" element={<Fluid />} />
-              <Route path="/library/materials/:fluid/:material" element={<Pair />} />
-              <Route path="/library/:id" element={<SheetDesk />} />
-              <Route path="*" element={<Lost />} />
-            </Routes>
-          </Suspense>
+          <Gate>
+            <TopBar />
+            <AwayNotice />
+            <Suspense fallback={<Loading what="the place" />}>
+              <Routes>
+                <Route path="/" element={<Floor />} />
+                <Route path="/floor" element={<Floor />} />
+                <Route path="/pumps/:tag" element={<Pump />} />
+                <Route path="/pumps/:tag/rounds/:round" element={<RoundInHand />} />
+                <Route path="/bench" element={<BenchList />} />
+                <Route path="/bench/:id" element={<Bench />} />
+                <Route path="/wet-ends" element={<WetEndsList />} />
+                <Route path="/wet-ends/typed" element={<TypedDuty />} />
+                <Route path="/wet-ends/:tag" element={<WetEnds />} />
+                <Route path="/symptoms" element={<SymptomsList />} />
+                <Route path="/symptoms/:tag" element={<Symptoms />} />
+                <Route path="/diary" element={<Diary />} />
+                <Route path="/stores" element={<Stores />} />
+                <Route path="/people" element={<People />} />
+                <Route path="/me" element={<Me />} />
+                <Route path="/life" element={<Life />} />
+                <Route path="/life/history" element={<History />} />
+                <Route path="/library/gauges" element={<Gauges />} />
+                <Route path="/library" element={<Library />} />
+                <Route path="/library/materials" element={<Materials />} />
+                <Route path="/library/materials/:fluid" element={<Fluid />} />
+                <Route path="/library/materials/:fluid/:material" element={<Pair />} />
+                <Route path="/library/:id" element={<SheetDesk />} />
+                <Route path="*" element={<Lost />} />
+              </Routes>
+            </Suspense>
+          </Gate>
         </BrowserRouter>
       </SettingsProvider>
     </QueryClientProvider>

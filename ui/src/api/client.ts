@@ -1,16 +1,19 @@
 import { answer, server } from "./transport";
 import type {
   ActRequest,
+  ChangedPerson,
   ChoiceQuestion,
   ChooserView,
   DutyForm,
   FindingRequest,
+  FirstLead,
   GaugeCondition,
   ImportRequest,
   KeepRequest,
   LifeQuestion,
   LotAct,
   LotRequest,
+  NewPerson,
   OwnResistance,
   PolicyWay,
   ConsumableAct,
@@ -18,6 +21,7 @@ import type {
   ConsumableReceivedRequest,
   ReceivedRequest,
   SideQuestion,
+  SignInQuestion,
   RoundRequest,
   SymptomQuestion,
   TakenIn,
@@ -44,20 +48,30 @@ export const api = {
   floor: () => answer(server.GET("/api/v1/floor")),
   strips: (tags: string[]) => answer(server.GET("/api/v1/floor/strips", { params: { query: { tags } } })),
   people: () => answer(server.GET("/api/v1/people")),
+  addPerson: (body: NewPerson) => answer(server.POST("/api/v1/people", { body })),
+  changePerson: (initials: string, body: ChangedPerson) =>
+    answer(server.PUT("/api/v1/people/{initials}", { params: { path: { initials } }, body })),
+  resetPin: (initials: string, pin: string) =>
+    answer(server.PUT("/api/v1/people/{initials}/pin", { params: { path: { initials } }, body: { pin } })),
+  badge: (initials: string, badge: string) =>
+    answer(server.PUT("/api/v1/people/{initials}/badge", { params: { path: { initials } }, body: { badge } })),
+  session: () => answer(server.GET("/api/v1/session")),
+  signIn: (body: SignInQuestion) => answer(server.POST("/api/v1/session", { body })),
+  lock: () => answer(server.DELETE("/api/v1/session")),
+  ownPin: (current: string, pin: string) => answer(server.PUT("/api/v1/session/pin", { body: { current, pin } })),
+  firstLead: (body: FirstLead) => answer(server.POST("/api/v1/first-lead", { body })),
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
-  exchange: (tag: string, other: string, because: string, who: string) =>
-    answer(
-      server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because, who } }),
-    ),
-  bringCounters: (csv: string, who: string, dryRun: boolean) =>
-    answer(server.POST("/api/v1/counters", { params: { query: { who, dryRun } }, body: csv, ...CSV, ...raw })),
+  exchange: (tag: string, other: string, because: string) =>
+    answer(server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because } })),
+  bringCounters: (csv: string, dryRun: boolean) =>
+    answer(server.POST("/api/v1/counters", { params: { query: { dryRun } }, body: csv, ...CSV, ...raw })),
 
   wetEnds: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}/wet-ends", { params: { path: { tag } } })),
   choose: (body: ChoiceQuestion) => answer(server.POST("/api/v1/wet-ends/choose", { body })),
   choiceSheet: (body: ChoiceQuestion): Promise<Blob> =>
     answer(server.POST("/api/v1/wet-ends/choice.pdf", { body, parseAs: "blob" })),
-  changeDuty: (tag: string, duty: DutyForm, who: string) =>
-    answer(server.PUT("/api/v1/pumps/{tag}/duty", { params: { path: { tag } }, body: { duty, who } })),
+  changeDuty: (tag: string, duty: DutyForm) =>
+    answer(server.PUT("/api/v1/pumps/{tag}/duty", { params: { path: { tag } }, body: { duty } })),
   rate: (role: string, chooser: ChooserView) =>
     answer(
       server.POST("/api/v1/compute/wet-end/rate", {
@@ -76,14 +90,14 @@ export const api = {
   pair: (fluid: string, material: string) =>
     answer(server.GET("/api/v1/materials/pairs", { params: { query: { fluid, material } } })),
   find: (body: FindingRequest) => answer(server.POST("/api/v1/materials/findings", { body })),
-  writeOwn: (row: OwnResistance, who: string) => answer(server.POST("/api/v1/materials/own", { body: { row, who } })),
-  endOwn: (table: string, id: number, who: string) =>
-    answer(server.POST("/api/v1/materials/tables/{table}/ended", { params: { path: { table } }, body: { id, who } })),
+  writeOwn: (row: OwnResistance) => answer(server.POST("/api/v1/materials/own", { body: { row } })),
+  endOwn: (table: string, id: number) =>
+    answer(server.POST("/api/v1/materials/tables/{table}/ended", { params: { path: { table } }, body: { id } })),
   tableUrl: (table: string, own: boolean) => `/api/v1/materials/tables/${table}?own=${own}`,
-  bringTable: (table: string, csv: string, who: string, dryRun: boolean) =>
+  bringTable: (table: string, csv: string, dryRun: boolean) =>
     answer(
       server.POST("/api/v1/materials/tables/{table}", {
-        params: { path: { table }, query: { who, dryRun } },
+        params: { path: { table }, query: { dryRun } },
         body: csv,
         ...CSV,
         ...raw,
@@ -92,16 +106,18 @@ export const api = {
 
   insights: () => answer(server.GET("/api/v1/life/finds")),
   life: (body: LifeQuestion) => answer(server.POST("/api/v1/life", { body })),
-  keep: (pumps: string[], way: PolicyWay, everyHours: number | null, because: string, who: string) =>
-    answer(server.POST("/api/v1/life/policy", { body: { pumps, way, ...known({ everyHours }), because, who } })),
-  chooseMode: (role: string, material: string, duty: string, shape: number, who: string) =>
-    answer(server.POST("/api/v1/life/mode", { body: { role, material, duty, shape, who } })),
+  keep: (pumps: string[], way: PolicyWay, everyHours: number | null, because: string) =>
+    answer(server.POST("/api/v1/life/policy", { body: { pumps, way, ...known({ everyHours }), because } })),
+  chooseMode: (role: string, material: string, duty: string, shape: number) =>
+    answer(server.POST("/api/v1/life/mode", { body: { role, material, duty, shape } })),
   compare: (first: SideQuestion, second: SideQuestion) =>
     answer(server.POST("/api/v1/life/compare", { body: { first, second } })),
   historyFields: () => answer(server.GET("/api/v1/history/fields")),
   bringHistory: (body: ImportRequest) => answer(server.POST("/api/v1/history/import", { body })),
   storage: () => answer(server.GET("/api/v1/storage")),
-  compact: (who: string) => answer(server.POST("/api/v1/storage/compact", { params: { query: { who } } })),
+  compact: () => answer(server.POST("/api/v1/storage/compact", {})),
+  backUp: () => answer(server.POST("/api/v1/storage/backup", {})),
+  authority: () => answer(server.GET("/api/v1/authority")),
   restore: (everything: Blob) =>
     answer(
       server.POST("/api/v1/everything.json", {
@@ -118,18 +134,15 @@ export const api = {
   receiveConsumable: (body: ConsumableReceivedRequest) => answer(server.POST("/api/v1/stores/consumables", { body })),
   consumableAct: (act: ConsumableAct, body: ConsumableLotRequest) =>
     answer(server.POST("/api/v1/stores/consumables/{act}", { params: { path: { act } }, body })),
-  releaseHeld: (id: number, who: string) =>
-    answer(server.DELETE("/api/v1/stores/reservations/{id}", { params: { path: { id }, query: { who } } })),
-  serviceLevel: (level: number, who: string) =>
-    answer(server.PUT("/api/v1/stores/level", { params: { query: { level, who } } })),
+  releaseHeld: (id: number) => answer(server.DELETE("/api/v1/stores/reservations/{id}", { params: { path: { id } } })),
+  serviceLevel: (level: number) => answer(server.PUT("/api/v1/stores/level", { params: { query: { level } } })),
   keepPart: (body: KeepRequest) => answer(server.POST("/api/v1/stores/kept", { body })),
-  scrapKept: (id: string, who: string) =>
-    answer(server.DELETE("/api/v1/stores/kept/{id}", { params: { path: { id }, query: { who } } })),
+  scrapKept: (id: string) => answer(server.DELETE("/api/v1/stores/kept/{id}", { params: { path: { id } } })),
 
   diary: () => answer(server.GET("/api/v1/diary")),
-  planDiary: (who: string) => answer(server.POST("/api/v1/diary/plan", { params: { query: { who } } })),
-  pin: (pump: string, place: { day: number; minute: number; person: string } | null, who: string) =>
-    answer(server.POST("/api/v1/diary/pin", { body: { pump, ...(place ?? {}), who } })),
+  planDiary: () => answer(server.POST("/api/v1/diary/plan", {})),
+  pin: (pump: string, place: { day: number; minute: number; person: string } | null) =>
+    answer(server.POST("/api/v1/diary/pin", { body: { pump, ...(place ?? {}) } })),
 
   symptoms: (tag: string, body: SymptomQuestion) =>
     answer(server.POST("/api/v1/pumps/{tag}/symptoms", { params: { path: { tag } }, body })),
@@ -147,8 +160,8 @@ export const api = {
     answer(server.GET("/api/v1/wrenches/choice", { params: { query: { targetNm, ...typed } } })),
 
   running: () => answer(server.GET("/api/v1/rebuilds")),
-  open: (tag: string, who: string, reason: string) =>
-    answer(server.POST("/api/v1/pumps/{tag}/rebuilds", { params: { path: { tag } }, body: { who, reason } })),
+  open: (tag: string, reason: string) =>
+    answer(server.POST("/api/v1/pumps/{tag}/rebuilds", { params: { path: { tag } }, body: { reason } })),
   bench: (id: string) => answer(server.GET("/api/v1/rebuilds/{id}", { params: { path: { id: Number(id) } } })),
   drawing: (id: string) =>
     answer(server.GET("/api/v1/rebuilds/{id}/drawing", { params: { path: { id: Number(id) } } })),

@@ -13,22 +13,28 @@ beforeEach(() => {
   });
 });
 
-const act: ActRequest = { key: "k", seen: 7, who: "RT", act: { kind: "NOTED", text: "wet floor" } };
+const act: ActRequest = { key: "k", seen: 7, act: { kind: "NOTED", text: "wet floor" } };
+const waits = { act, who: "RT" };
 
 describe("acts that wait for the server", () => {
   it("are kept until they are sent, each rebuild its own", () => {
     expect(waiting("1")).toBeNull();
-    keep("1", act);
-    expect(waiting("1")).toEqual(act);
+    keep("1", waits);
+    expect(waiting("1")).toEqual(waits);
     expect(waiting("2")).toBeNull();
     sent("1");
     expect(waiting("1")).toBeNull();
   });
 
   it("keep the key they were made with, so that they are recorded once", () => {
-    keep("1", act);
-    expect(waiting("1")?.key).toBe("k");
+    keep("1", waits);
+    expect(waiting("1")?.act.key).toBe("k");
   });
+});
+
+it("knows whose an act is that was kept before people signed in", () => {
+  shelf.set("isokinon.outbox.3", JSON.stringify({ ...act, who: "KO" }));
+  expect(waiting("3")?.who).toBe("KO");
 });
 
 describe("keys of acts", () => {

@@ -1,18 +1,28 @@
 import type { ActRequest } from "./types";
 
+/** An act that could not be sent, and whose it is: it is sent for nobody else. */
+export interface Waiting {
+  act: ActRequest;
+  who: string;
+}
+
 /**
  * Acts that could not be sent, kept in the browser until they are. One rebuild has at most one
  * waiting: what comes next depends on the answer.
  */
 const shelf = (rebuild: string) => `isokinon.outbox.${rebuild}`;
 
-export function waiting(rebuild: string): ActRequest | null {
+export function waiting(rebuild: string): Waiting | null {
   const stored = localStorage.getItem(shelf(rebuild));
-  return stored ? (JSON.parse(stored) as ActRequest) : null;
+  if (!stored) return null;
+  const kept = JSON.parse(stored) as Waiting | (ActRequest & { who: string });
+  // before people signed in, the act itself said whose it was
+  return "key" in kept ? { act: kept, who: kept.who } : kept;
 }
 
-export function keep(rebuild: string, act: ActRequest): void {
-  localStorage.setItem(shelf(rebuild), JSON.stringify(act));
+/** Keeps an act; never one that another person signed for, whose PIN would be kept with it. */
+export function keep(rebuild: string, waits: Waiting): void {
+  localStorage.setItem(shelf(rebuild), JSON.stringify(waits));
 }
 
 export function sent(rebuild: string): void {

@@ -1,5 +1,6 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
+import { signedInAgain, whoStands, whoStoodLast } from "./session";
 import type { BenchView, Fault } from "./types";
 
 /** The server answered, and said no. */
@@ -9,6 +10,8 @@ export class Refused extends Error {
     message: string,
     readonly faults: Fault[],
     readonly now: BenchView | null,
+    /** How long until a PIN is tried again, s; how many more may be wrong before. */
+    readonly tries: { waitSeconds: number; left: number } = { waitSeconds: 0, left: 0 },
   ) {
     super(message);
   }
@@ -25,23 +28,45 @@ async function refusal(response: Response): Promise<Error> {
     detail?: string;
     errors?: Fault[];
     now?: BenchView;
+    waitSeconds?: number;
+    triesLeft?: number;
   };
   return new Refused(
     response.status,
     problem.detail ?? `The server answered ${response.status}.`,
     problem.errors ?? [],
     problem.now ?? null,
+    { waitSeconds: problem.waitSeconds ?? 0, left: problem.triesLeft ?? 0 },
   );
 }
 
 /** Where the application stands; the tests of this folder have no page around them. */
 const base = typeof location === "undefined" ? "http://127.0.0.1" : location.origin;
 
+const NOT_SIGNED_IN = 401;
+
+/**
+ * Asks, and where nobody is signed in any more waits until somebody is, then asks again. What
+ * somebody wrote is sent for nobody else.
+ */
+async function asked(request: Request): Promise<Response> {
+  const again = request.clone();
+  // looked up when it is called, so that a test may put another in its place
+  const response = await globalThis.fetch(request);
+  if (response.status !== NOT_SIGNED_IN) return response;
+  const whose = whoStands() || whoStoodLast();
+  await signedInAgain();
+  if (again.method !== "GET" && whose && whoStands() !== whose) {
+    const sentence = `${whose} did this and is not signed in any more: nothing was sent.`;
+    return Response.json({ detail: sentence, errors: [{ path: "", message: sentence }] }, { status: 422 });
+  }
+  return asked(again);
+}
+
 /** Every address, question and answer of it is typed by the description of the interface. */
 export const server = createClient<paths>({
   baseUrl: base,
-  // looked up when it is called, so that a test may put another in its place
-  fetch: (request) => globalThis.fetch(request),
+  fetch: asked,
 });
 
 server.use({

@@ -38,6 +38,14 @@ export type CounterReport = Schemas["CounterReport"];
 export type ImportReport = Schemas["ImportReport"];
 export type KitChoice = Schemas["KitChoice"];
 export type Person = Schemas["Person"];
+export type Session = Schemas["SessionView"];
+export type NewPerson = Schemas["NewPerson"];
+export type ChangedPerson = Schemas["ChangedPerson"];
+export type SignInQuestion = Schemas["SignInQuestion"];
+export type FirstLead = Schemas["FirstLead"];
+export type Right = Schemas["Right"];
+export type PersonRole = Schemas["PersonRole"];
+export type Signer = Schemas["Signer"];
 export type Running = Schemas["Running"];
 
 export type RateAnswer = Schemas["RateAnswer"];
@@ -89,7 +97,7 @@ export type WaitView = Schemas["WaitView"];
 export type ProofView = Schemas["ProofView"];
 export type PinMark = Schemas["PinMark"];
 export type ActRequest = Schemas["ActRequest"];
-/** What a screen says of an act; key, seen and who are added when it is sent. */
+/** What a screen says of an act; key and seen are added when it is sent. */
 export type Act = Schemas["AskedAct"];
 export type TakenIn = Schemas["TakenIn"];
 

@@ -2,8 +2,9 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
 import { askAgain } from "./away";
 import { Away, Refused, api } from "./client";
-import { keep, newKey, sent, waiting } from "./outbox";
-import type { Act, ActRequest, BenchView, Fault } from "./types";
+import { keep, newKey, sent, waiting, type Waiting } from "./outbox";
+import { useStanding } from "./session";
+import type { Act, ActRequest, BenchView, Fault, Person, Signer } from "./types";
 
 const RETRY_MS = 1_500;
 const LOOK_AGAIN_MS = 10_000;
@@ -17,26 +18,40 @@ function ofTheAct(fault: Fault): Fault {
   return { ...fault, path: fault.path.replace(/^act\./, "") };
 }
 
+/** An act that another person signs for at this device, with a PIN of their own. */
+export interface Signing {
+  act: Act;
+  /** What is signed for, a line each. */
+  what: string[];
+  /** Why this person may not sign; empty where they may. */
+  mayNot: (person: Person) => string;
+}
+
 /** A rebuild, and a way to act on it that survives a server that is away. */
 export interface BenchLink {
   view: BenchView | undefined;
   failure: Error | null;
   /** True once recorded; false where it was refused or waits. */
-  act: (act: Act, by?: string) => Promise<boolean>;
+  act: (act: Act, signer?: Signer) => Promise<boolean>;
+  /** Asks another person to sign for an act here; null where nobody is asked. */
+  signing: Signing | null;
+  sign: (signing: Signing | null) => void;
   busy: boolean;
   /** An act waits for the server to come back. */
-  away: ActRequest | null;
+  away: Waiting | null;
   faults: Fault[];
   stale: string | null;
   clear: () => void;
 }
 
-export function useBench(id: string, who: string): BenchLink {
+export function useBench(id: string): BenchLink {
+  const who = useStanding().session?.initials ?? "";
   const queries = useQueryClient();
   const [busy, setBusy] = useState(false);
-  const [away, setAway] = useState<ActRequest | null>(() => waiting(id));
+  const [away, setAway] = useState<Waiting | null>(() => waiting(id));
   const [faults, setFaults] = useState<Fault[]>([]);
   const [stale, setStale] = useState<string | null>(null);
+  const [signing, sign] = useState<Signing | null>(null);
   const query = useQuery({
     queryKey: ["bench", id],
     // An answer that was on its way while an act was recorded must not undo what is shown of it.
@@ -45,7 +60,7 @@ export function useBench(id: string, who: string): BenchLink {
   });
 
   const send = useCallback(
-    async (request: ActRequest): Promise<boolean> => {
+    async (request: ActRequest, whose: string): Promise<boolean> => {
       setBusy(true);
       try {
         const view = await api.act(id, request);
@@ -57,8 +72,13 @@ export function useBench(id: string, who: string): BenchLink {
         return true;
       } catch (e) {
         if (e instanceof Away) {
-          keep(id, request);
-          setAway({ ...request }); // a new object, so that the next try is timed too
+          if (request.signer) {
+            setFaults([{ path: "", message: "The server is away: sign again when it answers." }]);
+            return false;
+          }
+          const waits = { act: request, who: whose };
+          keep(id, waits);
+          setAway(waits); // a new object, so that the next try is timed too
         } else if (e instanceof Refused) {
           sent(id);
           setAway(null);
@@ -80,21 +100,17 @@ export function useBench(id: string, who: string): BenchLink {
   );
 
   useEffect(() => {
-    if (!away) return;
-    const timer = setTimeout(() => void send(away), RETRY_MS);
+    if (away?.who !== who) return;
+    const timer = setTimeout(() => void send(away.act, away.who), RETRY_MS);
     return () => clearTimeout(timer);
-  }, [away, send]);
+  }, [away, who, send]);
 
   const act = useCallback(
-    async (a: Act, by?: string) => {
+    async (a: Act, signer?: Signer) => {
       setFaults([]);
       setStale(null);
-      if (!who && !by) {
-        setFaults([{ path: "who", message: "Say who stands here first, top right." }]);
-        return false;
-      }
       const seen = queries.getQueryData<BenchView>(["bench", id])?.seq ?? 0;
-      return send({ key: newKey(), seen, who: by ?? who, act: a });
+      return send({ key: newKey(), seen, act: a, ...(signer ? { signer } : {}) }, who);
     },
     [send, queries, id, who],
   );
@@ -102,5 +118,5 @@ export function useBench(id: string, who: string): BenchLink {
     setFaults([]);
     setStale(null);
   }, []);
-  return { view: query.data, failure: query.error, act, busy, away, faults, stale, clear };
+  return { view: query.data, failure: query.error, act, signing, sign, busy, away, faults, stale, clear };
 }

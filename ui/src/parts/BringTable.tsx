@@ -3,14 +3,14 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused } from "../api/client";
 import { FileButton } from "./FileButton";
-import { useSettings } from "./settings";
 import { Sentence } from "./States";
+import { useMay } from "./useMay";
 
 interface Props<Report> {
   /** What the table is called for those who do not see it. */
   label: string;
   /** Asks what the table would do, or does it. */
-  send: (csv: string, who: string, dryRun: boolean) => Promise<Report>;
+  send: (csv: string, dryRun: boolean) => Promise<Report>;
   say: (report: Report) => string;
   /** Whether taking it in would change anything. */
   changes: (report: Report) => boolean;
@@ -18,15 +18,15 @@ interface Props<Report> {
 
 /** A CSV table in: first a look at what it would do, then all of it or nothing. */
 export function BringTable<Report>({ label, send, say, changes }: Props<Report>) {
-  const { who } = useSettings();
+  const lead = useMay("lead");
   const cache = useQueryClient();
   const [held, setHeld] = useState("");
   const look = useMutation({
-    mutationFn: (csv: string) => send(csv, who, true),
+    mutationFn: (csv: string) => send(csv, true),
     onMutate: (csv) => setHeld(csv),
   });
   const bring = useMutation({
-    mutationFn: () => send(held, who, false),
+    mutationFn: () => send(held, false),
     onSuccess: async () => {
       look.reset();
       await cache.invalidateQueries();
@@ -39,8 +39,8 @@ export function BringTable<Report>({ label, send, say, changes }: Props<Report>)
         className="press ml-auto px-3"
         label={`${label} as CSV`}
         accept=".csv,text/csv"
-        disabled={!who}
-        title={who ? "" : "Say who you are first, top right"}
+        disabled={!lead.may}
+        title={lead.why}
         onFile={async (file) => {
           bring.reset();
           look.mutate(await file.text());

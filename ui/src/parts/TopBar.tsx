@@ -1,8 +1,9 @@
-import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from "@headlessui/react";
+import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { useQuery } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import { api } from "../api/client";
+import { cover, heard, useStanding } from "../api/session";
 import { useSettings } from "./settings";
 
 const PLACES = [
@@ -145,34 +146,39 @@ function Find() {
   );
 }
 
-/** Who stands here: initials only. Anyone may choose; the record says who was chosen. */
+/** Who stands here: touched to change person, to lock, or for one's own PIN; a lead sets people up. */
 function Who() {
-  const { who, setWho } = useSettings();
-  const people = useQuery({ queryKey: ["people"], queryFn: api.people });
+  const { session } = useStanding();
+  const go = useNavigate();
+  const who = session?.initials ?? "";
   return (
-    <Listbox value={who} onChange={setWho}>
-      <ListboxButton
-        aria-label={who ? `${who} stands here` : "Say who stands here"}
-        className={`h-12 min-w-14 border-l border-line px-3 text-body font-bold ${who ? "" : "bg-wash text-accent"}`}
+    <Menu>
+      <MenuButton
+        aria-label={`${who} stands here`}
+        className="h-12 min-w-14 border-l border-line px-3 text-body font-bold"
       >
-        {who || "Who?"}
-      </ListboxButton>
-      <ListboxOptions anchor="bottom end" className="z-30 w-56 border-[1.5px] border-ink bg-card outline-none">
-        {(people.data ?? []).map((p) => (
-          <ListboxOption
-            key={p.initials}
-            value={p.initials}
-            className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-line2 px-4 data-focus:bg-wash"
-          >
-            <span className="m w-8 text-lead font-bold">{p.initials}</span>
-            <span className="text-body">
-              {p.role}
-              {p.licensedElectrical ? ", licensed" : ""}
-            </span>
-          </ListboxOption>
-        ))}
-        {people.data?.length === 0 && <p className="p-4 text-body text-muted">Nobody is on the shop's list yet.</p>}
-      </ListboxOptions>
-    </Listbox>
+        {who}
+      </MenuButton>
+      <MenuItems anchor="bottom end" className="z-30 w-60 border-[1.5px] border-ink bg-card outline-none">
+        <Item say="Change person" onClick={cover} />
+        <Item say="Lock this device" onClick={() => void api.lock().then(heard)} />
+        <Item say="My PIN, this device" onClick={() => void go("/me")} />
+        {session?.rights.includes("lead") && <Item say="People" onClick={() => void go("/people")} />}
+      </MenuItems>
+    </Menu>
+  );
+}
+
+function Item({ say, onClick }: { say: string; onClick: () => void }) {
+  return (
+    <MenuItem>
+      <button
+        type="button"
+        onClick={onClick}
+        className="flex min-h-12 w-full items-center border-b border-line2 px-4 text-left text-lead font-[600] data-focus:bg-wash"
+      >
+        {say}
+      </button>
+    </MenuItem>
   );
 }

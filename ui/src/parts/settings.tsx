@@ -1,9 +1,12 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { useStanding } from "../api/session";
 
-/** What this device remembers: who stands at it, which torque unit, which theme. */
+/** What this device remembers: its name, which torque unit, which theme; and who stands at it. */
 interface Settings {
+  /** Initials of who is signed in; empty where nobody is. */
   who: string;
-  setWho: (who: string) => void;
+  device: string;
+  setDevice: (device: string) => void;
   unit: "N·m" | "ft·lbf";
   setUnit: (unit: "N·m" | "ft·lbf") => void;
   night: boolean;
@@ -19,7 +22,8 @@ function useStored(key: string, first: string): [string, (value: string) => void
 }
 
 export function SettingsProvider({ children }: { children: ReactNode }) {
-  const [who, setWho] = useStored("isokinon.who", "");
+  const who = useStanding().session?.initials ?? "";
+  const [device, setDevice] = useStored("isokinon.device", "");
   const [unit, setUnit] = useStored("isokinon.unit", "N·m");
   const [theme, setTheme] = useStored("isokinon.theme", "day");
   useEffect(() => {
@@ -28,13 +32,14 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
   const settings = useMemo<Settings>(
     () => ({
       who,
-      setWho,
+      device,
+      setDevice,
       unit: unit === "ft·lbf" ? "ft·lbf" : "N·m",
       setUnit,
       night: theme === "night",
       setNight: (night) => setTheme(night ? "night" : "day"),
     }),
-    [who, setWho, unit, setUnit, theme, setTheme],
+    [who, device, setDevice, unit, setUnit, theme, setTheme],
   );
   return <Context value={settings}>{children}</Context>;
 }

@@ -2,11 +2,11 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
 import type { DiaryView } from "../../api/types";
-import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { rounded } from "../../text/numbers";
 import { JobAside } from "./JobAside";
 import { Wall } from "./Wall";
+import { useMay } from "../../parts/useMay";
 
 /** Six weeks of work on one wall: who rebuilds what when, and why then. */
 export default function Diary() {
@@ -22,15 +22,15 @@ export interface Put {
 }
 
 function Shown({ diary }: { diary: DiaryView }) {
-  const { who } = useSettings();
+  const work = useMay("work");
   const cache = useQueryClient();
   const [chosen, setChosen] = useState("");
   const onSuccess = async (now: DiaryView) => {
     cache.setQueryData(["diary"], now);
     await cache.invalidateQueries({ queryKey: ["floor"] });
   };
-  const plan = useMutation({ mutationFn: () => api.planDiary(who), onSuccess });
-  const pin = useMutation({ mutationFn: (p: Put) => api.pin(p.pump, p.at, who), onSuccess });
+  const plan = useMutation({ mutationFn: () => api.planDiary(), onSuccess });
+  const pin = useMutation({ mutationFn: (p: Put) => api.pin(p.pump, p.at), onSuccess });
   const busy = plan.isPending || pin.isPending;
   const error = pin.error ?? plan.error;
   const entry = diary.entries.find((e) => e.pump === chosen);
@@ -53,8 +53,8 @@ function Shown({ diary }: { diary: DiaryView }) {
             <button
               type="button"
               className="press go px-5"
-              disabled={!who || busy}
-              title={who ? "" : "Say who you are first, top right"}
+              disabled={!work.may || busy}
+              title={work.why}
               onClick={() => {
                 pin.reset();
                 plan.mutate();
@@ -80,7 +80,7 @@ function Shown({ diary }: { diary: DiaryView }) {
           choose={setChosen}
           put={(p) => {
             setChosen(p.pump);
-            if (who) pin.mutate(p);
+            if (work.may) pin.mutate(p);
           }}
         />
       </div>
@@ -90,7 +90,7 @@ function Shown({ diary }: { diary: DiaryView }) {
         entry={entry}
         choose={setChosen}
         put={(p) => pin.mutate(p)}
-        busy={busy || !who}
+        busy={busy || !work.may}
       />
     </main>
   );

@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { api } from "../../api/client";
-import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
+import { useMay } from "../../parts/useMay";
 
 interface Props {
   tag: string;
@@ -13,11 +13,11 @@ interface Props {
 
 /** Brings a pump to the bench, or goes to it where it stands there. */
 export function ToTheBench({ tag, hasSheet, rebuild, reason }: Props) {
-  const { who } = useSettings();
+  const work = useMay("work");
   const go = useNavigate();
   const queries = useQueryClient();
   const open = useMutation({
-    mutationFn: () => api.open(tag, who, reason),
+    mutationFn: () => api.open(tag, reason),
     onSuccess: (view) => {
       queries.setQueryData(["bench", String(view.id)], view);
       void queries.invalidateQueries({ queryKey: ["floor"] });
@@ -36,11 +36,7 @@ export function ToTheBench({ tag, hasSheet, rebuild, reason }: Props) {
       </button>
     );
   }
-  const hindrance = !hasSheet
-    ? "Its construction has no sheet yet, so a rebuild cannot be planned."
-    : !who
-      ? "Say who stands here first, top right."
-      : "";
+  const hindrance = !hasSheet ? "Its construction has no sheet yet, so a rebuild cannot be planned." : work.why;
   return (
     <div className="pt-4">
       <button

@@ -55,8 +55,12 @@ export default function SheetEditor({ text, schema, readOnly, onChange, check }:
       },
       { delay: 400 },
     );
+    // In a tree of its own the editor adopts its styles as sheets; in the page it would write them
+    // into it, which the page does not let anybody do.
+    const root = box.current.shadowRoot ?? box.current.attachShadow({ mode: "open" });
     const view = new EditorView({
-      parent: box.current,
+      parent: root,
+      root,
       state: EditorState.create({
         doc: start.current.text,
         extensions: [

@@ -8,10 +8,10 @@ import type { HistoryReport } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
 import { rounded } from "../../text/numbers";
-import { useSettings } from "../../parts/settings";
 import { Faults } from "../../parts/BringTable";
 import { FileButton } from "../../parts/FileButton";
 import { Sentence } from "../../parts/States";
+import { useMay } from "../../parts/useMay";
 
 interface Held {
   name: string;
@@ -23,15 +23,15 @@ interface Held {
 
 /** Past runs in from any table, and every run out. */
 export default function History() {
-  const { who } = useSettings();
+  const lead = useMay("lead");
   const cache = useQueryClient();
   const [held, setHeld] = useState<Held | null>(null);
   const look = useMutation({
-    mutationFn: (h: Held) => api.bringHistory({ ...h, who, dryRun: true }),
+    mutationFn: (h: Held) => api.bringHistory({ ...h, dryRun: true }),
     onMutate: (h) => setHeld(h),
   });
   const bring = useMutation({
-    mutationFn: (h: Held) => api.bringHistory({ ...h, who, dryRun: false }),
+    mutationFn: (h: Held) => api.bringHistory({ ...h, dryRun: false }),
     onSuccess: () => cache.invalidateQueries(),
   });
   const report = look.data;
@@ -52,8 +52,8 @@ export default function History() {
           className="press go px-6"
           label="Past runs as CSV"
           accept=".csv,.txt,.tsv,text/csv"
-          disabled={!who}
-          title={who ? "" : "Say who you are first, top right"}
+          disabled={!lead.may}
+          title={lead.why}
           onFile={async (file) => {
             bring.reset();
             look.mutate({

@@ -7,9 +7,9 @@ import { api } from "../../api/client";
 import type { LifeView, PolicyView } from "../../api/types";
 import { PolicyStrip } from "../../drawing/policyStrip";
 import { rounded } from "../../text/numbers";
-import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
 import { typedNumber } from "../../text/typedNumber";
+import { useMay } from "../../parts/useMay";
 
 interface Props {
   life: LifeView;
@@ -183,13 +183,13 @@ function Cost(p: { label: string; unit: string; value: string; onTyped: (value: 
 }
 
 function SetIt({ life, way }: { life: LifeView; way: PolicyView }) {
-  const { who } = useSettings();
+  const lead = useMay("lead");
   const cache = useQueryClient();
   const pumps = life.running.map((r) => r.pump);
   const every = way.every === null ? null : Math.round(way.every / 10) * 10;
   const keep = useMutation({
     mutationFn: () =>
-      api.keep(pumps, way.way, every, `${way.title}, ${way.say}: £${Math.round(way.per1000h)} per 1000 h`, who),
+      api.keep(pumps, way.way, every, `${way.title}, ${way.say}: £${Math.round(way.per1000h)} per 1000 h`),
     onSuccess: () => cache.invalidateQueries(),
   });
   if (pumps.length === 0) return null;
@@ -206,8 +206,8 @@ function SetIt({ life, way }: { life: LifeView; way: PolicyView }) {
       <button
         type="button"
         className={`press h-14 w-full text-lead ${sure ? "go" : "call"}`}
-        disabled={!who || keep.isPending}
-        title={who ? "" : "Say who you are first, top right"}
+        disabled={!lead.may || keep.isPending}
+        title={lead.why}
         onClick={() => keep.mutate()}
       >
         {label}

@@ -110,7 +110,7 @@ function Table({ table, name }: { table: string; name: string }) {
       </a>
       <BringTable
         label={name}
-        send={(csv, who, dryRun) => api.bringTable(table, csv, who, dryRun)}
+        send={(csv, dryRun) => api.bringTable(table, csv, dryRun)}
         changes={(r) => r.added + r.replaced > 0}
         say={(r) => `${r.added} new, ${r.replaced} over others, ${r.unchanged} as they are`}
       />

@@ -9,11 +9,11 @@ import { Failure } from "../../drawing/eventMarks";
 import { Choice } from "../../parts/Choice";
 import { Mark, type State } from "../../parts/Mark";
 import { inSentence, rounded } from "../../text/numbers";
-import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { typedNumber } from "../../text/typedNumber";
 import { band, BandBar } from "./BandBar";
 import { Limits } from "./Limits";
+import { useMay } from "../../parts/useMay";
 
 /** A material in a fluid: the rows, what was seen here, where they disagree, and the shop's own word. */
 export default function Pair() {
@@ -94,10 +94,10 @@ function Of({ pair: p }: { pair: PairView }) {
 }
 
 function Rows({ pair: p }: { pair: PairView }) {
-  const { who } = useSettings();
+  const lead = useMay("lead");
   const cache = useQueryClient();
   const end = useMutation({
-    mutationFn: (row: number) => api.endOwn("resistance", row, who),
+    mutationFn: (row: number) => api.endOwn("resistance", row),
     onSuccess: () => cache.invalidateQueries(),
   });
   return (
@@ -119,7 +119,7 @@ function Rows({ pair: p }: { pair: PairView }) {
                 <button
                   type="button"
                   className="press ml-auto px-3"
-                  disabled={!who || end.isPending}
+                  disabled={!lead.may || end.isPending}
                   onClick={() => r.ownRow !== null && end.mutate(r.ownRow)}
                 >
                   End it
@@ -146,7 +146,7 @@ function Rows({ pair: p }: { pair: PairView }) {
 
 /** A row of the shop's own, which counts before every shipped one of its band. */
 function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ages: boolean }) {
-  const { who } = useSettings();
+  const lead = useMay("lead");
   const cache = useQueryClient();
   const [typed, setTyped] = useState({
     from: String(row.fromPct),
@@ -165,19 +165,16 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
   const sound = Object.values(read).every((v) => v !== undefined) && read.from !== null && read.to !== null;
   const write = useMutation({
     mutationFn: () =>
-      api.writeOwn(
-        {
-          fluid: row.fluid,
-          material: row.material,
-          fromPct: read.from ?? 0,
-          toPct: read.to ?? 0,
-          fullC: read.full ?? null,
-          limitedC: read.limited ?? null,
-          effect: typed.effect,
-          note: typed.note,
-        },
-        who,
-      ),
+      api.writeOwn({
+        fluid: row.fluid,
+        material: row.material,
+        fromPct: read.from ?? 0,
+        toPct: read.to ?? 0,
+        fullC: read.full ?? null,
+        limitedC: read.limited ?? null,
+        effect: typed.effect,
+        note: typed.note,
+      }),
     onSuccess: () => cache.invalidateQueries(),
   });
   const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
@@ -224,8 +221,8 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
       {write.error instanceof Refused && write.error.faults.length > 0
         ? write.error.faults.map((f) => <Sentence key={f.message}>{f.message}</Sentence>)
         : write.error && <Sentence>{write.error.message}</Sentence>}
-      <button type="submit" className="press call mt-2.5" disabled={!who || !sound || write.isPending}>
-        {who ? "Write the row" : "Say who you are to write it"}
+      <button type="submit" className="press call mt-2.5" disabled={!lead.may || !sound || write.isPending}>
+        {lead.why || "Write the row"}
       </button>
     </form>
   );
@@ -332,7 +329,7 @@ const KINDS: Record<string, string> = {
 };
 
 function Find({ pair: p }: { pair: PairView }) {
-  const { who } = useSettings();
+  const work = useMay("work");
   const cache = useQueryClient();
   const [kind, setKind] = useState("hardness");
   const [typed, setTyped] = useState({ reading: "", pct: String(p.rows[0]?.toPct ?? 100), at: "", pump: "", note: "" });
@@ -349,7 +346,6 @@ function Find({ pair: p }: { pair: PairView }) {
         ...(measured && typeof read.reading === "number" ? { reading: read.reading } : {}),
         pump: typed.pump.trim().toUpperCase(),
         note: typed.note,
-        who,
       } as FindingRequest),
     onSuccess: async () => {
       setTyped({ ...typed, reading: "", note: "" });
@@ -407,9 +403,9 @@ function Find({ pair: p }: { pair: PairView }) {
       <button
         type="submit"
         className="press mt-2.5"
-        disabled={!who || find.isPending || unreadable !== undefined || typed.at === ""}
+        disabled={!work.may || find.isPending || unreadable !== undefined || typed.at === ""}
       >
-        {who ? "Write it down" : "Say who you are to write it down"}
+        {work.why || "Write it down"}
       </button>
     </form>
   );

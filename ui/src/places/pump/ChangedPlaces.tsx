@@ -2,8 +2,8 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, Refused } from "../../api/client";
 import { Choice } from "../../parts/Choice";
-import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
+import { useMay } from "../../parts/useMay";
 
 interface Props {
   tag: string;
@@ -14,12 +14,12 @@ interface Props {
 
 /** The unit was swapped with another: what stands in them goes along, with its age. */
 export function ChangedPlaces({ tag, unit, alike }: Props) {
-  const { who } = useSettings();
+  const work = useMay("work");
   const queries = useQueryClient();
   const [other, setOther] = useState("");
   const [because, setBecause] = useState("");
   const exchange = useMutation({
-    mutationFn: () => api.exchange(tag, other, because, who),
+    mutationFn: () => api.exchange(tag, other, because),
     onSuccess: (view) => {
       queries.setQueryData(["pump", tag], view);
       setOther("");
@@ -68,7 +68,7 @@ export function ChangedPlaces({ tag, unit, alike }: Props) {
       <button
         type="button"
         className="press call mt-2 w-full"
-        disabled={!who || !other || exchange.isPending || (unsuited.length > 0 && !because.trim())}
+        disabled={!work.may || !other || exchange.isPending || (unsuited.length > 0 && !because.trim())}
         onClick={() => exchange.mutate()}
       >
         They changed places

@@ -3,13 +3,13 @@ import { api, Refused } from "../../api/client";
 import { GaugeReader } from "../../parts/GaugeField";
 import { ReadingField } from "../../parts/ReadingField";
 import { rounded } from "../../text/numbers";
-import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
+import { useMay } from "../../parts/useMay";
 
 /** The hour counter read at the pump and taken in, as one line of the counters' table. */
 export function CounterReading({ tag }: { tag: string }) {
-  const { who } = useSettings();
+  const work = useMay("work");
   const queries = useQueryClient();
   const [typed, setTyped, clear] = useDraft(`counter.${tag}`);
   const reading = typed.replace(/\s*h$/, "").replace(",", ".").trim();
@@ -17,7 +17,6 @@ export function CounterReading({ tag }: { tag: string }) {
     mutationFn: () =>
       api.bringCounters(
         `tag,counter,at,reading\n${tag},hours,${new Date().toISOString().slice(0, 10)},${reading}\n`,
-        who,
         false,
       ),
     onSuccess: () => {
@@ -42,7 +41,7 @@ export function CounterReading({ tag }: { tag: string }) {
           unit="h"
           keeps="Take the counter in"
           keep={() => bring.mutate()}
-          busy={!who || bring.isPending}
+          busy={!work.may || bring.isPending}
           invalid={fault !== undefined}
         />
         <GaugeReader pump={tag} subject="counter" measure="hours" unit="h" onRead={(text) => setTyped(text)} />

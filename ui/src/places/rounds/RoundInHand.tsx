@@ -6,13 +6,13 @@ import { newKey } from "../../api/outbox";
 import { Refused } from "../../api/transport";
 import type { RoundView } from "../../api/types";
 import { NumberInput } from "../../parts/ReadingField";
-import { useSettings } from "../../parts/settings";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { limitWords } from "../../text/limits";
 import { rounded, unitWord } from "../../text/numbers";
 import { typedNumber } from "../../text/typedNumber";
 import { dueWord } from "./dueWord";
+import { useMay } from "../../parts/useMay";
 
 /** A round at the pump: what is made safe, what is done, what is asked, and done. */
 export default function RoundInHand() {
@@ -26,7 +26,7 @@ export default function RoundInHand() {
 }
 
 function InHand({ round: r }: { round: RoundView }) {
-  const { who } = useSettings();
+  const work = useMay("work");
   const go = useNavigate();
   const queries = useQueryClient();
   const [key] = useState(newKey);
@@ -36,7 +36,6 @@ function InHand({ round: r }: { round: RoundView }) {
     mutationFn: () =>
       api.roundDone(r.pump, r.round, {
         key,
-        who,
         note: typed.note ?? "",
         answers: r.checks
           .filter((c) => typed[c.id])
@@ -131,10 +130,10 @@ function InHand({ round: r }: { round: RoundView }) {
       <button
         type="button"
         className="press go mt-3 h-[58px] w-full px-4 text-title"
-        disabled={!who || done.isPending}
+        disabled={!work.may || done.isPending}
         onClick={() => done.mutate()}
       >
-        {who ? "Round done" : "Say who stands here first, top right"}
+        {work.why || "Round done"}
       </button>
     </main>
   );

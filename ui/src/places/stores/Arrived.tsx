@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { StoresView } from "../../api/types";
 import { Faults } from "../../parts/BringTable";
 import { Choice } from "../../parts/Choice";
-import { useSettings } from "../../parts/settings";
+import { useMay } from "../../parts/useMay";
 
 /** Name of a field, what stands over it, an example. */
 export type ArrivedField<K extends string> = readonly [K, string, string];
@@ -14,20 +14,20 @@ interface Props<K extends string> {
   of: string[];
   say: (kind: string) => string;
   fields: readonly ArrivedField<K>[];
-  receive: (kind: string, typed: Record<K, string>, who: string) => Promise<StoresView>;
+  receive: (kind: string, typed: Record<K, string>) => Promise<StoresView>;
   onDone: () => void;
 }
 
 /** Something that came in: which of the kinds it is, and what its label says. */
 export function Arrived<K extends string>({ label, all, of, say, fields, receive, onDone }: Props<K | "lot">) {
-  const { who } = useSettings();
+  const stock = useMay("stock");
   const cache = useQueryClient();
   const [kind, setKind] = useState("");
   const [typed, setTyped] = useState(
     () => Object.fromEntries(fields.map(([name]) => [name, ""])) as Record<K | "lot", string>,
   );
   const arrive = useMutation({
-    mutationFn: () => receive(kind, typed, who),
+    mutationFn: () => receive(kind, typed),
     onSuccess: (now) => {
       cache.setQueryData(["stores"], now);
       onDone();
@@ -54,7 +54,7 @@ export function Arrived<K extends string>({ label, all, of, say, fields, receive
             />
           </label>
         ))}
-        <button className="press go px-5" disabled={!who || !kind || !typed.lot || arrive.isPending}>
+        <button className="press go px-5" disabled={!stock.may || !kind || !typed.lot || arrive.isPending}>
           On the shelf
         </button>
       </div>

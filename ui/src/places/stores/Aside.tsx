@@ -34,7 +34,7 @@ export function Aside({ stores: s }: { stores: StoresView }) {
                   <button
                     type="button"
                     className="press mt-1.5 px-4"
-                    disabled={!shelf.who}
+                    disabled={!shelf.stock}
                     onClick={() => shelf.act.mutate({ act: "scrap", lot: o.lot, note: "over-age" })}
                   >
                     Scrapped
@@ -85,7 +85,7 @@ export function Aside({ stores: s }: { stores: StoresView }) {
               <button
                 type="button"
                 className="press px-3 text-body"
-                disabled={!shelf.who}
+                disabled={!shelf.take}
                 onClick={() => shelf.act.mutate({ act: "return", lot: o.lot, rebuild: o.rebuild })}
               >
                 Back on the shelf

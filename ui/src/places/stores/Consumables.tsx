@@ -100,14 +100,14 @@ function Lot({ lot: l, unit }: { lot: ConsumableLotView; unit: string }) {
           label={`What is left of ${l.id}, ${unit}`}
           from={l.amount}
           keep={`${unit} are left`}
-          may={Boolean(shelf.who)}
+          may={shelf.stock}
           onCount={(amount) => shelf.consumable.mutate({ act: "count", lot: l.id, amount })}
         />
         {over && (
           <button
             type="button"
             className="press px-3 text-body"
-            disabled={!shelf.who}
+            disabled={!shelf.stock}
             onClick={() => shelf.consumable.mutate({ act: "scrap", lot: l.id, note: "over its date" })}
           >
             Thrown away

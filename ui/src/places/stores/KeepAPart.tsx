@@ -4,12 +4,12 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { KeptCondition } from "../../api/types";
 import { Choice } from "../../parts/Choice";
-import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
+import { useMay } from "../../parts/useMay";
 
 /** Keeps a part that came out and looked sound: its hours go with it. */
 export function KeepAPart() {
-  const { who } = useSettings();
+  const take = useMay("take");
   const cache = useQueryClient();
   const [pump, setPump] = useState("");
   const [part, setPart] = useState("");
@@ -27,7 +27,6 @@ export function KeepAPart() {
         condition,
         serial,
         note,
-        who,
         ...(hours.trim() ? { hours: Number(hours.replace(",", ".")) } : {}),
       }),
     onSuccess: () => {
@@ -84,7 +83,7 @@ export function KeepAPart() {
       <button
         type="button"
         className="press call mt-2 w-full"
-        disabled={!who || !pump || !part || keep.isPending}
+        disabled={!take.may || !pump || !part || keep.isPending}
         onClick={() => keep.mutate()}
       >
         Keep it with its hours

@@ -74,7 +74,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
               key={r.id}
               type="button"
               className="press px-3 text-body"
-              disabled={!shelf.who}
+              disabled={!shelf.take}
               onClick={() => shelf.act.mutate({ act: "issue", lot: l.id, rebuild: r.id })}
             >
               Hand one out to {r.pump}
@@ -86,14 +86,14 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
           from={l.quantity}
           keep="That many are there"
           whole
-          may={Boolean(shelf.who)}
+          may={shelf.stock}
           onCount={(count) => shelf.act.mutate({ act: "count", lot: l.id, count })}
         />
         {over && l.quantity > 0 && (
           <button
             type="button"
             className="press px-3 text-body"
-            disabled={!shelf.who}
+            disabled={!shelf.stock}
             onClick={() => shelf.act.mutate({ act: "scrap", lot: l.id, note: "over-age" })}
           >
             Scrapped

@@ -8,7 +8,6 @@ import { PumpKind } from "../../drawing/PumpKind";
 import { ShelfStrip } from "../../drawing/ShelfStrip";
 import { Choice } from "../../parts/Choice";
 import { day, rounded } from "../../text/numbers";
-import { useSettings } from "../../parts/settings";
 import { Empty, Failed, Loading, Sentence } from "../../parts/States";
 import { Aside } from "./Aside";
 import { Consumables } from "./Consumables";
@@ -27,13 +26,12 @@ export default function Stores() {
 const LEVELS = ["0.8", "0.9", "0.95", "0.98", "0.99"];
 
 function Shelves({ stores }: { stores: StoresView }) {
-  const { who } = useSettings();
   const cache = useQueryClient();
   const [params, setParams] = useSearchParams();
   const lot = params.get("lot") ?? "";
   const [taking, setTaking] = useState(false);
   const level = useMutation({
-    mutationFn: (v: string) => api.serviceLevel(Number(v), who),
+    mutationFn: (v: string) => api.serviceLevel(Number(v)),
     onSuccess: (now) => cache.setQueryData(["stores"], now),
   });
   if (stores.shelves.length === 0 && stores.consumables.length === 0) {

@@ -27,12 +27,12 @@ export function TakeLotIn({ onDone }: { onDone: () => void }) {
       of={kinds.map((k) => k.key)}
       say={(v) => kinds.find((k) => k.key === v)?.say ?? v}
       fields={FIELDS}
-      receive={(kind, { lot, cured, place, ...typed }, who) => {
+      receive={(kind, { lot, cured, place, ...typed }) => {
         const [sheet = "", kit = "", material = "", hardware = ""] = kind.split("|");
         const count = typedNumber(typed.count);
         const price = typedNumber(typed.price);
         return api.receiveLot({
-          ...{ lot: lot.trim(), sheet, kit, material, hardware, cured, place, who },
+          ...{ lot: lot.trim(), sheet, kit, material, hardware, cured, place },
           ...(count == null ? {} : { count }),
           ...(price == null ? {} : { price }),
         });

@@ -20,11 +20,11 @@ export function TakePacksIn({ lines, onDone }: { lines: ConsumableLine[]; onDone
       of={lines.map((l) => l.consumable)}
       say={(v) => lines.find((l) => l.consumable === v)?.title ?? v}
       fields={FIELDS}
-      receive={(consumable, { lot, bestBefore, place, ...typed }, who) => {
+      receive={(consumable, { lot, bestBefore, place, ...typed }) => {
         const packs = typedNumber(typed.packs);
         const price = typedNumber(typed.price);
         return api.receiveConsumable({
-          ...{ lot: lot.trim(), consumable, bestBefore, place, who },
+          ...{ lot: lot.trim(), consumable, bestBefore, place },
           ...(packs == null ? {} : { packs }),
           ...(price == null ? {} : { price }),
         });

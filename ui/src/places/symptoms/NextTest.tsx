@@ -7,10 +7,10 @@ import type { AnswerView, SymptomsView, TestLine } from "../../api/types";
 import { BeforeAfter } from "../../drawing/BeforeAfter";
 import { countdown, Dial, useLeft } from "../../parts/Clock";
 import { percent, rounded } from "../../text/numbers";
-import { useSettings } from "../../parts/settings";
 import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import type { Put, Told } from "./told";
+import { useMay } from "../../parts/useMay";
 
 /** From this chance on a further test is hardly worth its minutes (shop rule). */
 const SURE = 0.9;
@@ -177,7 +177,7 @@ function Answer({ answer: a, press }: { answer: AnswerView; press: () => void })
 
 /** Opens the rebuild with what was told, the parts to reach already asked for. */
 function StripNow({ view, told, clear }: { view: SymptomsView; told: Told; clear: () => void }) {
-  const { who } = useSettings();
+  const work = useMay("work");
   const go = useNavigate();
   const queries = useQueryClient();
   const first = view.faults.find((f) => f.parts.length > 0);
@@ -187,7 +187,7 @@ function StripNow({ view, told, clear }: { view: SymptomsView; told: Told; clear
         .filter((s) => s.state === "seen")
         .map((s) => s.title.toLowerCase())
         .join(", ");
-      const opened = await api.open(view.tag, who, reason || "symptoms");
+      const opened = await api.open(view.tag, reason || "symptoms");
       const observations = (["seen", "not", "yes", "no"] as const).flatMap((kind) =>
         told[kind].map((id) => ({ kind, id })),
       );
@@ -195,7 +195,6 @@ function StripNow({ view, told, clear }: { view: SymptomsView; told: Told; clear
       return api.act(String(opened.id), {
         key: newKey(),
         seen: opened.seq,
-        who,
         act: { kind: "SYMPTOMS_TOLD", suspected: view.faults[0]?.id ?? "", observations },
       });
     },
@@ -214,8 +213,8 @@ function StripNow({ view, told, clear }: { view: SymptomsView; told: Told; clear
   });
   const hindrance = !view.hasSheet
     ? "Its construction has no sheet yet, so a strip cannot be planned."
-    : !who
-      ? "Say who stands here first, top right."
+    : work.why
+      ? work.why
       : "";
   return (
     <div className="sticky bottom-0 bg-card pt-2.5 pb-2">

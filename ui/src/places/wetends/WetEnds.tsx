@@ -5,7 +5,6 @@ import { api, Refused } from "../../api/client";
 import type { ChooserView, DutyForm } from "../../api/types";
 import { useBench } from "../../api/useBench";
 import { rounded } from "../../text/numbers";
-import { useSettings } from "../../parts/settings";
 import { Empty, Failed, Loading, Sentence } from "../../parts/States";
 import { fitKit } from "../../kits/fitKit";
 import { BLANK } from "./blankDuty";
@@ -13,6 +12,7 @@ import { Chooser } from "./Chooser";
 import { Kits } from "../../kits/Kits";
 import type { Beside } from "../../kits/Kits";
 import { useChoice } from "./useChoice";
+import { useMay } from "../../parts/useMay";
 
 /** Which wet end stands this pump's duty, or another that is tried on it. */
 export default function WetEnds() {
@@ -21,14 +21,14 @@ export default function WetEnds() {
 }
 
 function OfPump({ tag }: { tag: string }) {
-  const { who } = useSettings();
+  const lead = useMay("lead");
   const cache = useQueryClient();
   const [trial, setTrial] = useState<DutyForm | null>(null);
   const pump = useQuery({ queryKey: ["pump", tag], queryFn: () => api.pump(tag) });
   const question = { tag, ...(trial ? { duty: trial } : {}) };
   const choice = useChoice(question);
   const save = useMutation({
-    mutationFn: (duty: DutyForm) => api.changeDuty(tag, duty, who),
+    mutationFn: (duty: DutyForm) => api.changeDuty(tag, duty),
     onSuccess: async () => {
       setTrial(null);
       await Promise.all(["choice", "wet-ends", "pump", "floor"].map((k) => cache.invalidateQueries({ queryKey: [k] })));
@@ -77,10 +77,10 @@ function OfPump({ tag }: { tag: string }) {
             <button
               type="button"
               className="press call"
-              disabled={!who || save.isPending || choice.isError}
+              disabled={!lead.may || save.isPending || choice.isError}
               onClick={() => save.mutate(trial)}
             >
-              {who ? "Make it its duty" : "Say who you are to change it"}
+              {lead.why || "Make it its duty"}
             </button>
           </>
         )
@@ -98,8 +98,7 @@ function OfPump({ tag }: { tag: string }) {
 
 /** Kits of a pump that stands on the bench: while it is in Decide, one can be fitted from here. */
 function KitsForRebuild({ chooser, rebuild, beside }: { chooser: ChooserView; rebuild: number; beside: Beside }) {
-  const { who } = useSettings();
-  const link = useBench(String(rebuild), who);
+  const link = useBench(String(rebuild));
   const now = link.view?.inHand;
   if (now?.stage !== "DECIDE") return <Kits chooser={chooser} beside={beside} />;
   return (

@@ -1,15 +1,15 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api } from "../../../api/client";
 import type { BenchView, OutView } from "../../../api/types";
-import { useSettings } from "../../../parts/settings";
 import { Sentence } from "../../../parts/States";
+import { useMay } from "../../../parts/useMay";
 
 /** Pieces that came to this bench and do not go in: they go back, or are missed on the shelf. */
 export function OutHere({ view, out }: { view: BenchView; out: OutView[] }) {
-  const { who } = useSettings();
+  const take = useMay("take");
   const queries = useQueryClient();
   const back = useMutation({
-    mutationFn: (lot: string) => api.shelfAct("return", { lot, rebuild: view.id, who }),
+    mutationFn: (lot: string) => api.shelfAct("return", { lot, rebuild: view.id }),
     onSuccess: (stores) => {
       queries.setQueryData(["stores"], stores);
       return Promise.all([
@@ -30,7 +30,7 @@ export function OutHere({ view, out }: { view: BenchView; out: OutView[] }) {
           <button
             type="button"
             className="press call px-3"
-            disabled={!who || back.isPending}
+            disabled={!take.may || back.isPending}
             onClick={() => back.mutate(o.lot)}
           >
             Back to {o.place || "the shelf"}

@@ -4,12 +4,12 @@ import type { Rail, StepView } from "../../../api/types";
 import { useBench } from "../../../api/useBench";
 import { useDrawing } from "../../../api/useDrawing";
 import { useLowScreen } from "../../../parts/useLowScreen";
-import { useSettings } from "../../../parts/settings";
 import { Failed, Loading } from "../../../parts/States";
 import { Banners } from "./Banners";
 import { Closed, HandBack } from "../handback/HandBack";
 import { Decide } from "../decide/Decide";
 import { JobHead } from "./JobHead";
+import { SignHere } from "./SignHere";
 import { MakeSafe } from "../makesafe/MakeSafe";
 import { Rails } from "../../../drawing/Rails";
 import { Resting } from "./Rest";
@@ -24,8 +24,7 @@ const Prove = lazy(() => import("../prove/Prove"));
 /** The rebuild in hand. */
 export default function Bench() {
   const { id = "" } = useParams();
-  const { who } = useSettings();
-  const link = useBench(id, who);
+  const link = useBench(id);
   const rails = useDrawing(link.view);
   if (!link.view) {
     return link.failure ? <Failed error={link.failure} what="this rebuild" /> : <Loading what="the rebuild" />;
@@ -39,6 +38,7 @@ export default function Bench() {
       ) : (
         <StageInHand view={link.view} link={link} rails={rails} />
       )}
+      {link.signing && <SignHere signing={link.signing} link={link} />}
     </main>
   );
 }

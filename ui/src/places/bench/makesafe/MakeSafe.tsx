@@ -1,4 +1,5 @@
 import { ReadingField } from "../../../parts/ReadingField";
+import { useStanding } from "../../../api/session";
 import type { Gate } from "../../../api/types";
 import { EnergyLines, GATE_ROW } from "../../../drawing/EnergyLines";
 import { rounded, unitWord } from "../../../text/numbers";
@@ -9,6 +10,7 @@ import { useDraft } from "../../../parts/useDraft";
 import type { InStage, Now, StageProps } from "../frame/stage";
 import { faultAt } from "../frame/faultAt";
 import { Foot } from "../frame/Foot";
+import { worksNot } from "../frame/worksNot";
 
 const COUNTS = ["No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"];
 
@@ -70,6 +72,7 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
 
 function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean } & StageProps) {
   const [typed, setTyped, clear] = useDraft(`${view.id}.gate.${g.id}`);
+  const licensed = useStanding().session?.licensedElectrical ?? false;
   const fault = !g.answered && (current || typed) ? faultAt(link.faults, "value", "gauge") : undefined;
   // Rows are as high as the lines of the drawing are apart: what is wrong takes the place of the words.
   const columns = fault ? "grid-cols-[minmax(0,1fr)_164px]" : "grid-cols-[minmax(150px,1fr)_236px]";
@@ -124,9 +127,18 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
           type="button"
           className="press call min-h-[60px] w-full text-body leading-[18px]"
           disabled={link.busy}
-          onClick={() => void link.act({ kind: "PROVED_SAFE", hazard: g.id })}
+          onClick={() =>
+            g.electrical && !licensed
+              ? link.sign({
+                  act: { kind: "PROVED_SAFE", hazard: g.id },
+                  what: [g.title, g.act, g.ask],
+                  mayNot: (p) => worksNot(p) || (p.licensedElectrical ? "" : "not licensed"),
+                })
+              : void link.act({ kind: "PROVED_SAFE", hazard: g.id })
+          }
         >
           {g.ask}
+          {g.electrical && !licensed && <span className="block text-small">somebody licensed signs</span>}
         </button>
       )}
     </li>

@@ -7,6 +7,7 @@ import { limitWords } from "../../../text/limits";
 import { rounded, unitWord } from "../../../text/numbers";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
+import { worksNot } from "../frame/worksNot";
 import { faultAt } from "../frame/faultAt";
 
 /** One question of the step: a confirmation to press, or a number to read. */
@@ -45,10 +46,18 @@ export function Check({
         <button
           type="button"
           className="press call"
-          disabled={link.busy || who === c.by}
-          onClick={() => void link.act({ kind: "SECONDED", step, check: c.id })}
+          disabled={link.busy}
+          onClick={() =>
+            who === c.by
+              ? link.sign({
+                  act: { kind: "SECONDED", step, check: c.id },
+                  what: [c.ask, said],
+                  mayNot: (p) => (p.initials === c.by ? "answered it" : worksNot(p)),
+                })
+              : void link.act({ kind: "SECONDED", step, check: c.id })
+          }
         >
-          {who === c.by ? `${said}. Another person looks as well` : `${said}. I looked as well`}
+          {who === c.by ? `${said}. A second person signs` : `${said}. I looked as well`}
         </button>
       ) : c.answered ? (
         <span className="text-body text-muted">

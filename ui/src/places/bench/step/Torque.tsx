@@ -1,8 +1,7 @@
 import { counted } from "../../../text/counted";
 import { NumberInput } from "../../../parts/ReadingField";
 import { useState, type ReactNode } from "react";
-import { useQuery } from "@tanstack/react-query";
-import { api } from "../../../api/client";
+import { useStanding } from "../../../api/session";
 import type { StepView, TorqueView } from "../../../api/types";
 import { BoltPattern } from "../../../drawing/BoltPattern";
 import { DrawDown } from "../../../drawing/DrawDown";
@@ -16,6 +15,7 @@ import { useDraft } from "../../../parts/useDraft";
 import { Adapter } from "./Adapter";
 import type { StageProps } from "../frame/stage";
 import { faultAt } from "../frame/faultAt";
+import { worksNot } from "../frame/worksNot";
 
 type Props = { step: StepView; torque: TorqueView } & StageProps;
 
@@ -231,11 +231,18 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
 function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; step: string } & StageProps) {
   const [open, setOpen] = useState(false);
   const [reason, setReason, clear] = useDraft(`${view.id}.${step}.accept.${bolt}`);
-  const people = useQuery({ queryKey: ["people"], queryFn: api.people });
-  const lead = people.data?.find((p) => p.role === "lead")?.initials;
+  const { session } = useStanding();
+  const lead = session?.role === "lead" ? session.initials : "";
   const fault = faultAt(link.faults, "because");
   const accept = async () => {
-    if (await link.act({ kind: "TORQUE_ACCEPTED", step, fastener: bolt, because: reason }, lead)) clear();
+    const act = { kind: "TORQUE_ACCEPTED", step, fastener: bolt, because: reason } as const;
+    if (!lead) {
+      link.sign({
+        act,
+        what: [say, reason].filter(Boolean),
+        mayNot: (p) => worksNot(p) || (p.role === "lead" ? "" : "a lead accepts"),
+      });
+    } else if (await link.act(act)) clear();
   };
   return (
     <div className="pt-1.5">
@@ -265,10 +272,10 @@ function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; st
           <button
             type="button"
             className="press mt-2 w-full"
-            disabled={!lead || link.busy}
+            disabled={link.busy || !reason.trim()}
             onClick={() => void accept()}
           >
-            Accepted by {lead ?? "a lead"}
+            {lead ? `Accepted by ${lead}` : "A lead signs"}
           </button>
         </div>
       )}

@@ -122,28 +122,28 @@ class FamiliesJourneyTest extends AtTheMill {
 
   @Test
   void aShopWritesItsOwnSheetAndAWrongOneIsToldLineByLine() {
-    BenchPage sb = new BenchPage(shop.device("SB"));
-    Page page = sb.page();
+    BenchPage ma = new BenchPage(shop.device("MA"));
+    Page page = ma.page();
     page.navigate("/library");
     page.getByText("Levitated tank-bottom mixer").click();
     page.getByText("Renew everything").waitFor();
     Shop.picture(page, "library-sheet");
-    sb.button("Duplicate").click();
-    sb.sees("0:34");
+    ma.button("Duplicate").click();
+    ma.sees("0:34");
     Locator text = page.locator(".cm-content");
     text.getByText("renew: one-time").click();
     page.keyboard().press("End");
     page.keyboard().type("s");
-    sb.sees("2 things wrong");
-    sb.sees("\"one-times\" is not one of one-time, inspect, keep");
-    assertThat(sb.main("Keep as revision")).isDisabled();
+    ma.sees("2 things wrong");
+    ma.sees("\"one-times\" is not one of one-time, inspect, keep");
+    assertThat(ma.main("Keep as revision")).isDisabled();
     page.reload();
-    sb.sees("2 things wrong");
+    ma.sees("2 things wrong");
     page.locator(".cm-content").getByText("renew: one-times").click();
     page.keyboard().press("End");
     page.keyboard().press("Backspace");
-    assertThat(sb.main("Keep as revision 1")).isEnabled();
-    sb.press("Keep as revision 1");
+    assertThat(ma.main("Keep as revision 1")).isEnabled();
+    ma.press("Keep as revision 1");
     page.waitForURL("**/library/mixer-levitated-3-own");
     page.navigate("/library");
     assertThat(page.getByText(Pattern.compile("mixer-levitated-3-own"))).isVisible();

@@ -35,7 +35,7 @@ class HistoryJourneyTest extends AtItsOwnMill {
 
   @Test
   void thePastComesInFromTheShopsOwnTableAndTellsWhatItCouldNotBefore() {
-    Page page = shop.device("RT");
+    Page page = shop.device("MA");
     page.navigate("/life?pump=EFF-07");
     assertThat(page.locator("h1")).containsText("Not enough runs to tell");
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Past runs in and out"))

@@ -22,7 +22,7 @@ class KilledServerJourneyTest extends AtTheMill {
   }
 
   private static String note(UUID key, long seen, String text) {
-    return "{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\", \"act\": {\"kind\": \"NOTED\", \"text\": \"%s\"}}"
+    return "{\"key\": \"%s\", \"seen\": %d, \"act\": {\"kind\": \"NOTED\", \"text\": \"%s\"}}"
         .formatted(key, seen, text);
   }
 

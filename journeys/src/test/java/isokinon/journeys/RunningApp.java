@@ -1,5 +1,7 @@
 package isokinon.journeys;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import isokinon.server.ApiClient;
 import java.io.File;
 import java.io.IOException;
@@ -16,6 +18,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -32,6 +36,7 @@ final class RunningApp implements AutoCloseable {
   private final boolean demo;
   private final Path data;
   private final int port;
+  private final ApiClient api;
   private Process process;
 
   private static RunningApp shared;
@@ -46,6 +51,7 @@ final class RunningApp implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+    api = new ApiClient(address());
     start();
   }
 
@@ -74,7 +80,24 @@ final class RunningApp implements AutoCloseable {
 
   /** Asks it as a program would, to bring a job quickly to the stage that is looked at. */
   ApiClient api() {
-    return new ApiClient(address());
+    return api;
+  }
+
+  /** What it printed for the first lead. */
+  String startCode() {
+    try {
+      Matcher code =
+          Pattern.compile("start code for the first one is (\\d{6})")
+              .matcher(Files.readString(log()));
+      assertThat(code.find()).isTrue();
+      return code.group(1);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private Path log() {
+    return Path.of("target/app-" + port + ".log");
   }
 
   /** How a second one on the same folder ends: its exit code, and the lines it says. */
@@ -100,7 +123,7 @@ final class RunningApp implements AutoCloseable {
       process =
           new ProcessBuilder(command(port))
               .redirectErrorStream(true)
-              .redirectOutput(new File("target/app-" + port + ".log"))
+              .redirectOutput(log().toFile())
               .start();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -128,7 +151,9 @@ final class RunningApp implements AutoCloseable {
         throw new AssertionError("the application ended; see journeys/target/app-" + port + ".log");
       }
       try {
-        if (get(demo ? "/api/v1/pumps/EFF-08" : "/api/v1/floor").statusCode() == 200) {
+        // the PINs of the mill are shown once everything of it is in
+        HttpResponse<String> session = send(HttpRequest.newBuilder(at("/api/v1/session")).GET());
+        if (session.statusCode() == 200 && (!demo || session.body().contains("\"SB\""))) {
           return;
         }
         Thread.sleep(200);
@@ -164,14 +189,23 @@ final class RunningApp implements AutoCloseable {
   }
 
   HttpResponse<String> get(String path) {
-    return send(HttpRequest.newBuilder(URI.create(address() + path)).GET());
+    return send(HttpRequest.newBuilder(at(path)).header("cookie", technician()).GET());
   }
 
   HttpResponse<String> post(String path, String json) {
     return send(
-        HttpRequest.newBuilder(URI.create(address() + path))
+        HttpRequest.newBuilder(at(path))
+            .header("cookie", technician())
             .header("content-type", "application/json")
             .POST(HttpRequest.BodyPublishers.ofString(json)));
+  }
+
+  private URI at(String path) {
+    return URI.create(address() + path);
+  }
+
+  private String technician() {
+    return api.as("RT").cookie();
   }
 
   private HttpResponse<String> send(HttpRequest.Builder request) {

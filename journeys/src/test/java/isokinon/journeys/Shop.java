@@ -12,7 +12,9 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.RequestOptions;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import isokinon.server.ApiClient;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,7 +64,7 @@ final class Shop implements AutoCloseable {
                         "--disable-sync")));
   }
 
-  /** A tablet at the bench, with someone's initials chosen; it asks nobody but the application. */
+  /** A tablet at the bench with somebody signed in; it asks nobody but the application. */
   Page device(String who) {
     return device(who, 1280, 800);
   }
@@ -75,10 +77,15 @@ final class Shop implements AutoCloseable {
                 .setViewportSize(width, height)
                 .setReducedMotion(ReducedMotion.REDUCE));
     devices.add(context);
-    context.addInitScript(
-        "if (!localStorage.getItem('isokinon.who')) localStorage.setItem('isokinon.who', '"
-            + who
-            + "')");
+    if (!who.isEmpty()) {
+      context
+          .request()
+          .post(
+              address + "/api/v1/session",
+              RequestOptions.create()
+                  .setData(
+                      Map.of("initials", who, "pin", ApiClient.pin(who), "device", "bench 2")));
+    }
     Page page = context.newPage();
     page.onRequest(
         r -> assertThat(r.url()).as("no request leaves the machine").startsWith(address));

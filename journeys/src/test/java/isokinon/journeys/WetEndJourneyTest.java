@@ -115,7 +115,7 @@ class WetEndJourneyTest extends AtTheMill {
 
   @Test
   void whatWasSeenHereBecomesTheShopsOwnWord() {
-    BenchPage rt = new BenchPage(shop.device("RT"));
+    BenchPage rt = new BenchPage(shop.device("MA"));
     Page page = rt.page();
     page.navigate("/library/materials");
     page.getByPlaceholder("Name, formula or another word for it").fill("naocl");

@@ -145,7 +145,8 @@ class WholeRebuildJourneyTest extends AtTheMill {
     rt.sees("Bolt 1 is 0.4 N·m over");
     rt.button("Lead accepts it").click();
     page.getByLabel("Why bolt 1 is accepted").fill("cap flush, washer seated");
-    rt.press("Accepted by MA");
+    rt.press("A lead signs");
+    rt.signs("MA");
     assertThat(page.getByText("Bolt 1 is 0.4 N·m over")).isHidden();
     rt.readsTheRest("15");
     rt.done("Done, next step");

@@ -15,12 +15,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
- * Someone at a desk: asks the server over HTTP as any program would. The journeys use it too, to
- * bring a job quickly to the stage they look at.
+ * Someone at a desk: asks the server over HTTP as any program would, signed in as the lead of the
+ * mill where nothing else is said. The journeys use it too, to bring a job quickly to the stage
+ * they look at.
  */
 public class ApiClient {
 
@@ -40,12 +42,43 @@ public class ApiClient {
 
   private static final ObjectMapper JSON = new ObjectMapper();
 
-  private final HttpClient client = HttpClient.newHttpClient();
+  /** The people of the demo mill and the PINs that its sign-in page shows. */
+  private static final Map<String, String> PINS =
+      Map.of("RT", "1704", "KO", "2916", "MA", "3805", "SB", "4627", "WD", "5917");
+
+  private static final String LEAD = "MA";
+  private static final int NOT_SIGNED_IN = 401;
+
+  private final HttpClient client;
   private final String address;
+  private final String who;
+  private final Map<String, String> cookies;
 
   /** A client of the server at {@code address}, without a slash at its end. */
   public ApiClient(String address) {
+    this(HttpClient.newHttpClient(), address, LEAD, new ConcurrentHashMap<>());
+  }
+
+  private ApiClient(HttpClient client, String address, String who, Map<String, String> cookies) {
+    this.client = client;
     this.address = address;
+    this.who = who;
+    this.cookies = cookies;
+  }
+
+  /** The same desk with somebody else at it. */
+  public ApiClient as(String initials) {
+    return new ApiClient(client, address, initials, cookies);
+  }
+
+  /** The same desk with nobody signed in. */
+  public ApiClient asNobody() {
+    return as("");
+  }
+
+  /** The PIN of somebody at the mill. */
+  public static String pin(String initials) {
+    return PINS.get(initials);
   }
 
   /** Asks for what is at {@code path}. */
@@ -81,6 +114,19 @@ public class ApiClient {
         path);
   }
 
+  /** Asks in any way, with text of a kind where the way takes a body. */
+  public Reply asks(String method, String path, String text, String kind) {
+    return send(
+        HttpRequest.newBuilder()
+            .header("content-type", kind)
+            .method(
+                method,
+                method.equals("GET")
+                    ? HttpRequest.BodyPublishers.noBody()
+                    : HttpRequest.BodyPublishers.ofString(text)),
+        path);
+  }
+
   /** Sends bytes of a kind. */
   public Reply post(String path, byte[] bytes, String kind) {
     return send(
@@ -91,11 +137,13 @@ public class ApiClient {
   }
 
   private Reply send(HttpRequest.Builder request, String path) {
+    request.uri(URI.create(address + path));
     try {
-      HttpResponse<byte[]> response =
-          client.send(
-              request.uri(URI.create(address + path)).build(),
-              HttpResponse.BodyHandlers.ofByteArray());
+      HttpResponse<byte[]> response = signedIn(request);
+      if (response.statusCode() == NOT_SIGNED_IN && !who.isEmpty()) {
+        cookies.remove(who);
+        response = signedIn(request);
+      }
       String kind = response.headers().firstValue("content-type").orElse("");
       JsonNode body = kind.contains("json") ? JSON.readTree(response.body()) : JSON.nullNode();
       return new Reply(response.statusCode(), kind, body, response.body());
@@ -107,10 +155,46 @@ public class ApiClient {
     }
   }
 
+  private HttpResponse<byte[]> signedIn(HttpRequest.Builder request)
+      throws IOException, InterruptedException {
+    if (!who.isEmpty()) {
+      request.setHeader("cookie", cookie());
+    }
+    return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+  }
+
+  /** What the device of this person holds, for what is asked without this client. */
+  public String cookie() {
+    return cookies.computeIfAbsent(who, this::cookie);
+  }
+
+  private String cookie(String initials) {
+    HttpRequest signIn =
+        HttpRequest.newBuilder(URI.create(address + "/api/v1/session"))
+            .header("content-type", "application/json")
+            .POST(
+                HttpRequest.BodyPublishers.ofString(
+                    "{\"initials\": \"%s\", \"pin\": \"%s\", \"device\": \"desk\"}"
+                        .formatted(initials, pin(initials))))
+            .build();
+    try {
+      HttpResponse<String> answer = client.send(signIn, HttpResponse.BodyHandlers.ofString());
+      return answer
+          .headers()
+          .firstValue("set-cookie")
+          .map(c -> c.replaceFirst(";.*", ""))
+          .orElseThrow(() -> new AssertionError(answer.body()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   /** Brings a pump to the bench. */
   public Job job(String tag) {
-    Reply opened =
-        post("/api/v1/pumps/" + tag + "/rebuilds", "{\"who\": \"RT\", \"reason\": \"due\"}");
+    Reply opened = as("RT").post("/api/v1/pumps/" + tag + "/rebuilds", "{\"reason\": \"due\"}");
     if (opened.status() != 200) {
       throw new AssertionError(opened);
     }
@@ -203,20 +287,19 @@ public class ApiClient {
 
     /**
      * Tries an act, given as its fields; takes over the state it leads to. {@code seen} and {@code
-     * who} among them are those of the request.
+     * signer} among them are those of the request, {@code who} is who is signed in, else RT.
      */
     public Reply tries(String kind, Map<String, ?> fields) {
       ObjectNode act = JSON.valueToTree(fields);
       ObjectNode request = JSON.createObjectNode();
-      request
-          .put("key", UUID.randomUUID().toString())
-          .put("seen", view.path("seq").asLong())
-          .put("who", "RT");
-      for (String field : List.of("seen", "who")) {
+      request.put("key", UUID.randomUUID().toString()).put("seen", view.path("seq").asLong());
+      for (String field : List.of("seen", "signer")) {
         Optional.ofNullable(act.remove(field)).ifPresent(v -> request.set(field, v));
       }
+      JsonNode by = act.remove("who");
       request.set("act", act.put("kind", kind));
-      Reply reply = post("/api/v1/rebuilds/" + id + "/acts", request.toString());
+      ApiClient hand = as(by == null ? "RT" : by.asText());
+      Reply reply = hand.post("/api/v1/rebuilds/" + id + "/acts", request.toString());
       if (reply.status() == 200) {
         view = lifted(reply.body());
         lastBytes = reply.bytes().length;
@@ -256,6 +339,8 @@ public class ApiClient {
           does(
               "PROVED_SAFE",
               Map.of(
+                  "who",
+                  gate.path("electrical").asBoolean() ? "KO" : "RT",
                   "hazard",
                   subject,
                   "reading",

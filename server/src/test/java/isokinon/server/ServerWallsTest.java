@@ -53,7 +53,7 @@ class ServerWallsTest {
           .whereLayer("work")
           .mayOnlyBeAccessedByLayers("http", "papers", "demo")
           .whereLayer("access")
-          .mayOnlyBeAccessedByLayers("http", "work")
+          .mayOnlyBeAccessedByLayers("http", "work", "demo")
           .whereLayer("gauge")
           .mayOnlyBeAccessedByLayers("http", "work")
           .whereLayer("db")

@@ -27,7 +27,7 @@ final class Bench {
     HttpResponse<String> noted =
         shop.post(
             "/api/v1/rebuilds/" + rebuild + "/acts",
-            ("{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\","
+            ("{\"key\": \"%s\", \"seen\": %d,"
                     + " \"act\": {\"kind\": \"NOTED\", \"text\": \"%s\"}}")
                 .formatted(UUID.randomUUID(), seen, word));
     JsonNode now = Shop.JSON.readTree(noted.body());
@@ -42,9 +42,7 @@ final class Bench {
             ? open.asLong()
             : Shop.JSON
                 .readTree(
-                    shop.post(
-                            "/api/v1/pumps/" + pump + "/rebuilds",
-                            "{\"who\": \"RT\", \"reason\": \"campaign\"}")
+                    shop.post("/api/v1/pumps/" + pump + "/rebuilds", "{\"reason\": \"campaign\"}")
                         .body())
                 .path("id")
                 .asLong();

@@ -43,7 +43,7 @@ final class Races {
   }
 
   private static String row(String day) {
-    return ("{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
+    return ("{\"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
             + "EFF-05,CSM,%s,%s28,50,sound\\n\"}")
         .formatted(day, day.substring(0, 8));
   }
@@ -56,8 +56,7 @@ final class Races {
                     shop.post(
                         "/api/v1/stores/kept",
                         "{\"pump\": \"EFF-02\", \"part\": \"fluid-cap-a\", \"condition\": \"sound\","
-                            + " \"hours\": 10, \"serial\": \"\", \"note\": \"\", \"place\": \"B1\","
-                            + " \"who\": \"RT\"}"));
+                            + " \"hours\": 10, \"serial\": \"\", \"note\": \"\", \"place\": \"B1\"}"));
     Set<String> ids = new HashSet<>();
     long done = all.stream().filter(r -> r.statusCode() < 300).peek(r -> ids.add(r.body())).count();
     return fives(all, "kept") + (ids.size() == done ? "" : "two kept parts of one tag; ");
@@ -74,8 +73,7 @@ final class Races {
                             + round
                             + "\", \"sheet\": \"aodd-bolted-plastic-25\", \"kit\": \"wet-kit\","
                             + " \"material\": \"CSM\", \"hardware\": \"full-stroke\", \"cured\":"
-                            + " \"2026-10\", \"count\": 1, \"price\": 148, \"place\": \"B4\","
-                            + " \"who\": \"RT\"}"));
+                            + " \"2026-10\", \"count\": 1, \"price\": 148, \"place\": \"B4\"}"));
     JsonNode stores = shop.read("/api/v1/stores");
     int there = Words.count(stores.toString(), "\"L-9" + round + "\"");
     long done = all.stream().filter(r -> r.statusCode() < 300).count();
@@ -86,7 +84,7 @@ final class Races {
 
   /** Jobs pinned at once where they stand, each its own: whoever was told yes finds it pinned. */
   private static String pins(Shop shop) throws Exception {
-    shop.post("/api/v1/diary/plan?who=RT", "{}");
+    shop.post("/api/v1/diary/plan", "{}");
     List<JsonNode> jobs = new ArrayList<>();
     shop.read("/api/v1/diary").path("entries").forEach(jobs::add);
     if (jobs.isEmpty()) {
@@ -99,7 +97,7 @@ final class Races {
                   JsonNode job = jobs.get(i % jobs.size());
                   return shop.post(
                       "/api/v1/diary/pin",
-                      "{\"pump\": \"%s\", \"day\": %d, \"minute\": %d, \"who\": \"RT\"}"
+                      "{\"pump\": \"%s\", \"day\": %d, \"minute\": %d}"
                           .formatted(
                               job.path("pump").asText(),
                               job.path("day").asInt(),

@@ -34,7 +34,7 @@ final class Words {
         "/api/v1/stores/lots",
         ("{\"lot\": \"L-%d%05d\", \"sheet\": \"aodd-bolted-plastic-25\", \"kit\": \"wet-kit\","
                 + " \"material\": \"CSM\", \"hardware\": \"full-stroke\", \"cured\": \"2026-10\","
-                + " \"count\": 3, \"price\": 148, \"place\": \"%s\", \"who\": \"RT\"}")
+                + " \"count\": 3, \"price\": 148, \"place\": \"%s\"}")
             .formatted(
                 ThreadLocalRandom.current().nextInt(10, 9_999), LOTS.incrementAndGet(), word));
   }
@@ -45,8 +45,7 @@ final class Words {
     return shop.post(
         "/api/v1/stores/kept",
         ("{\"pump\": \"EFF-02\", \"part\": \"fluid-cap-a\", \"condition\": \"sound\","
-                + " \"hours\": 10, \"serial\": \"\", \"note\": \"%s\", \"place\": \"B1\","
-                + " \"who\": \"RT\"}")
+                + " \"hours\": 10, \"serial\": \"\", \"note\": \"%s\", \"place\": \"B1\"}")
             .formatted(word));
   }
 
@@ -56,7 +55,7 @@ final class Words {
     String day = "%d-%02d-%02d".formatted(1900 + n / 336 % 90, 1 + n / 28 % 12, 1 + n % 28);
     return shop.post(
         "/api/v1/history/import",
-        ("{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome,note\\n"
+        ("{\"csv\": \"tag,material,fitted_on,ended_on,hours,outcome,note\\n"
                 + "EFF-05,CSM,%s,%s,1,sound,%s\\n\"}")
             .formatted(day, day, word));
   }
@@ -65,7 +64,7 @@ final class Words {
   static int pin(Shop shop, Ledger ledger) throws IOException, InterruptedException {
     JsonNode entries = shop.read("/api/v1/diary").path("entries");
     if (entries.isEmpty()) {
-      return shop.post("/api/v1/diary/plan?who=RT", "{}").statusCode();
+      return shop.post("/api/v1/diary/plan", "{}").statusCode();
     }
     JsonNode job = entries.get(ThreadLocalRandom.current().nextInt(entries.size()));
     String pump = job.path("pump").asText();
@@ -76,8 +75,8 @@ final class Words {
         shop.post(
             "/api/v1/diary/pin",
             letGo
-                ? "{\"pump\": \"%s\", \"who\": \"RT\"}".formatted(pump)
-                : "{\"pump\": \"%s\", \"day\": %d, \"minute\": %d, \"who\": \"RT\"}"
+                ? "{\"pump\": \"%s\"}".formatted(pump)
+                : "{\"pump\": \"%s\", \"day\": %d, \"minute\": %d}"
                     .formatted(pump, job.path("day").asInt(), job.path("from").asInt()));
     String place = job.path("day").asText() + " " + job.path("from").asText();
     if (told.statusCode() == 200) {

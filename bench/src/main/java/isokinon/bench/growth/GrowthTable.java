@@ -145,7 +145,7 @@ public final class GrowthTable {
   }
 
   private void plan() throws Exception {
-    Asked plan = () -> shop.post("/api/v1/diary/plan?who=RT", "{}");
+    Asked plan = () -> shop.post("/api/v1/diary/plan", "{}");
     plan.ask();
     measure("diary planned anew", 3, () -> {}, plan);
     JsonNode diary = shop.read("/api/v1/diary");
@@ -163,8 +163,7 @@ public final class GrowthTable {
     turn++;
     write(
         "/api/v1/life/mode",
-        ("{\"role\": \"diaphragm\", \"material\": \"CSM\", \"duty\": \"%s\", \"shape\": 2.%02d,"
-                + " \"who\": \"RT\"}")
+        ("{\"role\": \"diaphragm\", \"material\": \"CSM\", \"duty\": \"%s\", \"shape\": 2.%02d}")
             .formatted(duty, turn));
   }
 
@@ -172,7 +171,7 @@ public final class GrowthTable {
     turn++;
     write(
         "/api/v1/history/import",
-        ("{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
+        ("{\"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
                 + "L-%d,CSM,1999-03-01,1999-09-01,1234,failed\\n\"}")
             .formatted(turn));
   }
@@ -186,7 +185,7 @@ public final class GrowthTable {
 
   private void open() throws IOException, InterruptedException {
     HttpResponse<String> opened =
-        shop.post("/api/v1/pumps/EFF-05/rebuilds", "{\"who\": \"RT\", \"reason\": \"load\"}");
+        shop.post("/api/v1/pumps/EFF-05/rebuilds", "{\"reason\": \"load\"}");
     rebuild = Shop.JSON.readTree(opened.body()).path("id").asLong();
     if (rebuild == 0) {
       throw new IllegalStateException("a rebuild: " + start(opened.body()));
@@ -197,7 +196,7 @@ public final class GrowthTable {
     HttpResponse<String> noted =
         shop.post(
             "/api/v1/rebuilds/" + rebuild + "/acts",
-            ("{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\","
+            ("{\"key\": \"%s\", \"seen\": %d,"
                     + " \"act\": {\"kind\": \"NOTED\", \"text\": \"seen\"}}")
                 .formatted(UUID.randomUUID(), seen));
     seen = Shop.JSON.readTree(noted.body()).path("seq").asLong();

@@ -19,6 +19,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** The demo mill as a process of its own, on a folder and a port of its own. */
@@ -30,6 +32,8 @@ public final class Shop implements AutoCloseable {
   private static final String FOLDER = "isokinon-bench";
   private static final List<String> COMPILED_ONCE =
       List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+  private static final int OK = 200;
+  private static final int NOT_SIGNED_IN = 401;
   private static final Duration PATIENCE = Duration.ofSeconds(180);
 
   private final HttpClient client = HttpClient.newHttpClient();
@@ -39,6 +43,7 @@ public final class Shop implements AutoCloseable {
   private final List<String> options;
   private final boolean demo;
   private Process process;
+  private volatile String cookie = "";
 
   /** The mill, in a folder of its own; compiled once, since it does not live long. */
   public Shop() throws IOException {
@@ -107,7 +112,11 @@ public final class Shop implements AutoCloseable {
             "it ended with " + process.exitValue() + "; see " + data + ".log");
       }
       try {
-        if (get(demo ? "/api/v1/pumps/EFF-08" : "/api/v1/floor").statusCode() == 200) {
+        // the PINs of the mill are shown once everything of it is in
+        HttpResponse<String> session =
+            client.send(
+                HttpRequest.newBuilder(at("/api/v1/session")).build(), BodyHandlers.ofString());
+        if (session.statusCode() == 200 && (!demo || session.body().contains("\"SB\""))) {
           return (System.nanoTime() - before) / 1e9;
         }
       } catch (IOException e) {
@@ -157,7 +166,7 @@ public final class Shop implements AutoCloseable {
   }
 
   public HttpResponse<String> get(String path) throws IOException, InterruptedException {
-    return send(HttpRequest.newBuilder(at(path)).timeout(PATIENCE).build());
+    return send(HttpRequest.newBuilder(at(path)).timeout(PATIENCE));
   }
 
   public HttpResponse<String> post(String path, String json)
@@ -171,8 +180,7 @@ public final class Shop implements AutoCloseable {
         HttpRequest.newBuilder(at(path))
             .timeout(PATIENCE)
             .header("content-type", "application/json")
-            .method(method, HttpRequest.BodyPublishers.ofString(json))
-            .build());
+            .method(method, HttpRequest.BodyPublishers.ofString(json)));
   }
 
   /** What a page answers, read. */
@@ -180,8 +188,51 @@ public final class Shop implements AutoCloseable {
     return JSON.readTree(get(path).body());
   }
 
-  private HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
-    return client.send(request, BodyHandlers.ofString());
+  private HttpResponse<String> send(HttpRequest.Builder request)
+      throws IOException, InterruptedException {
+    if (cookie.isEmpty()) {
+      signIn();
+    }
+    HttpResponse<String> answer =
+        client.send(request.setHeader("cookie", cookie).build(), BodyHandlers.ofString());
+    if (answer.statusCode() != NOT_SIGNED_IN) {
+      return answer;
+    }
+    signIn();
+    return client.send(request.setHeader("cookie", cookie).build(), BodyHandlers.ofString());
+  }
+
+  /** As the lead of the mill; in a shop without anybody as its first lead, by the printed code. */
+  private synchronized void signIn() throws IOException, InterruptedException {
+    Matcher code =
+        Pattern.compile("start code for the first one is (\\d{6})")
+            .matcher(demo ? "" : Files.readString(Path.of(data + ".log")));
+    String printed = "";
+    while (code.find()) {
+      printed = code.group(1);
+    }
+    HttpResponse<String> in = null;
+    if (!printed.isEmpty()) {
+      in = signIn("/api/v1/first-lead", "\"code\": \"" + printed + "\"");
+    }
+    if (in == null || in.statusCode() != OK) {
+      in = signIn("/api/v1/session", "\"device\": \"bench\"");
+    }
+    cookie =
+        in.headers().firstValue("set-cookie").map(c -> c.replaceFirst(";.*", "")).orElse("none=0");
+  }
+
+  private HttpResponse<String> signIn(String path, String field)
+      throws IOException, InterruptedException {
+    return client.send(
+        HttpRequest.newBuilder(at(path))
+            .timeout(PATIENCE)
+            .header("content-type", "application/json")
+            .POST(
+                HttpRequest.BodyPublishers.ofString(
+                    "{\"initials\": \"MA\", \"pin\": \"3805\", " + field + "}"))
+            .build(),
+        BodyHandlers.ofString());
   }
 
   private URI at(String path) {

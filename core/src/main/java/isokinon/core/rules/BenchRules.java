@@ -25,19 +25,17 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   public static final int MOST_TEXT = 2_000;
 
   private final Rebuild rebuild;
-  private final boolean lead;
+  private final Actor actor;
   private final StageRules stages;
-  private final String who;
   private final JobRules job;
   private final StepRules steps;
   private final TorqueRules torque;
   private final PartRules parts;
   private final ProofRules proof;
 
-  private BenchRules(Rebuild rebuild, String who, boolean lead, Instant now) {
+  private BenchRules(Rebuild rebuild, Actor actor, Instant now) {
     this.rebuild = rebuild;
-    this.who = who;
-    this.lead = lead;
+    this.actor = actor;
     this.stages = new StageRules(rebuild);
     this.proof = new ProofRules(rebuild, now);
     this.job = new JobRules(rebuild, proof);
@@ -49,13 +47,11 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   /**
    * Why an act cannot be recorded; empty where it can.
    *
-   * @param who initials of who acts
-   * @param lead whether who acts leads
+   * @param actor who acts
    * @param now the time of the act
    */
-  public static Optional<ActRefusal> refuse(
-      Rebuild rebuild, Act act, String who, boolean lead, Instant now) {
-    return new BenchRules(rebuild, who, lead, now).refuse(act).or(() -> unplannable(rebuild, act));
+  public static Optional<ActRefusal> refuse(Rebuild rebuild, Act act, Actor actor, Instant now) {
+    return new BenchRules(rebuild, actor, now).refuse(act).or(() -> unplannable(rebuild, act));
   }
 
   /** What is asked may leave no way in, where steps are avoided or another way is followed. */
@@ -112,7 +108,7 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
 
   @Override
   public Optional<ActRefusal> provedSafe(JobAct.ProvedSafe act) {
-    return job.provedSafe(act);
+    return job.provedSafe(act, actor.licensed());
   }
 
   @Override
@@ -181,7 +177,7 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
 
   @Override
   public Optional<ActRefusal> torqueAccepted(StepAct.TorqueAccepted act) {
-    return torque.accepted(act, lead);
+    return torque.accepted(act, actor.lead());
   }
 
   @Override
@@ -196,7 +192,7 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
 
   @Override
   public Optional<ActRefusal> seconded(StepAct.Seconded act) {
-    return steps.seconded(act, who);
+    return steps.seconded(act, actor.initials());
   }
 
   @Override

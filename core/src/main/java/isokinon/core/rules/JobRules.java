@@ -88,13 +88,22 @@ final class JobRules {
         "The build has begun: this question is settled for the job.");
   }
 
-  Optional<ActRefusal> provedSafe(JobAct.ProvedSafe act) {
+  Optional<ActRefusal> provedSafe(JobAct.ProvedSafe act, boolean licensed) {
     Optional<Sheet.Hazard> hazard =
         rebuild.hazards().stream().filter(h -> h.id().equals(act.hazard())).findFirst();
     if (hazard.isEmpty()) {
       return no("hazard", "The sheet knows no hazard called " + act.hazard() + ".");
     }
-    Optional<ActRefusal> early = stages.in(Stage.MAKE_SAFE);
+    Optional<ActRefusal> early =
+        stages
+            .in(Stage.MAKE_SAFE)
+            .or(
+                () ->
+                    unless(
+                        licensed || !hazard.get().electrical(),
+                        "signer",
+                        hazard.get().title()
+                            + ": somebody licensed for electrical work signs for it."));
     if (early.isPresent() || hazard.get().kind() == Handling.Answer.CONFIRM) {
       return early;
     }

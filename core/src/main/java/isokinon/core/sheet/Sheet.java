@@ -202,6 +202,11 @@ public record Sheet(
       boolean whereMet,
       OnlyFor onlyFor) {
 
+    /** Whether proving it gone is licensed electrical work. */
+    public boolean electrical() {
+      return licensed && energy == Energy.MAINS;
+    }
+
     /** Whether a reading in the hazard's unit proves it gone. */
     public boolean passes(double value) {
       return Range.holds(min, max, value);

@@ -12,6 +12,7 @@ import isokinon.core.act.ProofAct;
 import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
+import isokinon.core.rules.Actor;
 import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Part.Verdict;
 import isokinon.core.sheet.Sheet;
@@ -249,8 +250,7 @@ class FindingsAndProofTest {
             BenchRules.refuse(
                 bench.rebuild(),
                 new StepAct.StepDone("filter-out", "a dry spare goes in"),
-                "RT",
-                false,
+                Actor.licensed("RT"),
                 bench.now()))
         .isEmpty();
     bench.after(Duration.ofHours(12)).does(done);

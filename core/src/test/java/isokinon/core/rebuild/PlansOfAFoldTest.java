@@ -8,6 +8,7 @@ import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.plan.PlanMemo;
 import isokinon.core.plan.Planner;
+import isokinon.core.rules.Actor;
 import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
@@ -56,7 +57,7 @@ class PlansOfAFoldTest {
             ShippedSheet.boltedPlastic(), bench.rebuild().fitted(), bench.events(), memo);
     String step = before.currentStep().orElseThrow();
     Act read = new StepAct.TorqueRead(step, 3, 1, 9, false, Optional.empty());
-    assertThat(BenchRules.refuse(before, read, "RT", false, bench.now())).isEmpty();
+    assertThat(BenchRules.refuse(before, read, Actor.licensed("RT"), bench.now())).isEmpty();
     Rebuild after = before.plus(new BenchEvent<>(before.seq() + 1, bench.now(), "RT", false, read));
     assertThat(after.times(bench.now())).isNotEmpty();
     assertThat(after.torque(step).orElseThrow().fasteners()).hasSize(1);

@@ -9,6 +9,7 @@ import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.rules.ActRefusal;
+import isokinon.core.rules.Actor;
 import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Part.Verdict;
@@ -73,7 +74,7 @@ final class RebuildDriver {
 
   private RebuildDriver does(Act act, boolean lead) {
     String who = lead ? "MA" : "RT";
-    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, who, lead, now);
+    Optional<ActRefusal> refusal = BenchRules.refuse(rebuild, act, new Actor(who, lead, true), now);
     if (refusal.isPresent()) {
       throw new AssertionError(act + " was refused: " + refusal.get());
     }
@@ -86,7 +87,7 @@ final class RebuildDriver {
 
   /** The sentence an act is refused with. */
   String refused(Act act) {
-    return BenchRules.refuse(rebuild, act, "RT", false, now)
+    return BenchRules.refuse(rebuild, act, Actor.licensed("RT"), now)
         .map(ActRefusal::message)
         .orElseThrow(() -> new AssertionError(act + " was allowed"));
   }
@@ -201,7 +202,7 @@ final class RebuildDriver {
         .forEach(place -> places(place, place));
     torques();
     Act done = new StepAct.StepDone(rebuild.currentStep().orElseThrow(), "");
-    if (BenchRules.refuse(rebuild, done, "RT", false, now)
+    if (BenchRules.refuse(rebuild, done, Actor.licensed("RT"), now)
         .map(r -> r.path().equals("wait"))
         .orElse(false)) {
       after(Duration.ofHours(3));

@@ -15,6 +15,7 @@ import isokinon.core.act.Reading;
 import isokinon.core.act.Stage;
 import isokinon.core.act.StepAct;
 import isokinon.core.plan.Plan;
+import isokinon.core.rules.Actor;
 import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Part.Verdict;
@@ -179,7 +180,8 @@ class RebuildTest {
   void aVerdictBetterThanTheReadingNeedsAReason(double mm, Verdict verdict, boolean allowed) {
     RebuildDriver bench = stripping().strips();
     PartAct.Judged judged = edgeWorn(mm, verdict, verdict == Verdict.WATCH ? "seen" : "");
-    assertThat(BenchRules.refuse(bench.rebuild(), judged, "RT", false, bench.now()).isEmpty())
+    assertThat(
+            BenchRules.refuse(bench.rebuild(), judged, Actor.licensed("RT"), bench.now()).isEmpty())
         .isEqualTo(allowed);
     if (!allowed) {
       assertThat(bench.refused(judged)).contains("to judge it better than that, give a reason");
@@ -322,7 +324,8 @@ class RebuildTest {
     assertThat(bench.refused(accepted("cap flush")))
         .isEqualTo("Only the lead can accept a reading out of range.");
     assertThat(
-            BenchRules.refuse(bench.rebuild(), accepted(""), "RT", true, bench.now())
+            BenchRules.refuse(
+                    bench.rebuild(), accepted(""), new Actor("RT", true, true), bench.now())
                 .orElseThrow()
                 .message())
         .isEqualTo("Say why the reading is accepted.");
@@ -431,7 +434,8 @@ class RebuildTest {
     names.addAll(List.of("", "compressed-air", "shaft", "diaphragm", "dead-head", "cap-a-bead"));
     for (int i = 0; i < 40; i++) {
       Act tried = RandomActs.any(random, names);
-      BenchRules.refuse(bench.rebuild(), tried, "RT", random.nextBoolean(), bench.now())
+      BenchRules.refuse(
+              bench.rebuild(), tried, new Actor("RT", random.nextBoolean(), true), bench.now())
           .ifPresent(r -> assertThat(r.message()).isNotBlank().doesNotContain("null"));
     }
   }

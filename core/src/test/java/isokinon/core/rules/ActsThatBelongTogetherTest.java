@@ -34,7 +34,7 @@ class ActsThatBelongTogetherTest {
   private Rebuild rebuild = Rebuild.replay(sheet, new Fitted("stator", "NBR"), List.of());
 
   private Optional<ActRefusal> refused(Act act) {
-    return BenchRules.refuse(rebuild, act, "RT", false, NOW);
+    return BenchRules.refuse(rebuild, act, Actor.licensed("RT"), NOW);
   }
 
   private void does(Act act) {

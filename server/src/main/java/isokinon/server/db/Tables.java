@@ -34,7 +34,8 @@ public class Tables {
   /** Tables in the order in which they refer to each other. */
   private static final String NAMES =
       "select lower(table_name) from information_schema.tables where table_schema = 'PUBLIC'"
-          + " and lower(table_name) not in ('flyway_schema_history', 'turn') order by"
+          + " and lower(table_name) not in ('flyway_schema_history', 'turn', 'credential',"
+          + " 'signed_in') order by"
           + " case lower(table_name) when 'pump' then 1 when 'rebuild' then 2 when 'lot' then 3"
           + " else 4 end, table_name";
 

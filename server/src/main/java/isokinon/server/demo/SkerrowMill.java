@@ -1,12 +1,15 @@
 package isokinon.server.demo;
 
 import isokinon.core.counter.WearCount;
+import isokinon.core.person.PersonRole;
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.table.CsvRow;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.core.wetend.Duty.Zone;
 import isokinon.core.wetend.FluidUse;
+import isokinon.server.access.Pins;
+import isokinon.server.access.ShownPins;
 import isokinon.server.db.diary.DiaryMapper;
 import isokinon.server.db.findings.FindingMapper;
 import isokinon.server.db.materials.WetEndMapper;
@@ -19,7 +22,6 @@ import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rounds.RoundDoneRow;
 import isokinon.server.db.rounds.RoundMapper;
 import isokinon.server.db.shop.GaugeRow;
-import isokinon.server.db.shop.PersonRole;
 import isokinon.server.db.shop.PersonRow;
 import isokinon.server.db.shop.WrenchRow;
 import isokinon.server.db.stores.StoresMapper;
@@ -65,6 +67,8 @@ public class SkerrowMill {
   private final RoundMapper rounds;
   private final Sheets sheets;
   private final ShopSettings settings;
+  private final Pins pins;
+  private final ShownPins shownPins;
   private final Clock clock;
 
   SkerrowMill(
@@ -78,6 +82,8 @@ public class SkerrowMill {
       RoundMapper rounds,
       Sheets sheets,
       ShopSettings settings,
+      Pins pins,
+      ShownPins shownPins,
       Clock clock) {
     this.pumps = pumps;
     this.stores = stores;
@@ -89,6 +95,8 @@ public class SkerrowMill {
     this.rounds = rounds;
     this.sheets = sheets;
     this.settings = settings;
+    this.pins = pins;
+    this.shownPins = shownPins;
     this.clock = clock;
   }
 
@@ -97,9 +105,30 @@ public class SkerrowMill {
   @Order(2)
   @Transactional
   public void load() {
-    if (pumps.count() > 0) {
-      return;
+    if (pumps.count() == 0) {
+      fill();
     }
+    letEverybodyIn();
+  }
+
+  /**
+   * The mill is made up, so its sign-in page shows the PINs of its four people; a PIN that somebody
+   * changed in a kept folder is not shown.
+   */
+  private void letEverybodyIn() {
+    for (CsvRow r : MillTables.rows("people")) {
+      String initials = r.get("initials");
+      String pin = r.get("pin");
+      if (!pins.hasPin(initials)) {
+        pins.set(initials, pin, false);
+      }
+      if (pins.is(initials, pin)) {
+        shownPins.show(initials, pin);
+      }
+    }
+  }
+
+  private void fill() {
     LocalDate today = LocalDate.now(clock);
     settings.name(NAME, "");
     MillTables.rows("people")
@@ -109,7 +138,8 @@ public class SkerrowMill {
                     new PersonRow(
                         r.get("initials"),
                         r.code(PersonRole.class, "role"),
-                        Boolean.parseBoolean(r.get("licensed_electrical")))));
+                        Boolean.parseBoolean(r.get("licensed_electrical")),
+                        null)));
     MillTables.rows("crib").forEach(r -> stores.addWrench(wrench(r, today)));
     MillTables.rows("gauges").forEach(r -> findings.addGauge(gauge(r, today)));
     shelves.load(today);

@@ -10,6 +10,7 @@ import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.core.env.Environment;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
 import org.springframework.core.env.StandardEnvironment;
 import org.springframework.core.io.Resource;
@@ -29,12 +30,23 @@ public class FolderOfTheApplication {
    * @throws CannotStart where it cannot be worked on
    */
   public static DataFolder take(String... args) throws IOException {
-    StandardEnvironment environment = new StandardEnvironment();
-    environment.getPropertySources().addFirst(new SimpleCommandLinePropertySource(args));
+    Environment environment = environment(args);
     return DataFolder.open(
-        Path.of(environment.getProperty("isokinon.data", "./data")),
+        path(environment),
         newestSchema(),
         environment.getProperty("isokinon.trusted", Boolean.class, false));
+  }
+
+  /** Where the data lie. */
+  public static Path path(Environment environment) {
+    return Path.of(environment.getProperty("isokinon.data", "./data"));
+  }
+
+  /** What the arguments, the system and the environment say, before anything is started. */
+  public static Environment environment(String... args) {
+    StandardEnvironment environment = new StandardEnvironment();
+    environment.getPropertySources().addFirst(new SimpleCommandLinePropertySource(args));
+    return environment;
   }
 
   /** The database is opened after the folder was taken, and closed before it is let go. */

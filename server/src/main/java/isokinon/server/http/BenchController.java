@@ -2,6 +2,11 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
+import isokinon.server.http.security.Hands;
+import isokinon.server.http.security.Me;
 import isokinon.server.papers.Clipboard;
 import isokinon.server.papers.HandBackRecord;
 import isokinon.server.work.bench.ActRequest;
@@ -15,7 +20,6 @@ import isokinon.server.work.stages.BenchView;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.WaysView;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -33,26 +37,33 @@ import org.springframework.web.bind.annotation.RestController;
 /** Rebuilds at the bench. */
 @RestController
 @RequestMapping("/api/v1")
+@Needs(Right.SEE)
 @Tag(name = "bench", description = "Rebuilds in hand and what is done at them")
 class BenchController {
 
   private final Bench bench;
+  private final Hands hands;
   private final Jobs jobs;
   private final HandBackRecord record;
   private final Clipboard clipboard;
   private final Wrenches crib;
 
   BenchController(
-      Bench bench, Jobs jobs, HandBackRecord record, Clipboard clipboard, Wrenches crib) {
+      Bench bench,
+      Hands hands,
+      Jobs jobs,
+      HandBackRecord record,
+      Clipboard clipboard,
+      Wrenches crib) {
     this.bench = bench;
+    this.hands = hands;
     this.jobs = jobs;
     this.record = record;
     this.clipboard = clipboard;
     this.crib = crib;
   }
 
-  record OpenRequest(
-      @NotBlank @Size(max = 4) String who, @NotNull @Size(max = 2000) String reason) {}
+  record OpenRequest(@NotNull @Size(max = 2000) String reason) {}
 
   @GetMapping("/rebuilds")
   List<Bench.Running> running() {
@@ -60,8 +71,10 @@ class BenchController {
   }
 
   @PostMapping("/pumps/{tag}/rebuilds")
-  BenchView open(@PathVariable String tag, @Valid @RequestBody OpenRequest request) {
-    return bench.open(tag, request.who(), request.reason());
+  @Needs(Right.WORK)
+  BenchView open(
+      @PathVariable String tag, @Valid @RequestBody OpenRequest request, @Me SignedIn me) {
+    return bench.open(tag, me.initials(), request.reason());
   }
 
   @GetMapping("/rebuilds/{id}")
@@ -82,8 +95,9 @@ class BenchController {
   }
 
   @PostMapping("/rebuilds/{id}/acts")
-  BenchView act(@PathVariable long id, @Valid @RequestBody ActRequest request) {
-    return bench.act(id, request);
+  @Needs(Right.WORK)
+  BenchView act(@PathVariable long id, @Valid @RequestBody ActRequest request, @Me SignedIn me) {
+    return bench.act(id, request, hands.of(me, request.signer()));
   }
 
   @PostMapping("/rebuilds/{id}/ways")

@@ -2,6 +2,10 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
+import isokinon.server.http.security.Me;
 import isokinon.server.papers.CalendarFile;
 import isokinon.server.papers.Labels;
 import isokinon.server.papers.Labels.Label;
@@ -22,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The diary of the bench, and labels to hang on what is planned. */
 @RestController
 @RequestMapping("/api/v1")
+@Needs(Right.SEE)
 @Tag(name = "diary", description = "Six weeks of work, its calendar file, labels")
 class DiaryController {
 
@@ -45,15 +50,17 @@ class DiaryController {
   }
 
   @PostMapping("/diary/plan")
+  @Needs(Right.WORK)
   @Operation(summary = "Places every job again, around those that people put somewhere")
-  DiaryView plan(@RequestParam String who) {
-    return diary.plan(who);
+  DiaryView plan(@Me SignedIn me) {
+    return diary.plan(me.initials());
   }
 
   @PostMapping("/diary/pin")
+  @Needs(Right.WORK)
   @Operation(summary = "Puts a job somewhere, or lets it go, and places the others around it")
-  DiaryView pin(@RequestBody Diary.PinRequest request) {
-    return diary.pin(request);
+  DiaryView pin(@RequestBody Diary.PinRequest request, @Me SignedIn me) {
+    return diary.pin(request, me.initials());
   }
 
   @GetMapping(value = "/diary.ics", produces = "text/calendar")

@@ -2,8 +2,11 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import isokinon.server.access.People;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
 import isokinon.server.http.delivery.MostBytes;
+import isokinon.server.http.security.Me;
 import isokinon.server.work.floor.Floor;
 import isokinon.server.work.floor.Strips;
 import isokinon.server.work.history.Counters;
@@ -15,21 +18,20 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The floor, the people and the counters of every pump. */
+/** The floor and the counters of every pump. */
 @RestController
 @RequestMapping("/api/v1")
-@Tag(name = "floor", description = "Floor, people, counters")
+@Needs(Right.SEE)
+@Tag(name = "floor", description = "Floor, counters")
 class FloorController {
 
   private final Floor floor;
   private final Strips strips;
-  private final People people;
   private final Counters counters;
 
-  FloorController(Floor floor, Strips strips, People people, Counters counters) {
+  FloorController(Floor floor, Strips strips, Counters counters) {
     this.floor = floor;
     this.strips = strips;
-    this.people = people;
     this.counters = counters;
   }
 
@@ -44,18 +46,14 @@ class FloorController {
     return strips.of(tags);
   }
 
-  @GetMapping("/people")
-  List<People.Person> people() {
-    return people.all();
-  }
-
   @PostMapping(value = "/counters", consumes = "text/csv")
+  @Needs(Right.WORK)
   @MostBytes(16L << 20)
   @Operation(summary = "Takes hour and stroke counters in by pump, all of the table or nothing")
   Counters.CounterReport counters(
-      @RequestParam String who,
       @RequestParam(defaultValue = "false") boolean dryRun,
-      @RequestBody String csv) {
-    return counters.bring(csv, who, dryRun);
+      @RequestBody String csv,
+      @Me SignedIn me) {
+    return counters.bring(csv, me.initials(), dryRun);
   }
 }

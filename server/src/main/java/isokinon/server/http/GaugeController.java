@@ -2,6 +2,8 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
 import isokinon.server.gauge.Gauge;
 import isokinon.server.gauge.SimulatedGauge.Condition;
 import isokinon.server.work.instruments.Gauges;
@@ -28,6 +30,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 /** Reading devices: which there are, and their readings as they come. */
 @RestController
 @RequestMapping("/api/v1/gauges")
+@Needs(Right.SEE)
 @Tag(name = "gauges", description = "Reading devices, here simulated stand-ins")
 class GaugeController implements DisposableBean {
 
@@ -62,6 +65,7 @@ class GaugeController implements DisposableBean {
   }
 
   @PutMapping("/{id}/stand-in")
+  @Needs(Right.WORK)
   @Operation(summary = "Sets what is the matter with a simulated gauge")
   Gauges.GaugeView pretend(@PathVariable String id, @RequestParam Condition condition) {
     return gauges.pretend(id, condition);
@@ -72,6 +76,7 @@ class GaugeController implements DisposableBean {
    * and batteryPct; {@code silent} with a sentence where the device does not answer.
    */
   @GetMapping(value = "/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  @Needs(Right.WORK)
   @Operation(summary = "Streams a gauge's readings as server-sent events")
   SseEmitter stream(
       @PathVariable String id,

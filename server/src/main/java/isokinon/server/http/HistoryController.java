@@ -6,7 +6,12 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.People;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
 import isokinon.server.http.delivery.MostBytes;
+import isokinon.server.http.security.Me;
 import isokinon.server.work.history.BackUp;
 import isokinon.server.work.history.History;
 import isokinon.server.work.history.HistoryReport;
@@ -30,6 +35,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The shop's history as tables, out and in, and everything at once. */
 @RestController
 @RequestMapping("/api/v1")
+@Needs(Right.SEE)
 @Tag(name = "history", description = "Runs of wear parts, and everything the shop has recorded")
 class HistoryController {
 
@@ -42,14 +48,17 @@ class HistoryController {
   private final History history;
   private final HistoryTable table;
   private final BackUp backUp;
+  private final People people;
 
-  HistoryController(History history, HistoryTable table, BackUp backUp) {
+  HistoryController(History history, HistoryTable table, BackUp backUp, People people) {
+    this.people = people;
     this.history = history;
     this.table = table;
     this.backUp = backUp;
   }
 
   @PostMapping("/history/import")
+  @Needs(Right.LEAD)
   @MostBytes(MOST_HISTORY)
   @Operation(summary = "Takes a table of past runs in, or tells what it would do")
   HistoryReport bring(@RequestBody History.ImportRequest request) {
@@ -75,6 +84,7 @@ class HistoryController {
   }
 
   @GetMapping(value = "/everything.zip", produces = "application/zip")
+  @Needs(Right.LEAD)
   @Operation(summary = "Every table of the shop as a zip of CSV files")
   @ApiResponse(
       responseCode = "200",
@@ -88,6 +98,7 @@ class HistoryController {
   }
 
   @GetMapping(value = "/everything.json", produces = "application/json")
+  @Needs(Right.LEAD)
   @Operation(summary = "Every table of the shop as JSON")
   @ApiResponse(
       responseCode = "200",
@@ -101,6 +112,7 @@ class HistoryController {
   }
 
   @PostMapping(value = "/everything.json", consumes = "application/json")
+  @Needs(Right.LEAD)
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @MostBytes(MOST_BACK_UP)
   @Operation(summary = "Puts everything back into an empty shop")
@@ -109,11 +121,12 @@ class HistoryController {
           @Content(
               mediaType = "application/json",
               schema = @Schema(implementation = BackUp.Everything.class)))
-  void restore(@Parameter(hidden = true) InputStream body) throws IOException {
+  void restore(@Parameter(hidden = true) InputStream body, @Me SignedIn me) throws IOException {
     Path file = Files.createTempFile("isokinon-restore", ".json");
     try {
       Files.copy(body, file, StandardCopyOption.REPLACE_EXISTING);
       backUp.restore(file);
+      people.stays(me);
     } finally {
       Files.deleteIfExists(file);
     }

@@ -2,6 +2,10 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
+import isokinon.server.http.security.Me;
 import isokinon.server.work.insights.Insights;
 import isokinon.server.work.life.Comparison;
 import isokinon.server.work.life.LifePage;
@@ -19,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** What history says of wear parts, and how they are kept. */
 @RestController
 @RequestMapping("/api/v1/life")
+@Needs(Right.SEE)
 @Tag(name = "life", description = "Survival, intervals, policies")
 class LifePageController {
 
@@ -47,16 +52,19 @@ class LifePageController {
   }
 
   @PostMapping("/policy")
+  @Needs(Right.LEAD)
   @Operation(summary = "Chooses how the wear parts of pumps are kept")
-  List<PolicyService.KeptView> policy(@RequestBody PolicyService.PolicyRequest request) {
-    return keeping.choose(request);
+  List<PolicyService.KeptView> policy(
+      @RequestBody PolicyService.PolicyRequest request, @Me SignedIn me) {
+    return keeping.choose(request, me.initials());
   }
 
   @PostMapping("/mode")
+  @Needs(Right.LEAD)
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Operation(summary = "Chooses the Weibull shape of a group's failure mode")
-  void mode(@RequestBody PolicyService.ModeRequest request) {
-    keeping.chooseMode(request);
+  void mode(@RequestBody PolicyService.ModeRequest request, @Me SignedIn me) {
+    keeping.chooseMode(request, me.initials());
   }
 
   @PostMapping("/compare")

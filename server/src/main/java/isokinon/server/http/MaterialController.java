@@ -2,7 +2,11 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
 import isokinon.server.http.delivery.MostBytes;
+import isokinon.server.http.security.Me;
 import isokinon.server.papers.LibraryBook;
 import isokinon.server.work.materials.MaterialView;
 import isokinon.server.work.materials.Materials;
@@ -24,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
  */
 @RestController
 @RequestMapping("/api/v1/materials")
+@Needs(Right.SEE)
 @Tag(name = "materials", description = "The material library and the shop's own rows over it")
 class MaterialController {
 
@@ -37,9 +42,9 @@ class MaterialController {
     this.book = book;
   }
 
-  record Written(MaterialView.OwnResistance row, String who) {}
+  record Written(MaterialView.OwnResistance row) {}
 
-  record Ended(Long id, String who) {}
+  record Ended(Long id) {}
 
   @GetMapping
   MaterialView.LibraryView library() {
@@ -79,24 +84,28 @@ class MaterialController {
   }
 
   @PostMapping("/findings")
+  @Needs(Right.WORK)
   @Operation(summary = "Writes down what was seen of a material in a fluid")
-  MaterialView.PairView find(@RequestBody MaterialView.FindingRequest finding) {
-    return materials.add(finding);
+  MaterialView.PairView find(@RequestBody MaterialView.FindingRequest finding, @Me SignedIn me) {
+    return materials.add(finding, me.initials());
   }
 
   @PostMapping("/own")
+  @Needs(Right.LEAD)
   @Operation(summary = "Writes an own row of resistance over the shipped ones")
-  MaterialView.PairView write(@RequestBody Written written) {
+  MaterialView.PairView write(@RequestBody Written written, @Me SignedIn me) {
     if (written.row() == null) {
       throw RequestProblem.invalid("row", "Missing: row must be given.");
     }
-    return materials.write(written.row(), written.who() == null ? "" : written.who());
+    return materials.write(written.row(), me.initials());
   }
 
   @PostMapping("/tables/{table}/ended")
+  @Needs(Right.LEAD)
   @Operation(summary = "Ends an own row; the shipped ones count again")
-  List<MaterialView.Change> end(@PathVariable String table, @RequestBody Ended ended) {
-    ownTables.end(table, Require.present("id", ended.id()), ended.who() == null ? "" : ended.who());
+  List<MaterialView.Change> end(
+      @PathVariable String table, @RequestBody Ended ended, @Me SignedIn me) {
+    ownTables.end(table, Require.present("id", ended.id()), me.initials());
     return ownTables.history(table);
   }
 
@@ -112,13 +121,14 @@ class MaterialController {
   }
 
   @PostMapping(value = "/tables/{table}", consumes = "text/csv")
+  @Needs(Right.LEAD)
   @MostBytes(16L << 20)
   @Operation(summary = "Takes a CSV table in over the shipped one, all of it or nothing")
   MaterialView.ImportReport bring(
       @PathVariable String table,
-      @RequestParam String who,
       @RequestParam(defaultValue = "false") boolean dryRun,
-      @RequestBody String text) {
-    return ownTables.importTable(table, text, who, dryRun);
+      @RequestBody String text,
+      @Me SignedIn me) {
+    return ownTables.importTable(table, text, me.initials(), dryRun);
   }
 }

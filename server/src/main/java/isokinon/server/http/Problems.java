@@ -3,7 +3,9 @@ package isokinon.server.http;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import isokinon.core.value.Code;
+import isokinon.server.access.NotAllowed;
 import isokinon.server.access.People;
+import isokinon.server.access.SignInRefused;
 import isokinon.server.folder.NoRoom;
 import isokinon.server.http.description.Codes;
 import isokinon.server.work.shared.RequestProblem;
@@ -79,8 +81,27 @@ class Problems {
   }
 
   @ExceptionHandler
-  ResponseEntity<ProblemDetail> unknownPerson(People.Unknown e) {
-    return one(HttpStatus.BAD_REQUEST, "who", e.getMessage());
+  ResponseEntity<ProblemDetail> notTheirs(NotAllowed e) {
+    return one(HttpStatus.FORBIDDEN, "", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> person(People.Refused e) {
+    return one(HttpStatus.UNPROCESSABLE_ENTITY, e.field(), e.getMessage());
+  }
+
+  /** A PIN that opens nothing, with what the page of signing in counts down. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> opensNothing(SignInRefused e) {
+    HttpStatus status =
+        e.why() == SignInRefused.Why.WAIT ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.FORBIDDEN;
+    ProblemDetail detail =
+        detail(
+            status, e.getMessage(), List.of(Map.of("path", e.field(), "message", e.getMessage())));
+    detail.setProperty("why", e.why().code());
+    detail.setProperty("triesLeft", e.triesLeft());
+    detail.setProperty("waitSeconds", e.waits().toSeconds());
+    return body(status, detail);
   }
 
   @ExceptionHandler

@@ -2,6 +2,10 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
+import isokinon.server.http.security.Me;
 import isokinon.server.work.floor.Exchange;
 import isokinon.server.work.floor.Pumps;
 import isokinon.server.work.rounds.RoundRequest;
@@ -22,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** A pump at its place: its page, its symptoms, and what changes places with it. */
 @RestController
 @RequestMapping("/api/v1")
+@Needs(Right.SEE)
 @Tag(name = "pumps", description = "Pumps, symptoms, exchange")
 class PumpController {
 
@@ -55,18 +60,22 @@ class PumpController {
   }
 
   @PostMapping("/pumps/{tag}/rounds/{round}")
+  @Needs(Right.WORK)
   @Operation(summary = "A round is done, with its checks and readings")
   List<RoundView> roundDone(
       @PathVariable String tag,
       @PathVariable String round,
-      @Valid @RequestBody RoundRequest request) {
-    return rounds.done(tag, round, request);
+      @Valid @RequestBody RoundRequest request,
+      @Me SignedIn me) {
+    return rounds.done(tag, round, request, me.initials());
   }
 
   @PostMapping("/pumps/{tag}/exchange")
+  @Needs(Right.WORK)
   @Operation(summary = "The units of two positions change places, with what stands in them")
-  Pumps.PumpView exchange(@PathVariable String tag, @RequestBody Exchange.ExchangeRequest request) {
-    exchange.exchange(tag, request);
+  Pumps.PumpView exchange(
+      @PathVariable String tag, @RequestBody Exchange.ExchangeRequest request, @Me SignedIn me) {
+    exchange.exchange(tag, request, me.initials());
     return pumps.view(tag);
   }
 }

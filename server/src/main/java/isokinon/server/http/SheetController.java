@@ -3,6 +3,8 @@ package isokinon.server.http;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.core.sheet.Sheet;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
 import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.shared.RequestProblem;
@@ -21,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The sheets of the constructions. */
 @RestController
 @RequestMapping("/api/v1")
+@Needs(Right.SEE)
 @Tag(name = "sheets", description = "Sheets: reading, writing, drafts")
 class SheetController {
 
@@ -73,6 +76,7 @@ class SheetController {
   }
 
   @PostMapping(value = "/sheets.zip", consumes = "application/zip")
+  @Needs(Right.LEAD)
   @MostBytes(16L << 20)
   @Operation(summary = "Stores every sound, newer sheet of a zip; tells what is wrong with others")
   List<Sheets.Imported> importZip(@RequestBody byte[] zip) {
@@ -83,6 +87,7 @@ class SheetController {
   record StoredSheet(String id, int revision) {}
 
   @PostMapping(value = "/sheets", consumes = "application/yaml")
+  @Needs(Right.LEAD)
   @ResponseStatus(HttpStatus.CREATED)
   StoredSheet store(@RequestBody String source) {
     Sheet sheet = sheets.store(source);

@@ -2,9 +2,13 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
+import isokinon.server.http.security.Me;
 import isokinon.server.papers.ChoiceSheet;
 import isokinon.server.work.pumps.DutyForm;
-import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Require;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.wetends.ChooserView;
 import isokinon.server.work.wetends.WetEnds;
@@ -22,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** Wet ends for a duty, and the duty a pump has. */
 @RestController
 @RequestMapping("/api/v1")
+@Needs(Right.SEE)
 @Tag(name = "wet-ends", description = "Wet ends, duties")
 class WetEndController {
 
@@ -40,15 +45,14 @@ class WetEndController {
     return wetEnds.view(tag);
   }
 
-  record ChangedDuty(DutyForm duty, String who) {}
+  record ChangedDuty(DutyForm duty) {}
 
   @PutMapping("/pumps/{tag}/duty")
+  @Needs(Right.LEAD)
   @Operation(summary = "Writes a pump's duty down")
-  ChooserView changeDuty(@PathVariable String tag, @RequestBody ChangedDuty changed) {
-    if (changed.duty() == null || changed.who() == null) {
-      throw RequestProblem.invalid("duty", "Give the duty, and who changes it.");
-    }
-    return wetEnds.change(tag, changed.duty(), changed.who());
+  ChooserView changeDuty(
+      @PathVariable String tag, @RequestBody ChangedDuty changed, @Me SignedIn me) {
+    return wetEnds.change(tag, Require.present("duty", changed.duty()), me.initials());
   }
 
   @PostMapping("/wet-ends/choose")

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import isokinon.server.MillTest;
+import isokinon.server.db.access.ChangeRow;
 import isokinon.server.db.findings.CauseRow;
 import isokinon.server.db.findings.CountRow;
 import isokinon.server.db.materials.JudgedReadingRow;
@@ -51,6 +52,7 @@ class RowsAndSchemaTest {
   private static final Map<Class<?>, String> TABLES_OF_OTHER_NAMES =
       Map.of(
           EventRow.class, "bench_event",
+          ChangeRow.class, "change_made",
           CauseRow.class, "cause_found",
           CounterRow.class, "counter_reading",
           OwnRow.class, "own_row");

@@ -56,7 +56,7 @@ class ActsOverHttpTest {
     ApiClient.Job job = desk.job("SCR-07");
     long before = job.view().path("seq").asLong();
     assertThat(job.tries("DANCED", Map.of()).status()).isEqualTo(400);
-    assertThat(desk.post("/api/v1/rebuilds/" + job.id() + "/acts", "{\"who\": \"RT\"}").status())
+    assertThat(desk.post("/api/v1/rebuilds/" + job.id() + "/acts", "{\"seen\": 1}").status())
         .isEqualTo(400);
     assertThat(job.elsewhere().view().path("seq").asLong()).isEqualTo(before);
   }

@@ -139,7 +139,7 @@ class BenchApiTest {
   void anActSentTwiceIsRecordedOnce() {
     ApiClient.Job job = desk.job("SCR-07").takesIn("renew:outlet-balls");
     String act =
-        ("{\"key\": \"%s\", \"seen\": %d, \"who\": \"RT\","
+        ("{\"key\": \"%s\", \"seen\": %d,"
                 + " \"act\": {\"kind\": \"NOTED\", \"text\": \"wet floor\"}}")
             .formatted(UUID.randomUUID(), job.view().path("seq").asLong());
     String path = "/api/v1/rebuilds/" + job.id() + "/acts";
@@ -299,13 +299,7 @@ class BenchApiTest {
 
   @Test
   void strangersAndStrangeAddressesAreToldSo() {
-    assertThat(
-            desk.post("/api/v1/pumps/EFF-02/rebuilds", "{\"who\": \"ZZ\", \"reason\": \"\"}")
-                .fault("who"))
-        .isEqualTo("Nobody here has the initials ZZ.");
-    assertThat(
-            desk.post("/api/v1/pumps/XXX-99/rebuilds", "{\"who\": \"RT\", \"reason\": \"\"}")
-                .status())
+    assertThat(desk.post("/api/v1/pumps/XXX-99/rebuilds", "{\"reason\": \"\"}").status())
         .isEqualTo(404);
     assertThat(desk.get("/api/v1/rebuilds/999999").body().path("detail").asText())
         .isEqualTo("No rebuild 999999.");

@@ -17,7 +17,7 @@ class CounterApiTest {
   @Autowired private ApiClient desk;
 
   private ApiClient.Reply bring(String lines, boolean dryRun) {
-    return desk.post("/api/v1/counters?who=RT&dryRun=" + dryRun, HEAD + lines, "text/csv");
+    return desk.post("/api/v1/counters?dryRun=" + dryRun, HEAD + lines, "text/csv");
   }
 
   private double hours(String tag) {
@@ -65,7 +65,7 @@ class CounterApiTest {
         .containsExactly(3, 4, 5, 6, 7);
     assertThat(hours("SCR-07")).isEqualTo(before);
     assertThat(bring("SCR-07,hours\n", false).status()).isEqualTo(400);
-    assertThat(desk.post("/api/v1/counters?who=RT", "tag,reading\n", "text/csv").fault("file"))
+    assertThat(desk.post("/api/v1/counters", "tag,reading\n", "text/csv").fault("file"))
         .contains("Columns missing: counter, at");
   }
 }

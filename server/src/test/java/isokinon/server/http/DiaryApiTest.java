@@ -26,13 +26,13 @@ class DiaryApiTest {
   @Autowired private ApiClient desk;
 
   private JsonNode plan() {
-    ApiClient.Reply reply = desk.post("/api/v1/diary/plan?who=MA", "{}");
+    ApiClient.Reply reply = desk.post("/api/v1/diary/plan", "{}");
     assertThat(reply.status()).as("%s", reply.body()).isEqualTo(200);
     return reply.body();
   }
 
   private ApiClient.Reply pin(String fields) {
-    return desk.post("/api/v1/diary/pin", "{" + fields + ", \"who\": \"MA\"}");
+    return desk.post("/api/v1/diary/pin", "{" + fields + "}");
   }
 
   private static List<JsonNode> entries(JsonNode diary) {
@@ -112,10 +112,6 @@ class DiaryApiTest {
     assertThat(pin("\"pump\": \"EFF-02\", \"day\": 1, \"minute\": 480").fault("pump"))
         .contains("only while Effluent press stands still");
     assertThat(pin("\"pump\": \"NOPE\", \"day\": 1, \"minute\": 480").status()).isEqualTo(404);
-    assertThat(desk.post("/api/v1/diary/plan?who=XX", "{}").status()).isEqualTo(400);
-    ApiClient.Reply nobody = desk.post("/api/v1/diary/plan", "{}");
-    assertThat(nobody.status()).isEqualTo(400);
-    assertThat(nobody.body().path("detail").asText()).isEqualTo("The address needs \"who\".");
   }
 
   @Test

@@ -5,13 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import isokinon.server.ApiClient;
 import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
+import isokinon.server.access.People;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.context.annotation.Import;
 
-/** A shop on its first day: no pump, no person, no rebuild. */
+/** A shop on its first day: no pump, no rebuild, nobody but the first lead. */
 @Tag("slow")
 @SpringBootTest(
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
@@ -21,11 +23,17 @@ class EmptyShopTest {
 
   @Autowired private ApiClient desk;
 
+  /** Somebody has to be there to look. */
+  @BeforeAll
+  static void theFirstLeadComes(@Autowired People people) {
+    people.firstLead("MA", ApiClient.pin("MA"));
+  }
+
   @Test
   void nothingThereIsNoFault() {
     assertThat(desk.get("/api/v1/floor").body().path("areas")).isEmpty();
     assertThat(desk.get("/api/v1/floor").body().path("site").asText()).as("no name yet").isEmpty();
-    assertThat(desk.get("/api/v1/people").body()).isEmpty();
+    assertThat(desk.get("/api/v1/people").body()).hasSize(1);
     assertThat(desk.get("/api/v1/rebuilds").body()).isEmpty();
   }
 

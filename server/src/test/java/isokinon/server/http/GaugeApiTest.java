@@ -37,6 +37,7 @@ class GaugeApiTest {
                 URI.create(
                     "http://127.0.0.1:%d/api/v1/gauges/%s/stream?rebuild=%d&subject=%s&measure=%s"
                         .formatted(port, gauge, rebuild, subject, measure)))
+            .header("cookie", desk.cookie())
             .build();
     HttpResponse<Stream<String>> response =
         HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofLines());

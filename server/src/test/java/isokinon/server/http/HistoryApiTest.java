@@ -25,7 +25,7 @@ class HistoryApiTest {
 
   private ApiClient.Reply bring(String csv, boolean dryRun, Map<String, ?> more) {
     ObjectNode q = JSON.createObjectNode();
-    q.put("csv", csv).put("who", "RT").put("dryRun", dryRun);
+    q.put("csv", csv).put("dryRun", dryRun);
     q.setAll((ObjectNode) JSON.valueToTree(more));
     return desk.post("/api/v1/history/import", q.toString());
   }

@@ -124,7 +124,7 @@ class LifePlaceApiTest {
     ApiClient.Reply refused =
         desk.post(
             "/api/v1/life/policy",
-            "{\"pumps\": [\"SCR-05\", \"BLE-02\"], \"way\": \"until-it-fails\", \"who\": \"MA\"}");
+            "{\"pumps\": [\"SCR-05\", \"BLE-02\"], \"way\": \"until-it-fails\"}");
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.fault("BLE-02")).contains("never run to failure");
     assertThat(desk.get("/api/v1/pumps/SCR-05").body().at("/strip/way").asText())
@@ -141,16 +141,14 @@ class LifePlaceApiTest {
     assertThat(
             desk.post(
                     "/api/v1/life/policy",
-                    "{\"pumps\": [\"EFF-03\"], \"way\": \"fixed\", \"everyHours\": 9500,"
-                        + " \"who\": \"MA\"}")
+                    "{\"pumps\": [\"EFF-03\"], \"way\": \"fixed\", \"everyHours\": 9500}")
                 .fault("EFF-03"))
         .contains("at the latest");
   }
 
   @Test
   void aChosenPolicyMovesTheDueDay() {
-    String chosen =
-        "{\"pumps\": [\"SCR-07\"], \"way\": \"%s\", \"everyHours\": %s, \"who\": \"MA\"}";
+    String chosen = "{\"pumps\": [\"SCR-07\"], \"way\": \"%s\", \"everyHours\": %s}";
     double age = desk.get("/api/v1/pumps/SCR-07").body().at("/strip/hours").asDouble();
     desk.post("/api/v1/life/policy", chosen.formatted("fixed", 1900));
     JsonNode strip = desk.get("/api/v1/pumps/SCR-07").body().path("strip");
@@ -204,7 +202,7 @@ class LifePlaceApiTest {
             desk.post(
                     "/api/v1/life/mode",
                     "{\"role\": \"tube\", \"material\": \"silicone tube\", \"duty\":"
-                        + " \"dye-slurry\", \"shape\": 4, \"who\": \"MA\"}")
+                        + " \"dye-slurry\", \"shape\": 4}")
                 .status())
         .isEqualTo(204);
     JsonNode strip = desk.get("/api/v1/pumps/DYE-01").body().path("strip");

@@ -52,7 +52,7 @@ class MaterialApiTest {
   }
 
   private ApiClient.Reply bring(String csv, boolean dryRun) {
-    return desk.post(TABLE + "?who=RT&dryRun=" + dryRun, csv, "text/csv");
+    return desk.post(TABLE + "?dryRun=" + dryRun, csv, "text/csv");
   }
 
   /** Ends the own row that counts now under a key. */
@@ -60,7 +60,7 @@ class MaterialApiTest {
     String path = "/api/v1/materials/tables/" + table;
     for (JsonNode change : desk.get(path + "/history").body()) {
       if (change.path("key").asText().equals(key) && change.path("endedBy").isNull()) {
-        return desk.post(path + "/ended", "{\"who\": \"RT\", \"id\": " + change.path("id") + "}");
+        return desk.post(path + "/ended", "{\"id\": " + change.path("id") + "}");
       }
     }
     throw new AssertionError("no own row " + key);
@@ -81,8 +81,7 @@ class MaterialApiTest {
             .filter(r -> r.path("ownRow").isNumber())
             .findFirst()
             .orElseThrow();
-    ApiClient.Reply ended =
-        desk.post(TABLE + "/ended", "{\"who\": \"RT\", \"id\": " + own.path("ownRow") + "}");
+    ApiClient.Reply ended = desk.post(TABLE + "/ended", "{\"id\": " + own.path("ownRow") + "}");
     assertThat(ended.status()).isEqualTo(200);
     assertThat(list(pair("xylene", "FKM").path("rows")))
         .noneMatch(r -> r.path("ownRow").isNumber());
@@ -96,7 +95,7 @@ class MaterialApiTest {
         desk.post(
             "/api/v1/materials/own",
             """
-            {"who": "RT", "row": {"fluid": "glycerine", "material": "CSM", "fromPct": 50, "toPct": 100,
+            {"row": {"fluid": "glycerine", "material": "CSM", "fromPct": 50, "toPct": 100,
              "fullC": null, "limitedC": null, "effect": "swells", "note": "two sets swelled"}}
             """);
     assertThat(written.status()).isEqualTo(200);
@@ -108,7 +107,7 @@ class MaterialApiTest {
     assertThat(written.body().path("history")).hasSize(1);
     end("resistance", "glycerine,50,100,CSM");
     assertThat(verdict("glycerine", 80, 40, "CSM")).isEqualTo("suited");
-    assertThat(pair("glycerine", "CSM").at("/history/0/endedBy").asText()).isEqualTo("RT");
+    assertThat(pair("glycerine", "CSM").at("/history/0/endedBy").asText()).isEqualTo("MA");
   }
 
   @Test
@@ -163,7 +162,7 @@ class MaterialApiTest {
   void whatGoesOutComesInUnchanged(String table) {
     String path = "/api/v1/materials/tables/" + table;
     String out = text(path);
-    JsonNode report = desk.post(path + "?who=RT&dryRun=true", out, "text/csv").body();
+    JsonNode report = desk.post(path + "?dryRun=true", out, "text/csv").body();
     assertThat(report.path("unchanged").asInt()).isEqualTo(out.lines().toList().size() - 1);
     assertThat(report.path("added").asInt() + report.path("replaced").asInt()).isZero();
   }
@@ -174,7 +173,7 @@ class MaterialApiTest {
     String csv =
         "fluid,name,aliases,hurts,wear,spilt,flash_c,density,density_pct\n"
             + "felt-size,Felt size,size,slippery,Goggles,Bind with sand.,,1010,100\n";
-    assertThat(desk.post(fluids + "?who=RT", csv, "text/csv").status()).isEqualTo(200);
+    assertThat(desk.post(fluids + "", csv, "text/csv").status()).isEqualTo(200);
     bring(HEAD + "felt-size,0,100,NBR,40,60,swells,seen here,this shop,2026-01-05,\n", false);
     assertThat(verdict("size", 100, 30, "NBR")).isEqualTo("suited");
     assertThat(verdict("felt-size", 100, 30, "EPDM")).isEqualTo("unknown");
@@ -229,7 +228,7 @@ class MaterialApiTest {
     String finding =
         """
         {"fluid": "dye-slurry", "material": "NBR", "concentrationPct": 100, "temperatureC": 60,
-         "kind": "swell", "reading": %s, "pump": "%s", "note": "", "who": "RT"}
+         "kind": "swell", "reading": %s, "pump": "%s", "note": ""}
         """;
     JsonNode pair =
         desk.post("/api/v1/materials/findings", finding.formatted("4", "DYE-02")).body();

@@ -48,7 +48,7 @@ class MovedPartsApiTest {
     assertThat(runs("EFF-05")).noneMatch(r -> r.path("role").asText().equals("body"));
 
     desk.post(
-        "/api/v1/counters?who=RT",
+        "/api/v1/counters",
         "tag,counter,at,reading\nEFF-05,hours,2026-03-17T07:00:00Z,"
             + (desk.get("/api/v1/pumps/EFF-05").body().path("runningHours").asDouble() + 6)
             + "\n",
@@ -75,7 +75,7 @@ class MovedPartsApiTest {
     ApiClient.Reply reply =
         desk.post(
             "/api/v1/pumps/EFF-04/exchange",
-            "{\"with\": \"SCR-01\", \"who\": \"RT\", \"because\": \"bearing noise\"}");
+            "{\"with\": \"SCR-01\", \"because\": \"bearing noise\"}");
     assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
     JsonNode moved = running("SCR-01", "stator");
     assertThat(moved.path("unit")).isEqualTo(here.path("unit"));
@@ -114,7 +114,7 @@ class MovedPartsApiTest {
       ApiClient.Reply reply =
           desk.post(
               "/api/v1/pumps/DYE-01/exchange",
-              "{\"with\": \"" + twin + "\", \"who\": \"RT\", \"because\": \"swapped for a test\"}");
+              "{\"with\": \"" + twin + "\", \"because\": \"swapped for a test\"}");
       assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
     }
     JsonNode after = running("DYE-01", "tube");
@@ -134,8 +134,7 @@ class MovedPartsApiTest {
     JsonNode before = desk.post("/api/v1/life", question).body().path("estimate");
     ApiClient.Reply reply =
         desk.post(
-            "/api/v1/pumps/BLE-02/exchange",
-            "{\"with\": \"EFF-01\", \"who\": \"RT\", \"because\": \"nearer\"}");
+            "/api/v1/pumps/BLE-02/exchange", "{\"with\": \"EFF-01\", \"because\": \"nearer\"}");
     assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
     JsonNode after = desk.post("/api/v1/life", question).body().path("estimate");
     assertThat(after.path("failures")).isEqualTo(before.path("failures"));
@@ -158,8 +157,7 @@ class MovedPartsApiTest {
   }
 
   private ApiClient.Reply exchange(String tag, String with) {
-    return desk.post(
-        "/api/v1/pumps/" + tag + "/exchange", "{\"with\": \"" + with + "\", \"who\": \"RT\"}");
+    return desk.post("/api/v1/pumps/" + tag + "/exchange", "{\"with\": \"" + with + "\"}");
   }
 
   @Test
@@ -185,9 +183,7 @@ class MovedPartsApiTest {
     double age = hours("SCR-03");
     ApiClient.Job job = desk.job("SCR-03").takesIn("renew:diaphragm-a").makesSafe();
     handsBack(job.strips().inspects(), "EPDM");
-    String keep =
-        "{\"pump\": \"SCR-03\", \"part\": \"diaphragm-a\", \"condition\": \"sound\", \"who\":"
-            + " \"RT\"}";
+    String keep = "{\"pump\": \"SCR-03\", \"part\": \"diaphragm-a\", \"condition\": \"sound\"}";
     assertThat(desk.post("/api/v1/stores/kept", keep).status()).isEqualTo(200);
     assertThat(
             desk.get("/api/v1/stores")

@@ -53,7 +53,7 @@ class NothingTwiceApiTest {
   @Test
   void aTableOfRunsBroughtBySixAtOnceIsStoredOnce() throws Exception {
     String table =
-        "{\"who\": \"RT\", \"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
+        "{\"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
             + "EFF-05,CSM,2011-02-03,2011-05-06,700,sound\\n\"}";
     assertThat(atOnce(() -> desk.post("/api/v1/history/import", table)))
         .allMatch(r -> r.status() == 200);
@@ -66,7 +66,7 @@ class NothingTwiceApiTest {
 
   private static final String KEEP =
       "{\"pump\": \"EFF-02\", \"part\": \"fluid-cap-a\", \"serial\": \"C-77\", \"condition\":"
-          + " \"sound\", \"hours\": 900, \"note\": \"\", \"place\": \"K1\", \"who\": \"RT\"}";
+          + " \"sound\", \"hours\": 900, \"note\": \"\", \"place\": \"K1\"}";
 
   @Test
   void partsKeptAtOnceHaveATagEach() throws Exception {
@@ -105,13 +105,10 @@ class NothingTwiceApiTest {
               for (int i = 0; i < 40; i++) {
                 desk.post(
                     "/api/v1/stores/acts/" + (i % 2 == 0 ? "reserve" : "release"),
-                    "{\"lot\": \"L-0388\", \"pump\": \"EFF-02\", \"who\": \"RT\"}");
+                    "{\"lot\": \"L-0388\", \"pump\": \"EFF-02\"}");
                 desk.post(
                     "/api/v1/stores/acts/count",
-                    "{\"lot\": \"L-0388\", \"count\": "
-                        + (3 + i % 3)
-                        + ", \"note\": \"counted\","
-                        + " \"who\": \"RT\"}");
+                    "{\"lot\": \"L-0388\", \"count\": " + (3 + i % 3) + ", \"note\": \"counted\"}");
               }
             });
     int looked = 0;
@@ -163,12 +160,12 @@ class NothingTwiceApiTest {
       delimiter = '|',
       textBlock =
           """
-          /api/v1/stores/acts/count|{"lot": "L-0388", "count": 2.9, "who": "RT"}|count
-          /api/v1/stores/acts/count|{"lot": "L-0388", "count": "2", "who": "RT"}|count
-          /api/v1/stores/acts/count|{"lot": "L-0388", "count": -1, "who": "RT"}|count
-          /api/v1/life/mode|{"role": "aaaaaaaaaaaaaaaaaaaaa", "material": "NBR", "duty": "x", "shape": 2, "who": "RT"}|role
-          /api/v1/history/import|{"csv": "tag\\n", "failedWords": [null], "who": "RT"}|failedWords[0]
-          /api/v1/stores/lots|{"lot": "L-1", "price": 1e308, "place": "a place of more than twenty letters", "who": "RT"}|price
+          /api/v1/stores/acts/count|{"lot": "L-0388", "count": 2.9}|count
+          /api/v1/stores/acts/count|{"lot": "L-0388", "count": "2"}|count
+          /api/v1/stores/acts/count|{"lot": "L-0388", "count": -1}|count
+          /api/v1/life/mode|{"role": "aaaaaaaaaaaaaaaaaaaaa", "material": "NBR", "duty": "x", "shape": 2}|role
+          /api/v1/history/import|{"csv": "tag\\n", "failedWords": [null]}|failedWords[0]
+          /api/v1/stores/lots|{"lot": "L-1", "price": 1e308, "place": "a place of more than twenty letters"}|price
           """)
   void whatIsOutOfItsBoundsIsRefusedAtItsField(String address, String body, String field) {
     Reply reply = desk.post(address, body);

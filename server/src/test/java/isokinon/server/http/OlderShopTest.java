@@ -10,6 +10,7 @@ import com.fasterxml.jackson.databind.node.TextNode;
 import isokinon.server.ApiClient;
 import isokinon.server.LocalApiClient;
 import isokinon.server.MillTest;
+import isokinon.server.access.Pins;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -21,6 +22,7 @@ import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,6 +46,12 @@ class OlderShopTest {
   private static final Map<String, byte[]> FILES = files();
 
   @Autowired private ApiClient client;
+
+  /** Nobody had a PIN then. */
+  @BeforeAll
+  static void theLeadGetsAPin(@Autowired Pins pins) {
+    pins.set("MA", ApiClient.pin("MA"), false);
+  }
 
   private static Map<String, byte[]> files() {
     Map<String, byte[]> files = new HashMap<>();
@@ -198,7 +206,7 @@ class OlderShopTest {
             client
                 .post(
                     "/api/v1/materials/tables/resistance/ended",
-                    "{\"who\": \"MA\", \"id\": " + own.path("ownRow") + "}")
+                    "{\"id\": " + own.path("ownRow") + "}")
                 .status())
         .as("a row once written as 2.50,7.50 can be ended")
         .isEqualTo(200);

@@ -20,7 +20,7 @@ class RoundsApiTest {
 
   private static String done(String key, String typed, String note) {
     return """
-        {"key": "%s", "who": "RT", "note": "%s",
+        {"key": "%s", "note": "%s",
          "answers": [{"check": "drops", "reading": {"typed": "%s"}}]}
         """
         .formatted(key, note, typed);
@@ -54,7 +54,7 @@ class RoundsApiTest {
     assertThat(reply.status()).isEqualTo(200);
     JsonNode drip = round(reply.body(), "drip-round");
     assertThat(drip.path("dueDays").asLong()).isEqualTo(7);
-    assertThat(drip.path("doneBy").asText()).isEqualTo("RT");
+    assertThat(drip.path("doneBy").asText()).isEqualTo("MA");
     assertThat(drip.path("every").asText()).isEqualTo("every 7 days");
     assertThat(drip.at("/checks/0/last").asDouble()).isEqualTo(12);
     assertThat(onTheFloor()).doesNotContain("EFF-04 drip-round");

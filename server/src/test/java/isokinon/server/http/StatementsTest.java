@@ -64,7 +64,7 @@ class StatementsTest {
   }
 
   private void plan() {
-    ApiClient.Reply reply = desk.post("/api/v1/diary/plan?who=MA", "{}");
+    ApiClient.Reply reply = desk.post("/api/v1/diary/plan", "{}");
     assertThat(reply.status()).isEqualTo(200);
     assertThat(reply.body().path("entries").size()).isGreaterThan(3);
   }

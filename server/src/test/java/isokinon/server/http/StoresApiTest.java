@@ -27,7 +27,7 @@ class StoresApiTest {
   }
 
   private ApiClient.Reply act(String act, String fields) {
-    return desk.post("/api/v1/stores/acts/" + act, "{" + fields + ", \"who\": \"SB\"}");
+    return desk.post("/api/v1/stores/acts/" + act, "{" + fields + "}");
   }
 
   private static JsonNode line(JsonNode stores, String sheet, String material) {
@@ -67,12 +67,12 @@ class StoresApiTest {
     assertThat(tubes.path("minimum").asInt()).isBetween(1, 5);
     assertThat(tubes.path("because").asText()).contains("for 95 in a hundred");
     int usual = tubes.path("enoughDays").asInt();
-    JsonNode surer = desk.put("/api/v1/stores/level?level=0.995&who=SB", "{}").body();
+    JsonNode surer = desk.put("/api/v1/stores/level?level=0.995", "{}").body();
     JsonNode same = line(surer, "tube-four-arm-16", "EPDM tube");
     assertThat(same.path("minimum").asInt()).isGreaterThanOrEqualTo(tubes.path("minimum").asInt());
     assertThat(same.path("enoughDays").asInt()).isLessThanOrEqualTo(usual);
-    desk.put("/api/v1/stores/level?level=0.95&who=SB", "{}");
-    assertThat(desk.put("/api/v1/stores/level?level=2&who=SB", "{}").fault("level")).isNotNull();
+    desk.put("/api/v1/stores/level?level=0.95", "{}");
+    assertThat(desk.put("/api/v1/stores/level?level=2", "{}").fault("level")).isNotNull();
     assertThat(line(stores(), "aodd-bolted-plastic-25", "NBR").path("because").asText())
         .contains("No forecast");
   }
@@ -90,7 +90,6 @@ class StoresApiTest {
 
   private ApiClient.Reply consumables(String path, Map<String, Object> fields) {
     Map<String, Object> body = new HashMap<>(fields);
-    body.putIfAbsent("who", "SB");
     return desk.post(
         "/api/v1/stores/consumables" + path, new ObjectMapper().valueToTree(body).toString());
   }
@@ -232,8 +231,7 @@ class StoresApiTest {
   void lotsComeInAreCountedAndScrapped() {
     String lot =
         "{\"lot\": \"L-9001\", \"sheet\": \"hose-shoe-40\", \"kit\": \"hose-kit\", \"material\":"
-            + " \"NR hose\", \"cured\": \"2026-02-01\", \"count\": 3, \"price\": 268, \"who\":"
-            + " \"SB\"}";
+            + " \"NR hose\", \"cured\": \"2026-02-01\", \"count\": 3, \"price\": 268}";
     assertThat(desk.post("/api/v1/stores/lots", lot).status()).isEqualTo(200);
     assertThat(desk.post("/api/v1/stores/lots", lot).status()).isEqualTo(200);
     assertThat(quantity("L-9001")).isEqualTo(6);
@@ -254,7 +252,7 @@ class StoresApiTest {
   void aRetiredPartIsKeptWithItsHoursAndGoesInAgain() {
     String keep =
         "{\"pump\": \"SCR-01\", \"part\": \"stator\", \"serial\": \"P-17\", \"condition\":"
-            + " \"sound\", \"hours\": 900, \"who\": \"RT\"}";
+            + " \"sound\", \"hours\": 900}";
     String id = desk.post("/api/v1/stores/kept", keep).body().path("id").asText();
     assertThat(stores().findParents("fromPump").get(0).path("hours").asDouble()).isEqualTo(900);
     ApiClient.Job job = desk.job("EFF-04").takesIn("renew:stator").makesSafe();

@@ -59,6 +59,9 @@ public interface BenchMapper {
   @Select("select * from bench_event where rebuild = #{rebuild} order by seq")
   List<EventRow> events(long rebuild);
 
+  @Select("select * from bench_event where rebuild = #{rebuild} order by seq desc limit 1")
+  Optional<EventRow> lastEvent(long rebuild);
+
   @Select("select * from bench_event where act_key = #{key}")
   Optional<EventRow> byKey(String key);
 
@@ -79,9 +82,10 @@ public interface BenchMapper {
 
   @Insert(
       "insert into bench_event (rebuild, seq, act_key, at, who, lead, kind, step, "
-          + "subject, pass, fastener, reading, unit, text, items) values "
+          + "subject, pass, fastener, reading, unit, text, items, device, digest) values "
           + "(#{rebuild}, #{seq}, #{actKey}, #{at}, #{who}, #{lead}, #{kind}, #{step}, "
-          + "#{subject}, #{pass}, #{fastener}, #{reading}, #{unit}, #{text}, #{items})")
+          + "#{subject}, #{pass}, #{fastener}, #{reading}, #{unit}, #{text}, #{items}, #{device},"
+          + " #{digest})")
   @Changes(Topic.EVENTS)
   void append(EventRow event);
 }

@@ -2,7 +2,12 @@ package isokinon.server.db.rebuilds;
 
 import java.time.OffsetDateTime;
 
-/** A bench event as stored; items are joined by line feeds. */
+/**
+ * A bench event as stored; items are joined by line feeds.
+ *
+ * @param device where it was recorded; empty where that was not yet kept
+ * @param digest its link in the chain over the job; empty before there was one
+ */
 public record EventRow(
     long rebuild,
     long seq,
@@ -18,4 +23,14 @@ public record EventRow(
     Double reading,
     String unit,
     String text,
-    String items) {}
+    String items,
+    String device,
+    String digest) {
+
+  /** The same with its link in the chain. */
+  public EventRow withDigest(String newDigest) {
+    return new EventRow(
+        rebuild, seq, actKey, at, who, lead, kind, step, subject, pass, fastener, reading, unit,
+        text, items, device, newDigest);
+  }
+}

@@ -1,4 +1,8 @@
 package isokinon.server.db.shop;
 
-/** A person of the shop, by initials and role only. */
-public record PersonRow(String initials, PersonRole role, boolean licensedElectrical) {}
+import isokinon.core.person.PersonRole;
+import java.time.OffsetDateTime;
+
+/** A person of the shop; who has left has the time of it. */
+public record PersonRow(
+    String initials, PersonRole role, boolean licensedElectrical, OffsetDateTime retiredAt) {}

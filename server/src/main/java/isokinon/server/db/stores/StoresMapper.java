@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** Lots on the shelf, torque wrenches in the crib, people of the shop. */
 public interface StoresMapper {
@@ -50,7 +51,7 @@ public interface StoresMapper {
   @Changes(Topic.SHOP)
   void addWrench(WrenchRow wrench);
 
-  @Select("select * from person order by role desc, initials")
+  @Select("select * from person order by retired_at is not null, role desc, initials")
   List<PersonRow> people();
 
   @Select("select * from person where initials = #{initials}")
@@ -61,4 +62,10 @@ public interface StoresMapper {
           + "(#{initials}, #{role}, #{licensedElectrical})")
   @Changes(Topic.SHOP)
   void addPerson(PersonRow person);
+
+  @Update(
+      "update person set role = #{role}, licensed_electrical = #{licensedElectrical}, retired_at ="
+          + " #{retiredAt} where initials = #{initials}")
+  @Changes(Topic.SHOP)
+  void changePerson(PersonRow person);
 }

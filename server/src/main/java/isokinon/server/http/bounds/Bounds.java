@@ -42,7 +42,12 @@ final class Bounds {
 
   private static final Map<String, Integer> OF_NAME =
       Map.ofEntries(
-          Map.entry("who", 4),
+          Map.entry("initials", 4),
+          Map.entry("device", 40),
+          Map.entry("pin", 100),
+          Map.entry("current", 100),
+          Map.entry("badge", 100),
+          Map.entry("code", 20),
           Map.entry("person", 4),
           Map.entry("pump", 20),
           Map.entry("tag", 20),

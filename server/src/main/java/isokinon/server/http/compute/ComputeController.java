@@ -17,6 +17,8 @@ import isokinon.core.stock.ShelfLife;
 import isokinon.core.torque.TighteningOrder;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
 import isokinon.server.http.compute.ComputeShapes.BoughtAnswer;
 import isokinon.server.http.compute.ComputeShapes.CalibrationAnswer;
 import isokinon.server.http.compute.ComputeShapes.CalibrationQuestion;
@@ -65,6 +67,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The stateless compute interface. Its shapes are fixed; other programs call them. */
 @RestController
 @RequestMapping("/api/v1/compute")
+@Needs(Right.OPEN)
 @Tag(name = "compute", description = "Stateless: everything needed is in the request")
 class ComputeController {
 

@@ -13,6 +13,8 @@ import isokinon.core.life.WeibullPosterior;
 import isokinon.core.renewal.Interval;
 import isokinon.core.value.InvalidQuantity;
 import isokinon.core.value.Range;
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
 import isokinon.server.work.shared.RequestProblem;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
@@ -29,6 +31,7 @@ import org.springframework.web.bind.annotation.RestController;
  */
 @RestController
 @RequestMapping("/api/v1/compute/life")
+@Needs(Right.OPEN)
 @Tag(name = "compute", description = "Stateless: everything needed is in the request")
 class LifeController {
 

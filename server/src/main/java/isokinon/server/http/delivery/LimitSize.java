@@ -13,20 +13,11 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.stereotype.Component;
-import org.springframework.web.HttpMediaTypeException;
-import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.filter.OncePerRequestFilter;
-import org.springframework.web.method.HandlerMethod;
-import org.springframework.web.servlet.HandlerExecutionChain;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
-import org.springframework.web.util.ServletRequestPathUtils;
 
 /**
  * Refuses request bodies that are longer than their address takes, before anything reads them. A
@@ -44,11 +35,9 @@ class LimitSize extends OncePerRequestFilter {
   /** So long the first of a body may take to arrive, all of it where it is no longer than that. */
   private static final Duration DEADLINE = Duration.ofSeconds(20);
 
-  private final ObjectProvider<RequestMappingHandlerMapping> addresses;
+  private final Addresses addresses;
 
-  LimitSize(
-      @Qualifier("requestMappingHandlerMapping")
-          ObjectProvider<RequestMappingHandlerMapping> addresses) {
+  LimitSize(Addresses addresses) {
     this.addresses = addresses;
   }
 
@@ -71,7 +60,8 @@ class LimitSize extends OncePerRequestFilter {
     try {
       start = start(request.getInputStream(), until);
     } catch (TooSlow e) {
-      refuse(response, HttpServletResponse.SC_REQUEST_TIMEOUT, "Too slow", TooSlow.SENTENCE);
+      ProblemAnswer.write(
+          response, HttpServletResponse.SC_REQUEST_TIMEOUT, "Too slow", TooSlow.SENTENCE);
       return;
     }
     if (start.length < IN_MEMORY) {
@@ -135,48 +125,19 @@ class LimitSize extends OncePerRequestFilter {
   }
 
   private long mostBytes(HttpServletRequest request) throws ServletException {
-    try {
-      ServletRequestPathUtils.parseAndCache(request);
-      HandlerExecutionChain found = addresses.getObject().getHandler(request);
-      if (found != null && found.getHandler() instanceof HandlerMethod method) {
-        MostBytes most = method.getMethodAnnotation(MostBytes.class);
-        return most == null ? USUAL : most.value();
-      }
-      return USUAL;
-    } catch (HttpRequestMethodNotSupportedException | HttpMediaTypeException e) {
-      return USUAL; // it is refused for that in its turn
-    } catch (RuntimeException | ServletException e) {
-      throw e;
-    } catch (Exception e) {
-      throw new ServletException(e);
-    }
+    return addresses
+        .operation(request)
+        .map(o -> o.getMethodAnnotation(MostBytes.class))
+        .map(MostBytes::value)
+        .orElse(USUAL);
   }
 
   private static void refuse(HttpServletResponse response, long most) throws IOException {
-    refuse(
+    ProblemAnswer.write(
         response,
         HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE,
         "Too large",
         "A request to this address holds at most " + (most >> 20) + " MB.");
-  }
-
-  private static void refuse(
-      HttpServletResponse response, int status, String title, String sentence) throws IOException {
-    response.setStatus(status);
-    response.setContentType("application/problem+json");
-    response
-        .getOutputStream()
-        .write(
-            ("{\"status\":"
-                    + status
-                    + ",\"title\":\""
-                    + title
-                    + "\",\"detail\":\""
-                    + sentence
-                    + "\",\"errors\":[{\"path\":\"\",\"message\":\""
-                    + sentence
-                    + "\"}]}")
-                .getBytes(StandardCharsets.UTF_8));
   }
 
   private static final class Kept extends HttpServletRequestWrapper {

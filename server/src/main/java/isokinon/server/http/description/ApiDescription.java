@@ -13,12 +13,15 @@ import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.parameters.Parameter;
 import io.swagger.v3.oas.models.responses.ApiResponse;
+import isokinon.server.access.Right;
+import isokinon.server.http.security.RightOfTheAddress;
 import isokinon.server.work.bench.AskedAct;
 import isokinon.server.work.stages.StageView;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.OperationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -44,6 +47,23 @@ class ApiDescription {
       acts(api.getComponents().getSchemas());
       api.getPaths().forEach((path, item) -> refusals(path, item));
       ApiTerms.shipped().describe(api);
+    };
+  }
+
+  /** Which right an operation needs, and how it refuses who has it not. */
+  @Bean
+  OperationCustomizer rights() {
+    return (operation, method) -> {
+      RightOfTheAddress.right(method)
+          .ifPresent(
+              right -> {
+                operation.addExtension("x-right", right.code());
+                if (right != Right.OPEN) {
+                  refuse(operation, "401", "Nobody is signed in");
+                  refuse(operation, "403", "It is not for who is signed in");
+                }
+              });
+      return operation;
     };
   }
 

@@ -7,10 +7,10 @@ import isokinon.core.act.PartAct;
 import isokinon.core.act.Stage;
 import isokinon.core.rebuild.Rebuild;
 import isokinon.core.rules.ActRefusal;
+import isokinon.core.rules.Actor;
 import isokinon.core.rules.BenchRules;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
-import isokinon.server.access.People;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.EventRow;
@@ -26,6 +26,7 @@ import isokinon.server.work.instruments.GaugeRack;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.rebuild.EventChain;
 import isokinon.server.work.rebuild.EventRows;
 import isokinon.server.work.rebuild.Job;
 import isokinon.server.work.rebuild.Jobs;
@@ -60,7 +61,6 @@ public class Bench {
   private final BenchMapper store;
   private final StoresMapper stores;
   private final Sheets sheets;
-  private final People people;
   private final BenchViewer viewer;
   private final NextLooks nextLooks;
   private final GaugeRack rack;
@@ -78,7 +78,6 @@ public class Bench {
       BenchMapper store,
       StoresMapper stores,
       Sheets sheets,
-      People people,
       BenchViewer viewer,
       NextLooks nextLooks,
       GaugeRack rack,
@@ -94,7 +93,6 @@ public class Bench {
     this.store = store;
     this.stores = stores;
     this.sheets = sheets;
-    this.people = people;
     this.viewer = viewer;
     this.nextLooks = nextLooks;
     this.rack = rack;
@@ -121,7 +119,6 @@ public class Bench {
   @Transactional
   public BenchView open(String tag, String who, String reason) {
     PumpRow pump = register.lock(tag);
-    people.requireKnown(who);
     Optional<RebuildRow> open = store.runningOn(tag);
     if (open.isPresent()) {
       return view(open.get().id());
@@ -183,7 +180,7 @@ public class Bench {
 
   /** All stages of a rebuild, for its record on paper. */
   public JobRecord record(long id) {
-    return viewer.record(jobs.job(id));
+    return viewer.record(jobs.job(id), EventChain.shortCode(EventChain.last(store.events(id))));
   }
 
   /** What is known of a part in hand, and what it makes of the signatures pressed so far. */
@@ -205,25 +202,31 @@ public class Bench {
       return viewer.ways(job.pump(), rebuild);
     }
     Act act = asked.read(new ActReader(rebuild, rack));
-    requireAllowed(BenchRules.refuse(rebuild, act, "", false, clock.instant()));
+    requireAllowed(BenchRules.refuse(rebuild, act, Actor.NOBODY, clock.instant()));
     return viewer.ways(job.pump(), rebuild.plus(supposed(rebuild, act)));
   }
 
   /**
    * Records an act and gives the state after it.
    *
+   * @param hand who does it, and on which device
    * @throws RequestProblem.Stale where the person saw an older state
    * @throws RequestProblem where the act does not fit, or its reading is no reading
    */
   @Transactional
-  public BenchView act(long id, ActRequest request) {
+  public BenchView act(long id, ActRequest request, Hand hand) {
     RebuildRow row =
         store.lock(id).orElseThrow(() -> RequestProblem.missing("No rebuild " + id + "."));
     Optional<EventRow> repeated = store.byKey(request.key().toString());
     if (repeated.isPresent()) {
-      return view(repeated.get().rebuild());
+      long recorded = repeated.get().rebuild();
+      if (recorded != id) {
+        throw RequestProblem.notNow(
+            "key", "This act was recorded at rebuild " + recorded + " already, not at this one.");
+      }
+      return view(id);
     }
-    boolean lead = people.leads(request.who());
+    String who = hand.actor().initials();
     Job job = jobs.replay(row);
     Rebuild rebuild = job.rebuild();
     if (request.seen() != rebuild.seq()) {
@@ -231,7 +234,7 @@ public class Bench {
     }
     Act asked = request.act().read(new ActReader(rebuild, rack));
     requireAllowed(
-        BenchRules.refuse(rebuild, asked, request.who(), lead, clock.instant())
+        BenchRules.refuse(rebuild, asked, hand.actor(), clock.instant())
             .or(() -> findingLog.refuse(asked, rebuild))
             .or(() -> shelfRefusal(job, asked)));
     OffsetDateTime now = OffsetDateTime.now(clock);
@@ -240,11 +243,14 @@ public class Bench {
             ? new JobAct.HandedBack(Optional.of(nextLooks.due(job, now.toLocalDate())), "")
             : asked;
     BenchEvent<?> event =
-        new BenchEvent<>(rebuild.seq() + 1, now.toInstant(), request.who(), lead, act);
-    store.append(EventRows.row(id, request.key().toString(), now, event));
+        new BenchEvent<>(rebuild.seq() + 1, now.toInstant(), who, hand.actor().lead(), act);
+    store.append(
+        EventChain.linked(
+            lastDigest(id),
+            EventRows.row(id, request.key().toString(), now, event, hand.device())));
     findingLog.record(job, event, now);
     if (act instanceof JobAct.HandedBack) {
-      handBack.close(job, now, request.who());
+      handBack.close(job, now, who);
       return view(id);
     }
     Rebuild after = rebuild.plus(event);
@@ -252,9 +258,15 @@ public class Bench {
       register.madeBy(job.pump(), after.variants());
     }
     if (act instanceof PartAct.KitFitted kit) {
-      shelves.handOut(kit.lot(), new Job(row, job.pump(), after), request.who());
+      shelves.handOut(kit.lot(), new Job(row, job.pump(), after), who);
     }
     return viewer.view(new Job(row, job.pump(), after));
+  }
+
+  /** Where the chain over a job ends; where it has none yet, it begins with all there is. */
+  private String lastDigest(long id) {
+    String last = store.lastEvent(id).map(EventRow::digest).orElse("");
+    return last.isEmpty() ? EventChain.last(store.events(id)) : last;
   }
 
   private static void requireAllowed(Optional<ActRefusal> refusal) {

@@ -2,7 +2,6 @@ package isokinon.server.work.consumables;
 
 import isokinon.core.consumable.Consumable;
 import isokinon.core.stock.MovementKind;
-import isokinon.server.access.People;
 import isokinon.server.db.stores.ConsumableLotRow;
 import isokinon.server.db.stores.ConsumableMapper;
 import isokinon.server.db.stores.ConsumableMovementRow;
@@ -35,32 +34,28 @@ public class ConsumableShelf {
       String bestBefore,
       Integer packs,
       Double price,
-      String place,
-      String who) {}
+      String place) {}
 
   /**
    * What is done with a lot.
    *
    * @param amount what is left of it, in the unit of the consumable
    */
-  public record ConsumableLotRequest(String lot, Double amount, String note, String who) {}
+  public record ConsumableLotRequest(String lot, Double amount, String note) {}
 
   private final ConsumableStock stock;
   private final ConsumableMapper store;
-  private final People people;
   private final Clock clock;
 
-  ConsumableShelf(ConsumableStock stock, ConsumableMapper store, People people, Clock clock) {
+  ConsumableShelf(ConsumableStock stock, ConsumableMapper store, Clock clock) {
     this.stock = stock;
     this.store = store;
-    this.people = people;
     this.clock = clock;
   }
 
   /** Takes packs in: a lot of its own, or more of one that is there. */
   @Transactional
-  public void receive(ConsumableReceivedRequest q) {
-    String who = known(q.who());
+  public void receive(ConsumableReceivedRequest q, String who) {
     Consumable of =
         stock
             .table()
@@ -113,8 +108,7 @@ public class ConsumableShelf {
 
   /** Writes down what is left of a lot. */
   @Transactional
-  public void counted(ConsumableLotRequest q) {
-    String who = known(q.who());
+  public void counted(ConsumableLotRequest q, String who) {
     ConsumableLotRow lot = lot(q);
     if (q.amount() == null || !(q.amount() >= 0 && q.amount() <= MOST)) {
       throw RequestProblem.invalid("amount", "What is left is 0 or more.");
@@ -124,8 +118,7 @@ public class ConsumableShelf {
 
   /** Throws away what is left of a lot. */
   @Transactional
-  public void scrap(ConsumableLotRequest q) {
-    String who = known(q.who());
+  public void scrap(ConsumableLotRequest q, String who) {
     ConsumableLotRow lot = lot(q);
     if (lot.amount() <= 0) {
       throw RequestProblem.notNow("lot", "Nothing is left of lot " + lot.id() + ".");
@@ -151,10 +144,5 @@ public class ConsumableShelf {
     return store
         .lock(Text.typed(q.lot()))
         .orElseThrow(() -> RequestProblem.missing("lot", "No lot is called " + q.lot() + "."));
-  }
-
-  private String known(String who) {
-    people.requireKnown(Text.typed(who));
-    return Text.typed(who);
   }
 }

@@ -9,7 +9,6 @@ import isokinon.core.schedule.Job;
 import isokinon.core.schedule.JobPlacer;
 import isokinon.core.schedule.Opening;
 import isokinon.core.schedule.Placement;
-import isokinon.server.access.People;
 import isokinon.server.db.diary.DiaryMapper;
 import isokinon.server.db.diary.DiaryMapper.DiaryEntryRow;
 import isokinon.server.db.diary.DiaryMapper.FixtureRow;
@@ -56,13 +55,12 @@ public class Diary {
   private static final int MOST_UNPLACED = 60;
 
   /** A job put somewhere by a person; without a minute it is let go again. */
-  public record PinRequest(String pump, Integer day, Integer minute, String person, String who) {}
+  public record PinRequest(String pump, Integer day, Integer minute, String person) {}
 
   private final DiaryMapper store;
   private final WorkList workList;
   private final Rounds rounds;
   private final JobPlacer placer;
-  private final People people;
   private final TransactionTemplate transaction;
   private final Clock clock;
   private final OneAtATime turn = new OneAtATime();
@@ -76,7 +74,6 @@ public class Diary {
       DiaryMapper store,
       WorkList workList,
       Rounds rounds,
-      People people,
       PlatformTransactionManager transactions,
       @Value("${isokinon.diary.search:3500ms}") Duration search,
       Clock clock) {
@@ -85,7 +82,6 @@ public class Diary {
     this.workList = workList;
     this.rounds = rounds;
     this.placer = new JobPlacer(search, System::nanoTime);
-    this.people = people;
     this.clock = clock;
   }
 
@@ -214,7 +210,6 @@ public class Diary {
    * @throws RequestProblem where somebody else plans just now
    */
   public DiaryView plan(String who) {
-    people.requireKnown(who);
     return turn.alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
@@ -229,8 +224,7 @@ public class Diary {
    * @throws RequestProblem where it cannot stand there, with the reason, or where somebody else
    *     plans just now
    */
-  public DiaryView pin(PinRequest q) {
-    people.requireKnown(q.who() == null ? "" : q.who());
+  public DiaryView pin(PinRequest q, String who) {
     return turn.alone(
         () -> {
           DiaryDays days = DiaryDays.from(clock);
@@ -244,9 +238,9 @@ public class Diary {
           asked.add(q.pump() == null ? "" : q.pump());
           Question question = question(asked, days);
           if (q.minute() != null && q.day() != null) {
-            pinned.add(put(q, pinned, question));
+            pinned.add(put(q, pinned, question, who));
           }
-          return place(question, pinned, q.who());
+          return place(question, pinned, who);
         });
   }
 
@@ -257,7 +251,8 @@ public class Diary {
     return new Question(byPump(workList.within(DAYS, asked)), openings(days), days);
   }
 
-  private DiaryEntryRow put(PinRequest q, List<DiaryEntryRow> others, Question question) {
+  private DiaryEntryRow put(
+      PinRequest q, List<DiaryEntryRow> others, Question question, String who) {
     Map<String, Work> work = question.work();
     DiaryDays days = question.days();
     TimeSlots openings = question.openings();
@@ -281,7 +276,7 @@ public class Diary {
             days.at(start + DiaryDays.slots(w.minutes())),
             true,
             "",
-            q.who(),
+            who,
             days.now());
     PinClash.of(row, w, others, work)
         .ifPresent(

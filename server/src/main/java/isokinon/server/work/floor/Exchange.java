@@ -4,7 +4,6 @@ import isokinon.core.value.Fault;
 import isokinon.core.wetend.Duty;
 import isokinon.core.wetend.Rating;
 import isokinon.core.wetend.Roles;
-import isokinon.server.access.People;
 import isokinon.server.db.findings.FindingMapper;
 import isokinon.server.db.findings.NextLookRow;
 import isokinon.server.db.pumps.FittedPartRow;
@@ -43,7 +42,6 @@ public class Exchange {
   private final BenchMapper bench;
   private final PumpRegister register;
   private final ShopLibrary library;
-  private final People people;
   private final Clock clock;
 
   Exchange(
@@ -53,7 +51,6 @@ public class Exchange {
       BenchMapper bench,
       PumpRegister register,
       ShopLibrary library,
-      People people,
       Clock clock) {
     this.pumps = pumps;
     this.wetEnds = wetEnds;
@@ -61,7 +58,6 @@ public class Exchange {
     this.bench = bench;
     this.register = register;
     this.library = library;
-    this.people = people;
     this.clock = clock;
   }
 
@@ -70,7 +66,7 @@ public class Exchange {
    *
    * @param because why it may, where a wet end is unsuited in the duty it goes to
    */
-  public record ExchangeRequest(String with, String because, String who) {}
+  public record ExchangeRequest(String with, String because) {}
 
   /** A unit as it stands in a position: everything that goes along when it is moved. */
   private record Unit(
@@ -83,8 +79,7 @@ public class Exchange {
    *     different constructions
    */
   @Transactional
-  public void exchange(String tag, ExchangeRequest q) {
-    people.requireKnown(q.who() == null ? "" : q.who());
+  public void exchange(String tag, ExchangeRequest q, String who) {
     String other = Text.typed(q.with());
     if (other.equals(tag)) {
       throw RequestProblem.invalid("with", "A unit cannot change places with itself.");

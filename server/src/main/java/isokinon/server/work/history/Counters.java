@@ -7,7 +7,6 @@ import isokinon.core.table.CsvRow;
 import isokinon.core.table.CsvTable;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
-import isokinon.server.access.People;
 import isokinon.server.db.pumps.CounterMapper;
 import isokinon.server.db.pumps.CounterRow;
 import isokinon.server.db.pumps.PumpMapper;
@@ -56,13 +55,11 @@ public class Counters {
 
   private final CounterMapper store;
   private final PumpMapper pumps;
-  private final People people;
   private final Clock clock;
 
-  Counters(CounterMapper store, PumpMapper pumps, People people, Clock clock) {
+  Counters(CounterMapper store, PumpMapper pumps, Clock clock) {
     this.store = store;
     this.pumps = pumps;
-    this.people = people;
     this.clock = clock;
   }
 
@@ -75,7 +72,6 @@ public class Counters {
    */
   @Transactional
   public CounterReport bring(String csv, String who, boolean dryRun) {
-    people.requireKnown(who);
     if (csv.length() > MOST_CHARACTERS) {
       throw RequestProblem.invalid("file", "Longer than " + MOST_CHARACTERS + " characters.");
     }

@@ -4,7 +4,6 @@ import isokinon.core.life.Stints;
 import isokinon.core.life.Stints.Stint;
 import isokinon.core.table.CsvTable;
 import isokinon.core.value.Fault;
-import isokinon.server.access.People;
 import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
@@ -53,20 +52,17 @@ public class History {
       Map<String, String> columns,
       List<String> failedWords,
       Boolean monthFirst,
-      String who,
       Boolean dryRun) {}
 
   private final PumpMapper pumps;
   private final ShopLibrary library;
-  private final People people;
   private final Turns turns;
   private final Clock clock;
 
-  History(PumpMapper pumps, ShopLibrary library, People people, Turns turns, Clock clock) {
+  History(PumpMapper pumps, ShopLibrary library, Turns turns, Clock clock) {
     this.turns = turns;
     this.pumps = pumps;
     this.library = library;
-    this.people = people;
     this.clock = clock;
   }
 
@@ -78,7 +74,6 @@ public class History {
    */
   @Transactional
   public HistoryReport bring(ImportRequest q) {
-    people.requireKnown(q.who() == null ? "" : q.who());
     if (q.csv() == null || q.csv().isBlank() || q.csv().length() > MOST_CHARACTERS) {
       throw RequestProblem.invalid("csv", "Give a table of at most 40 million characters.");
     }

@@ -2,7 +2,6 @@ package isokinon.server.work.lives;
 
 import isokinon.core.renewal.Policies.Way;
 import isokinon.core.value.Fault;
-import isokinon.server.access.People;
 import isokinon.server.db.pumps.FailureModeRow;
 import isokinon.server.db.pumps.HistoryMapper;
 import isokinon.server.db.pumps.PolicyRow;
@@ -26,11 +25,10 @@ public class PolicyService {
   private static final int MOST_BECAUSE = 400;
 
   /** A way chosen for pumps. */
-  public record PolicyRequest(
-      List<String> pumps, Way way, Double everyHours, String because, String who) {}
+  public record PolicyRequest(List<String> pumps, Way way, Double everyHours, String because) {}
 
   /** The shape of the failure mode chosen for a group. */
-  public record ModeRequest(String role, String material, String duty, Double shape, String who) {}
+  public record ModeRequest(String role, String material, String duty, Double shape) {}
 
   /** What a pump is kept by now. */
   public record KeptView(
@@ -39,15 +37,12 @@ public class PolicyService {
   private final PumpMapper pumps;
   private final HistoryMapper history;
   private final Renewals renewals;
-  private final People people;
   private final Clock clock;
 
-  PolicyService(
-      PumpMapper pumps, HistoryMapper history, Renewals renewals, People people, Clock clock) {
+  PolicyService(PumpMapper pumps, HistoryMapper history, Renewals renewals, Clock clock) {
     this.pumps = pumps;
     this.history = history;
     this.renewals = renewals;
-    this.people = people;
     this.clock = clock;
   }
 
@@ -57,9 +52,7 @@ public class PolicyService {
    * @throws RequestProblem where a way may not be chosen for one of them
    */
   @Transactional
-  public List<KeptView> choose(PolicyRequest q) {
-    String who = q.who() == null ? "" : q.who();
-    people.requireKnown(who);
+  public List<KeptView> choose(PolicyRequest q, String who) {
     if (q.pumps() == null || q.pumps().isEmpty()) {
       throw RequestProblem.invalid("pumps", "Say for which pumps.");
     }
@@ -131,8 +124,7 @@ public class PolicyService {
 
   /** Chooses the shape of a group's failure mode; every forecast of the group goes by it. */
   @Transactional
-  public void chooseMode(ModeRequest q) {
-    people.requireKnown(q.who() == null ? "" : q.who());
+  public void chooseMode(ModeRequest q, String who) {
     if (q.role() == null || q.material() == null || q.duty() == null) {
       throw RequestProblem.invalid("role", "Say of which part, material and duty.");
     }
@@ -141,7 +133,7 @@ public class PolicyService {
     }
     history.chooseMode(
         new FailureModeRow(q.role(), q.material(), q.duty(), q.shape()),
-        q.who(),
+        who,
         OffsetDateTime.now(clock));
   }
 }

@@ -175,8 +175,7 @@ public final class MaterialView {
       Kind kind,
       Double reading,
       String pump,
-      @Size(max = 2000) String note,
-      String who) {}
+      @Size(max = 2000) String note) {}
 
   /** What an import did, or would do. */
   public record ImportReport(

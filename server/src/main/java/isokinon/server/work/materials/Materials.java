@@ -11,7 +11,6 @@ import isokinon.core.material.flags.LibraryFlags;
 import isokinon.core.material.flags.LibraryFlags.Flag;
 import isokinon.core.value.Fault;
 import isokinon.core.wetend.PairEvidence.Kind;
-import isokinon.server.access.People;
 import isokinon.server.db.materials.FindingRow;
 import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.pumps.PumpMapper;
@@ -57,7 +56,6 @@ public class Materials {
   private final MaterialEvidence evidence;
   private final WetEndMapper store;
   private final PumpMapper pumps;
-  private final People people;
   private final Clock clock;
 
   Materials(
@@ -67,7 +65,6 @@ public class Materials {
       MaterialEvidence evidence,
       WetEndMapper store,
       PumpMapper pumps,
-      People people,
       Clock clock) {
     this.library = library;
     this.meetings = meetings;
@@ -75,7 +72,6 @@ public class Materials {
     this.evidence = evidence;
     this.store = store;
     this.pumps = pumps;
-    this.people = people;
     this.clock = clock;
   }
 
@@ -212,7 +208,7 @@ public class Materials {
    * @throws RequestProblem with everything that is wrong with it
    */
   @Transactional
-  public PairView add(FindingRequest q) {
+  public PairView add(FindingRequest q, String who) {
     List<Fault> faults = new ArrayList<>();
     within(faults, "concentrationPct", q.concentrationPct(), 0, 100, "%");
     within(faults, "temperatureC", q.temperatureC(), -273.15, 1000, "°C");
@@ -236,7 +232,6 @@ public class Materials {
     if (!faults.isEmpty()) {
       throw RequestProblem.invalid(faults);
     }
-    people.requireKnown(q.who() == null ? "" : q.who());
     Fluid f = known(q.fluid());
     Material m = material(q.material());
     store.addFinding(
@@ -250,7 +245,7 @@ public class Materials {
             kind,
             q.reading() == null ? 0 : q.reading(),
             Text.clipped(q.note() == null ? "" : q.note(), 2000),
-            q.who(),
+            who,
             OffsetDateTime.now(clock)));
     return pair(f.code(), m.code());
   }

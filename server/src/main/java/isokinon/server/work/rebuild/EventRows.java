@@ -15,8 +15,9 @@ public final class EventRows {
 
   private EventRows() {}
 
-  /** The row of an event. */
-  public static EventRow row(long rebuild, String key, OffsetDateTime at, BenchEvent<?> event) {
+  /** The row of an event, not yet in the chain. */
+  public static EventRow row(
+      long rebuild, String key, OffsetDateTime at, BenchEvent<?> event, String device) {
     ActColumns act = event.act().accept(new ActWriter());
     return new EventRow(
         rebuild,
@@ -33,7 +34,9 @@ public final class EventRows {
         act.reading().map(Reading::value).orElse(null),
         act.reading().map(Reading::unit).orElse(""),
         act.text(),
-        String.join(LINE, act.items()));
+        String.join(LINE, act.items()),
+        device,
+        "");
   }
 
   /** The event of a row. */

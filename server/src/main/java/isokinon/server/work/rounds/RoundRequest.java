@@ -12,13 +12,11 @@ import java.util.List;
  * A round is done.
  *
  * @param key made by the device once for the round in hand, so that it counts once
- * @param who initials
  * @param answers a check that was confirmed or read
  * @param note what was seen, or why a check was left
  */
 public record RoundRequest(
     @NotBlank @Identifier String key,
-    @NotBlank @Size(max = 4) String who,
     @Size(max = 100) List<@NotNull @Valid TypedAnswer> answers,
     @Size(max = 2000) String note) {
 

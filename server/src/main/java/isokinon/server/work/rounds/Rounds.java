@@ -5,7 +5,6 @@ import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.Round;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.value.Fault;
-import isokinon.server.access.People;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
 import isokinon.server.db.findings.FindingMapper;
@@ -53,7 +52,6 @@ public class Rounds {
   private final PumpRegister pumps;
   private final LifeService lives;
   private final Sheets sheets;
-  private final People people;
   private final Clock clock;
 
   /** A sheet as pumps with this material follow it: the floor asks for those of every pump. */
@@ -67,7 +65,6 @@ public class Rounds {
       PumpRegister pumps,
       LifeService lives,
       Sheets sheets,
-      People people,
       DataVersions versions,
       Clock clock) {
     this.store = store;
@@ -75,7 +72,6 @@ public class Rounds {
     this.pumps = pumps;
     this.lives = lives;
     this.sheets = sheets;
-    this.people = people;
     this.clock = clock;
     this.followed = new CachedByKey<>(versions, EnumSet.of(Topic.SHEETS));
   }
@@ -109,12 +105,11 @@ public class Rounds {
    *     why
    */
   @Transactional
-  public List<RoundView> done(String tag, String id, RoundRequest asked) {
+  public List<RoundView> done(String tag, String id, RoundRequest asked, String who) {
     PumpRow pump = pumps.lock(tag);
     if (store.withKey(asked.key()) > 0) {
       return of(tag);
     }
-    people.requireKnown(asked.who());
     Round round =
         sheet(pump).stream()
             .flatMap(s -> s.rounds().stream())
@@ -138,7 +133,7 @@ public class Rounds {
                           Readings.parse(t.typed(), given(t.unit()), check.unit(), check.id()),
                           now,
                           pump.runningHours(),
-                          asked.who(),
+                          who,
                           given(t.gauge()),
                           false,
                           null,
@@ -146,7 +141,7 @@ public class Rounds {
     }
     refuseOpen(round, answers, note);
     read.forEach(findings::addReading);
-    store.add(new RoundDoneRow(tag, id, now, pump.runningHours(), asked.who(), note, asked.key()));
+    store.add(new RoundDoneRow(tag, id, now, pump.runningHours(), who, note, asked.key()));
     return of(tag);
   }
 

@@ -137,8 +137,8 @@ public class BenchViewer {
     };
   }
 
-  /** All stages of a job, for its record on paper. */
-  public JobRecord record(Job job) {
+  /** All stages of a job, for its record on paper, with the short code of its chain. */
+  public JobRecord record(Job job, String chain) {
     Rebuild rebuild = job.rebuild();
     return new JobRecord(
         job.row().id(),
@@ -151,6 +151,7 @@ public class BenchViewer {
         DecideViewer.renewed(rebuild.sheet(), rebuild, rebuild.renewalsInAll()),
         proof.of(job.row().id(), job.pump(), rebuild),
         handBack.of(job),
+        chain,
         log(job));
   }
 

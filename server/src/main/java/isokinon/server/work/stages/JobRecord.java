@@ -14,6 +14,7 @@ import java.util.List;
  * All stages of a job, for its record on paper.
  *
  * @param open whether it is not handed back yet
+ * @param chain the short code of the chain over its events
  */
 public record JobRecord(
     long id,
@@ -26,6 +27,7 @@ public record JobRecord(
     List<RenewItem> renewed,
     List<ProofView> proof,
     HandBackView handBack,
+    String chain,
     List<LogLine> log) {
 
   /** A line of the record: when, also as a time of day, who, and what. */

@@ -89,6 +89,8 @@ public sealed interface StageView {
   /**
    * An energy or confirmation of the make-safe gate.
    *
+   * @param licensed whether the law reserves it to licensed people in many places
+   * @param electrical whether somebody licensed for electrical work has to sign for it
    * @param here which valve, isolator or lock at this position; absent where nobody recorded it
    */
   record Gate(
@@ -105,6 +107,7 @@ public sealed interface StageView {
       Optional<Double> max,
       String orConfirm,
       boolean licensed,
+      boolean electrical,
       boolean confirmation,
       boolean answered,
       Optional<Double> value,

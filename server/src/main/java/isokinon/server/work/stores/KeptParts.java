@@ -3,7 +3,6 @@ package isokinon.server.work.stores;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.KeptCondition;
-import isokinon.server.access.People;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.rebuilds.BenchMapper;
@@ -36,15 +35,13 @@ public class KeptParts {
       KeptCondition condition,
       Double hours,
       String note,
-      String place,
-      String who) {}
+      String place) {}
 
   private final ShelfMapper shelf;
   private final BenchMapper bench;
   private final PumpMapper pumps;
   private final PumpRegister register;
   private final Sheets sheets;
-  private final People people;
   private final Turns turns;
   private final Clock clock;
 
@@ -54,7 +51,6 @@ public class KeptParts {
       PumpMapper pumps,
       PumpRegister register,
       Sheets sheets,
-      People people,
       Turns turns,
       Clock clock) {
     this.shelf = shelf;
@@ -62,16 +58,13 @@ public class KeptParts {
     this.pumps = pumps;
     this.register = register;
     this.sheets = sheets;
-    this.people = people;
     this.turns = turns;
     this.clock = clock;
   }
 
   /** Keeps a retired part, with what it has run; answers what to write on its tag. */
   @Transactional
-  public String keep(KeepRequest q) {
-    String who = Text.typed(q.who());
-    people.requireKnown(who);
+  public String keep(KeepRequest q, String who) {
     PumpRow pump = register.pump(Text.typed(q.pump()));
     Sheet sheet =
         pump.sheet()
@@ -158,8 +151,7 @@ public class KeptParts {
 
   /** Writes off a kept part. */
   @Transactional
-  public void scrapKept(String id, String who) {
-    people.requireKnown(Text.typed(who));
+  public void scrapKept(String id) {
     if (shelf.gone(id, "scrapped", OffsetDateTime.now(clock)) == 0) {
       throw RequestProblem.missing("No part is kept as " + id + ".");
     }

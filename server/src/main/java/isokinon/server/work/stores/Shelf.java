@@ -7,7 +7,6 @@ import isokinon.core.rebuild.Rebuild;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.stock.MovementKind;
-import isokinon.server.access.People;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
@@ -42,8 +41,7 @@ public class Shelf {
   private static final int MOST = 10_000;
 
   /** What is done with a lot. */
-  public record LotRequest(
-      String lot, String pump, Long rebuild, Integer count, String note, String who) {}
+  public record LotRequest(String lot, String pump, Long rebuild, Integer count, String note) {}
 
   /** A lot that came in. */
   public record ReceivedRequest(
@@ -55,8 +53,7 @@ public class Shelf {
       String cured,
       Integer count,
       Double price,
-      String place,
-      String who) {}
+      String place) {}
 
   private final StoresMapper stores;
   private final ShelfMapper shelf;
@@ -66,7 +63,6 @@ public class Shelf {
   private final ShopLibrary library;
   private final ShelfLifeService lives;
   private final ShopSettings settings;
-  private final People people;
   private final Clock clock;
 
   Shelf(
@@ -78,7 +74,6 @@ public class Shelf {
       ShopLibrary library,
       ShelfLifeService lives,
       ShopSettings settings,
-      People people,
       Clock clock) {
     this.stores = stores;
     this.shelf = shelf;
@@ -88,14 +83,12 @@ public class Shelf {
     this.library = library;
     this.lives = lives;
     this.settings = settings;
-    this.people = people;
     this.clock = clock;
   }
 
   /** Takes a lot in, or more of one that is there. */
   @Transactional
-  public void receive(ReceivedRequest q) {
-    String who = known(q.who());
+  public void receive(ReceivedRequest q, String who) {
     Sheet sheet =
         sheets
             .find(Text.typed(q.sheet()))
@@ -150,8 +143,7 @@ public class Shelf {
 
   /** Holds a piece for the next job of a pump. */
   @Transactional
-  public void reserve(LotRequest q) {
-    String who = known(q.who());
+  public void reserve(LotRequest q, String who) {
     LotRow lot = lot(q);
     PumpRow pump = pumps.pump(Text.typed(q.pump()));
     fits(lot, pump);
@@ -164,8 +156,7 @@ public class Shelf {
 
   /** Lets a held piece go again. */
   @Transactional
-  public void release(long id, String who) {
-    known(who);
+  public void release(long id) {
     if (shelf.release(id, OffsetDateTime.now(clock)) == 0) {
       throw RequestProblem.missing("", "That piece is not held any more.");
     }
@@ -173,8 +164,7 @@ public class Shelf {
 
   /** Hands a piece out to a rebuild. */
   @Transactional
-  public void issue(LotRequest q) {
-    String who = known(q.who());
+  public void issue(LotRequest q, String who) {
     LotRow lot = lot(q);
     RebuildRow rebuild = rebuild(q);
     fits(lot, pumps.pump(rebuild.pump()));
@@ -188,8 +178,7 @@ public class Shelf {
 
   /** Takes a piece back from a rebuild that did not use it. */
   @Transactional
-  public void giveBack(LotRequest q) {
-    String who = known(q.who());
+  public void giveBack(LotRequest q, String who) {
     LotRow lot = lot(q);
     if (q.rebuild() == null || shelf.out(lot.id(), q.rebuild()) < 1) {
       throw RequestProblem.notNow("lot", "No piece of " + lot.id() + " is out to that rebuild.");
@@ -200,8 +189,7 @@ public class Shelf {
 
   /** Writes down what was counted. */
   @Transactional
-  public void counted(LotRequest q) {
-    String who = known(q.who());
+  public void counted(LotRequest q, String who) {
     LotRow lot = lot(q);
     int change = count(q.count()) - lot.quantity();
     shelf.change(lot.id(), change);
@@ -210,8 +198,7 @@ public class Shelf {
 
   /** Scraps what is left of a lot. */
   @Transactional
-  public void scrap(LotRequest q) {
-    String who = known(q.who());
+  public void scrap(LotRequest q, String who) {
     LotRow lot = lot(q);
     if (lot.quantity() < 1) {
       throw RequestProblem.notNow("lot", "Nothing is left of lot " + lot.id() + ".");
@@ -223,11 +210,10 @@ public class Shelf {
   /** Chooses how sure the shelf shall be. */
   @Transactional
   public void chooseLevel(double level, String who) {
-    String by = known(who);
     if (!(level >= 0.5 && level <= 0.999)) {
       throw RequestProblem.invalid("level", "A service level lies between 50 and 99.9 %.");
     }
-    settings.serviceLevel(level, by);
+    settings.serviceLevel(level, who);
   }
 
   /**
@@ -346,11 +332,6 @@ public class Shelf {
             who,
             OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC),
             Text.clipped(note, 400)));
-  }
-
-  private String known(String who) {
-    people.requireKnown(Text.typed(who));
-    return Text.typed(who);
   }
 
   private static int count(Integer count) {

@@ -19,7 +19,6 @@ import isokinon.core.wetend.Rating.LimitedBy;
 import isokinon.core.wetend.Roles;
 import isokinon.core.wetend.Sensitivity;
 import isokinon.core.wetend.WayOut;
-import isokinon.server.access.People;
 import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.materials.WetKitRow;
 import isokinon.server.db.pumps.PumpMapper;
@@ -87,7 +86,6 @@ public class WetEnds {
   private final ShopLibrary library;
   private final Meetings meetings;
   private final ShelfLifeService shelf;
-  private final People people;
   private final Clock clock;
 
   WetEnds(
@@ -99,7 +97,6 @@ public class WetEnds {
       ShopLibrary library,
       Meetings meetings,
       ShelfLifeService shelf,
-      People people,
       Clock clock) {
     this.store = store;
     this.wetEnds = wetEnds;
@@ -109,7 +106,6 @@ public class WetEnds {
     this.library = library;
     this.meetings = meetings;
     this.shelf = shelf;
-    this.people = people;
     this.clock = clock;
   }
 
@@ -199,7 +195,6 @@ public class WetEnds {
   public ChooserView change(String tag, DutyForm form, String who) {
     PumpRow pump =
         store.lock(tag).orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
-    people.requireKnown(who);
     Duty duty = form.duty(library);
     WetEndRow before = fitted.of(tag);
     wetEnds.clear(tag);

@@ -17,7 +17,7 @@ class WithinBoundsTest {
 
   record Asked(
       @Size(max = 10) String own,
-      String who,
+      String person,
       String free,
       List<String> words,
       Map<String, Double> fit,
@@ -35,7 +35,7 @@ class WithinBoundsTest {
   void aFieldIsAsLongAsItSaysElseAsItsNameSaysElseAsAllAre() {
     assertThat(paths(SOUND)).isEmpty();
     assertThat(paths(new Asked("eleven char", "MARAS", "x".repeat(201), null, null, null, null)))
-        .containsExactly("own", "who", "free");
+        .containsExactly("own", "person", "free");
   }
 
   @Test

@@ -11,10 +11,10 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import isokinon.core.renewal.Consequence;
+import isokinon.core.rules.Actor;
 import isokinon.core.sheet.Family;
 import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.wetend.Duty.Abrasion;
-import isokinon.server.access.People;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.pumps.CounterMapper;
 import isokinon.server.db.pumps.PumpMapper;
@@ -59,12 +59,12 @@ class BenchRecordingTest {
   private static final RebuildRow ROW =
       new RebuildRow(7, "EFF-02", "dp", 1, OPENED, "RT", "due", "TPC-ET", 100, null, "");
   private static final PumpRow PUMP = pump("dp");
+  private static final Hand RT = new Hand(new Actor("RT", false, false), "bench 2");
 
   private final BenchMapper store = mock(BenchMapper.class);
   private final PumpMapper pumps = mock(PumpMapper.class);
   private final StoresMapper stores = mock(StoresMapper.class);
   private final Sheets sheets = mock(Sheets.class);
-  private final People people = mock(People.class);
   private final BenchViewer viewer = mock(BenchViewer.class);
   private static final Clock NOW =
       Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC);
@@ -78,7 +78,6 @@ class BenchRecordingTest {
           store,
           stores,
           sheets,
-          people,
           viewer,
           mock(NextLooks.class),
           mock(GaugeRack.class),
@@ -137,12 +136,12 @@ class BenchRecordingTest {
   }
 
   private static ActRequest note(long seen, String text) {
-    return new ActRequest(UUID.randomUUID(), seen, "RT", new AskedJobAct.Noted(text));
+    return new ActRequest(UUID.randomUUID(), seen, new AskedJobAct.Noted(text), Optional.empty());
   }
 
   @Test
   void theRebuildIsLockedBeforeItsEventsAreRead() {
-    bench.act(7, note(0, "wet floor"));
+    bench.act(7, note(0, "wet floor"), RT);
     InOrder order = inOrder(store);
     order.verify(store).lock(7);
     order.verify(store).byKey(any());
@@ -152,12 +151,12 @@ class BenchRecordingTest {
 
   @Test
   void whatIsRecordedIsWhoWhenAndWhat() {
-    when(people.leads("RT")).thenReturn(false);
-    bench.act(7, note(0, "wet floor"));
+    bench.act(7, note(0, "wet floor"), RT);
     ArgumentCaptor<EventRow> row = ArgumentCaptor.forClass(EventRow.class);
     verify(store).append(row.capture());
     assertThat(row.getValue().seq()).isEqualTo(1);
     assertThat(row.getValue().who()).isEqualTo("RT");
+    assertThat(row.getValue().device()).isEqualTo("bench 2");
     assertThat(row.getValue().lead()).isFalse();
     assertThat(row.getValue().text()).isEqualTo("wet floor");
     assertThat(row.getValue().at().toInstant()).isEqualTo(Instant.parse("2026-03-17T08:00:00Z"));
@@ -166,10 +165,23 @@ class BenchRecordingTest {
   @Test
   void aKnownKeyIsAnsweredWithoutAnotherRow() {
     EventRow there =
-        new EventRow(7, 1, "k", OPENED, "RT", false, "NOTED", "", "", 0, 0, null, "", "wet", "");
+        new EventRow(
+            7, 1, "k", OPENED, "RT", false, "NOTED", "", "", 0, 0, null, "", "wet", "", "", "");
     when(store.byKey(any())).thenReturn(Optional.of(there));
     when(store.events(7)).thenReturn(List.of(there));
-    bench.act(7, note(0, "wet"));
+    bench.act(7, note(0, "wet"), RT);
+    verify(store, never()).append(any());
+  }
+
+  @Test
+  void aKeyOfAnotherRebuildIsToldSo() {
+    EventRow there =
+        new EventRow(
+            8, 1, "k", OPENED, "RT", false, "NOTED", "", "", 0, 0, null, "", "wet", "", "", "");
+    when(store.byKey(any())).thenReturn(Optional.of(there));
+    assertThatThrownBy(() -> bench.act(7, note(0, "wet"), RT))
+        .isInstanceOf(RequestProblem.NotNow.class)
+        .hasMessageContaining("rebuild 8");
     verify(store, never()).append(any());
   }
 
@@ -179,8 +191,9 @@ class BenchRecordingTest {
         .thenReturn(
             List.of(
                 new EventRow(
-                    7, 1, "k", OPENED, "KO", false, "NOTED", "", "", 0, 0, null, "", "first", "")));
-    assertThatThrownBy(() -> bench.act(7, note(0, "second")))
+                    7, 1, "k", OPENED, "KO", false, "NOTED", "", "", 0, 0, null, "", "first", "",
+                    "", "")));
+    assertThatThrownBy(() -> bench.act(7, note(0, "second"), RT))
         .isInstanceOf(RequestProblem.Stale.class)
         .hasMessageStartingWith("KO was here first");
     verify(store, never()).append(any());
@@ -188,17 +201,9 @@ class BenchRecordingTest {
 
   @Test
   void aRefusedActRecordsNothing() {
-    assertThatThrownBy(() -> bench.act(7, note(0, " ")))
+    assertThatThrownBy(() -> bench.act(7, note(0, " "), RT))
         .isInstanceOf(RequestProblem.class)
         .hasMessage("The note is empty.");
-    verify(store, never()).append(any());
-  }
-
-  @Test
-  void aStrangerRecordsNothing() {
-    when(people.leads("RT")).thenThrow(new IllegalStateException("nobody has these initials"));
-    assertThatThrownBy(() -> bench.act(7, note(0, "hello")))
-        .isInstanceOf(IllegalStateException.class);
     verify(store, never()).append(any());
   }
 
@@ -213,7 +218,7 @@ class BenchRecordingTest {
 
   @Test
   void nothingIsBookedOutUntilThePumpIsHandedBack() {
-    bench.act(7, note(0, "wet floor"));
+    bench.act(7, note(0, "wet floor"), RT);
     verify(shelves, never()).use(any(), any(), any());
     verify(store, never()).close(anyLong(), any());
     verify(pumps, never()).refit(any());

@@ -10,7 +10,6 @@ import static org.mockito.Mockito.when;
 
 import isokinon.core.life.Weibull;
 import isokinon.core.schedule.WaitingCost;
-import isokinon.server.access.People;
 import isokinon.server.db.diary.DiaryMapper;
 import isokinon.server.db.diary.DiaryMapper.DiaryEntryRow;
 import isokinon.server.db.diary.DiaryMapper.FixtureRow;
@@ -50,7 +49,6 @@ class DiaryTest {
           store,
           workList,
           mock(isokinon.server.work.rounds.Rounds.class),
-          mock(People.class),
           mock(PlatformTransactionManager.class),
           Duration.ofMillis(300),
           NOW);
@@ -147,17 +145,17 @@ class DiaryTest {
   @Test
   void whyAJobCannotBePutSomewhereIsSaid() {
     jobs(work("P-1", 60, 3, 2, ""));
-    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 1, 480, "RT", "MA")))
+    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 1, 480, "RT"), "MA"))
         .hasMessageContaining("cannot be done then");
-    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 4, 480, "RT", "MA")))
+    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 4, 480, "RT"), "MA"))
         .hasMessageContaining("Nobody is there");
-    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 3, 810, "RT", "MA")))
+    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 3, 810, "RT"), "MA"))
         .hasMessageContaining("Nobody is there");
-    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 42, 480, "RT", "MA")))
+    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-1", 42, 480, "RT"), "MA"))
         .hasMessageContaining("it holds six weeks");
-    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-9", 3, 480, "RT", "MA")))
+    assertThatThrownBy(() -> diary.pin(new Diary.PinRequest("P-9", 3, 480, "RT"), "MA"))
         .hasMessageContaining("No job of P-9");
-    diary.pin(new Diary.PinRequest("P-1", 3, 493, "RT", "MA"));
+    diary.pin(new Diary.PinRequest("P-1", 3, 493, "RT"), "MA");
     DiaryEntryRow entry = placed().get(0);
     assertThat(entry.pinned()).isTrue();
     assertThat(entry.startsAt().getHour()).isEqualTo(8);
@@ -208,7 +206,7 @@ class DiaryTest {
     jobs(w, other);
     when(store.entries()).thenReturn(List.of(pinned));
     try {
-      diary.pin(new Diary.PinRequest("P-1", 3, 540, "RT", "MA"));
+      diary.pin(new Diary.PinRequest("P-1", 3, 540, "RT"), "MA");
       return "";
     } catch (RequestProblem e) {
       return e.getMessage();

@@ -32,7 +32,7 @@ class EventRowsTest {
 
   private static Act stored(Act act) {
     BenchEvent<?> event = new BenchEvent<>(3, AT.toInstant(), "RT", true, act);
-    EventRow row = EventRows.row(7, "k", AT, event);
+    EventRow row = EventRows.row(7, "k", AT, event, "bench 2");
     BenchEvent<?> read = EventRows.event(row);
     assertThat(read.of(act)).isEqualTo(event);
     return read.act();
@@ -74,7 +74,8 @@ class EventRowsTest {
       String kind, String step, String subject, Double reading, String text, String items) {
     return EventRows.event(
             new EventRow(
-                7, 1, "k", AT, "RT", false, kind, step, subject, 1, 2, reading, "N·m", text, items))
+                7, 1, "k", AT, "RT", false, kind, step, subject, 1, 2, reading, "N·m", text, items,
+                "", ""))
         .act();
   }
 

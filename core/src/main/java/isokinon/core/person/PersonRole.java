@@ -1,4 +1,4 @@
-package isokinon.server.db.shop;
+package isokinon.core.person;
 
 import isokinon.core.value.Code;
 
@@ -7,5 +7,7 @@ public enum PersonRole implements Code {
   TECHNICIAN,
   /** Decides: accepts what is out of range. */
   LEAD,
-  STOREKEEPER
+  STOREKEEPER,
+  /** A screen on a wall, which nobody stands at: it only shows. */
+  DISPLAY
 }

@@ -1,0 +1,2 @@
+/** What people of a shop do. */
+package isokinon.core.person;

@@ -1,0 +1,11 @@
+package isokinon.server.work.bench;
+
+import isokinon.core.rules.Actor;
+
+/**
+ * Who does something at the bench, and where.
+ *
+ * @param actor the person who answers for it
+ * @param device what the device is called; with the person whose session it is, where another signs
+ */
+public record Hand(Actor actor, String device) {}

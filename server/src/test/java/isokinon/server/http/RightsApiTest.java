@@ -1,0 +1,157 @@
+package isokinon.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import isokinon.core.person.PersonRole;
+import isokinon.core.value.Code;
+import isokinon.server.ApiClient;
+import isokinon.server.MillTest;
+import isokinon.server.access.People;
+import isokinon.server.access.Pins;
+import isokinon.server.access.Right;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What each may do: every operation of the API against every role. */
+@MillTest
+class RightsApiTest {
+
+  private static final int NOT_SIGNED_IN = 401;
+  private static final int NOT_THEIRS = 403;
+
+  private static final Map<PersonRole, String> PEOPLE =
+      Map.of(
+          PersonRole.TECHNICIAN, "RT",
+          PersonRole.LEAD, "MA",
+          PersonRole.STOREKEEPER, "SB",
+          PersonRole.DISPLAY, "WD");
+
+  /** Locking a device or choosing a PIN would sign the others of this class out. */
+  private static final Set<String> OF_THE_SESSION =
+      Set.of("POST /api/v1/session", "DELETE /api/v1/session", "POST /api/v1/first-lead");
+
+  @Autowired private ApiClient desk;
+
+  @BeforeAll
+  static void aScreenHangsOnTheWall(@Autowired People people, @Autowired Pins pins) {
+    people.add("WD", PersonRole.DISPLAY, false, ApiClient.pin("WD"));
+    pins.set("WD", ApiClient.pin("WD"), false);
+  }
+
+  private record Operation(String method, String path, String kind, String right) {
+    String name() {
+      return method + " " + path;
+    }
+
+    /** Asked for something that is not there, with nothing in it: a right is looked at before. */
+    int status(ApiClient client) {
+      return client.asks(method, path.replaceAll("\\{[^}]*}", "0"), "{}", kind).status();
+    }
+  }
+
+  private List<Operation> operations() {
+    List<Operation> all = new ArrayList<>();
+    JsonNode paths = desk.asNobody().get("/api/openapi").body().path("paths");
+    paths
+        .fields()
+        .forEachRemaining(
+            path ->
+                path.getValue()
+                    .fields()
+                    .forEachRemaining(
+                        o ->
+                            all.add(
+                                new Operation(
+                                    o.getKey().toUpperCase(java.util.Locale.ROOT),
+                                    path.getKey(),
+                                    kind(o.getValue()),
+                                    o.getValue().path("x-right").asText()))));
+    return all;
+  }
+
+  private static String kind(JsonNode operation) {
+    var kinds = operation.at("/requestBody/content").fieldNames();
+    return kinds.hasNext() ? kinds.next() : "application/json";
+  }
+
+  @Test
+  void everyOperationStatesItsRight() {
+    assertThat(operations()).hasSizeGreaterThan(80);
+    assertThat(operations())
+        .filteredOn(o -> Code.parse(Right.class, o.right()).isEmpty())
+        .isEmpty();
+  }
+
+  @Test
+  void nobodyWhoIsNotSignedInGetsPastWhatIsOpen() {
+    Set<String> open = new TreeSet<>();
+    for (Operation o : operations()) {
+      if (o.right().equals(Right.OPEN.code())) {
+        open.add(o.name().replaceFirst("/compute/.*", "/compute/"));
+      } else {
+        assertThat(o.status(desk.asNobody())).as(o.name()).isEqualTo(NOT_SIGNED_IN);
+      }
+    }
+    assertThat(open)
+        .containsExactly(
+            "DELETE /api/v1/session",
+            "GET /api/v1/authority",
+            "GET /api/v1/authority/certificate",
+            "GET /api/v1/people",
+            "GET /api/v1/session",
+            "POST /api/v1/compute/",
+            "POST /api/v1/first-lead",
+            "POST /api/v1/session");
+  }
+
+  @ParameterizedTest
+  @EnumSource(PersonRole.class)
+  void aRoleDoesWhatIsItsOwnAndNothingElse(PersonRole role) {
+    ApiClient client = desk.as(PEOPLE.get(role));
+    for (Operation o : operations()) {
+      if (OF_THE_SESSION.contains(o.name()) || o.path().contains("stream")) {
+        continue;
+      }
+      boolean may = Code.parse(Right.class, o.right()).orElseThrow().of(role);
+      // the words of a PIN that is wrong are a refusal as well, and of another kind
+      int status = o.status(client);
+      if (may) {
+        assertThat(o.path().endsWith("/session/pin") || status != NOT_THEIRS)
+            .as(role + " " + o.name() + " " + status)
+            .isTrue();
+      } else {
+        assertThat(status).as(role + " " + o.name()).isEqualTo(NOT_THEIRS);
+      }
+    }
+  }
+
+  @Test
+  void whatIsDoneWithALotHasTheRightOfTheAct() {
+    String counted = "{\"lot\": \"L-0388\", \"count\": 3}";
+    assertThat(desk.as("RT").post("/api/v1/stores/acts/count", counted).status())
+        .isEqualTo(NOT_THEIRS);
+    assertThat(desk.as("SB").post("/api/v1/stores/acts/count", counted).status()).isEqualTo(200);
+  }
+
+  @Test
+  void whoDidItComesFromTheSessionWhateverTheRequestSays() {
+    ApiClient.Job job = desk.job("SCR-04");
+    job.does("NOTED", Map.of("text", "wet floor", "who", "KO"));
+    assertThat(job.log().get(0).path("who").asText()).isEqualTo("KO");
+    desk.as("RT")
+        .post(
+            "/api/v1/rebuilds/" + job.id() + "/acts",
+            "{\"key\": \"4f0c6d1e-0000-4000-8000-000000000001\", \"seen\": 1, \"who\": \"MA\","
+                + " \"act\": {\"kind\": \"NOTED\", \"text\": \"dry\", \"who\": \"MA\"}}");
+    assertThat(job.log().get(1).path("who").asText()).isEqualTo("RT");
+  }
+}
