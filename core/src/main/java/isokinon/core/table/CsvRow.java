@@ -34,7 +34,7 @@ public final class CsvRow {
 
   /** The text of a field without spaces around it; empty where there is none. */
   public String get(String column) {
-    return fields.isSet(column) ? fields.get(column).strip() : "";
+    return fields.isSet(column) ? SpreadsheetCell.read(fields.get(column).strip()) : "";
   }
 
   /** The texts of these columns, in their order. */

@@ -51,6 +51,7 @@ public class Pins {
      *
      * @throws SignInRefused where it opens nothing now
      */
+    @Override
     public SignedIn person() {
       if (refused != null) {
         throw refused;

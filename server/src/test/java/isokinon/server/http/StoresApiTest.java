@@ -111,6 +111,21 @@ class StoresApiTest {
   }
 
   @Test
+  void aPieceHeldForAnotherPumpIsNotHandedOut() {
+    String lot =
+        "{\"lot\": \"L-9002\", \"sheet\": \"aodd-bolted-plastic-25\", \"kit\": \"wet-kit\","
+            + " \"material\": \"CSM\", \"hardware\": \"full-stroke\", \"cured\": \"2026-02-01\","
+            + " \"count\": 1, \"price\": 148}";
+    assertThat(desk.post("/api/v1/stores/lots", lot).status()).isEqualTo(200);
+    String held = "\"lot\": \"L-9002\", \"pump\": \"SCR-07\"";
+    assertThat(act("reserve", held).status()).isEqualTo(200);
+    String other = "\"lot\": \"L-9002\", \"rebuild\": " + desk.job("SCR-03").id();
+    assertThat(act("issue", other).fault("lot")).contains("held for another pump");
+    String own = "\"lot\": \"L-9002\", \"rebuild\": " + desk.job("SCR-07").id();
+    assertThat(act("issue", own).status()).isEqualTo(200);
+  }
+
+  @Test
   void packsComeInAreMeasuredAndThrownAway() {
     Map<String, Object> came =
         Map.of("lot", "G-900", "consumable", "cleaner", "packs", 2, "bestBefore", "2031-01-31");

@@ -2,6 +2,7 @@ package isokinon.server.http.security;
 
 import isokinon.server.http.delivery.ProblemAnswer;
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashSet;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpHeaders;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -37,6 +39,8 @@ class SecurityChain {
           + " font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none';"
           + " form-action 'self'; frame-ancestors 'none'";
 
+  private static final String API = "/api/";
+
   private static final String DEVICES =
       "camera=(self), microphone=(), geolocation=(), payment=(), usb=()";
 
@@ -57,7 +61,8 @@ class SecurityChain {
                     .frameOptions(f -> f.deny())
                     // a browser would take it for the plain door's port as well
                     .httpStrictTransportSecurity(t -> t.disable())
-                    .cacheControl(c -> c.disable()))
+                    .cacheControl(c -> c.disable())
+                    .addHeaderWriter(SecurityChain::notKept))
         .exceptionHandling(
             e ->
                 e.authenticationEntryPoint(
@@ -82,6 +87,14 @@ class SecurityChain {
                     .anyRequest()
                     .access(rights))
         .build();
+  }
+
+  /** What the shop's data say is kept by no browser; scripts and fonts are. */
+  private static void notKept(HttpServletRequest request, HttpServletResponse response) {
+    if (request.getRequestURI().startsWith(API)
+        && !response.containsHeader(HttpHeaders.CACHE_CONTROL)) {
+      response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+    }
   }
 
   /** Nobody signs in by a form or a header of the library's own. */

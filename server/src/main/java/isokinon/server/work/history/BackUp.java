@@ -3,6 +3,7 @@ package isokinon.server.work.history;
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import isokinon.core.sheet.reading.SheetReader;
+import isokinon.core.table.SpreadsheetCell;
 import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Tables;
@@ -109,8 +110,8 @@ public class BackUp {
   }
 
   /**
-   * Writes the tables as a zip of CSV files; a field that is not there is written as nothing at
-   * all.
+   * Writes the tables as a zip of CSV files for a spreadsheet; a field that is not there is written
+   * as nothing at all.
    */
   @Transactional(readOnly = true, isolation = Isolation.SERIALIZABLE)
   public void zip(OutputStream out) {
@@ -122,7 +123,8 @@ public class BackUp {
         zip.putNextEntry(new ZipEntry(table + ".csv"));
         CSVPrinter csv = new CSVPrinter(text, format);
         csv.printRecord(columns);
-        tables.read(table, columns, csv::printRecord);
+        tables.read(
+            table, columns, row -> csv.printRecord(row.stream().map(SpreadsheetCell::of).toList()));
         text.flush();
         zip.closeEntry();
       }

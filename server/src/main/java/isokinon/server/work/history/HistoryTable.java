@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.table.SpreadsheetCell;
 import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
@@ -44,7 +45,7 @@ public class HistoryTable {
         out.printRecord(
             Arrays.stream(HistoryField.values())
                 .map(f -> run.getOrDefault(f.code(), ""))
-                .map(v -> v instanceof Double d ? Text.digits(d) : v.toString())
+                .map(v -> v instanceof Double d ? Text.digits(d) : SpreadsheetCell.of(v.toString()))
                 .toList());
       }
     } catch (IOException e) {

@@ -6,6 +6,7 @@ import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.reading.LibraryReader;
 import isokinon.core.table.CsvTable;
+import isokinon.core.table.SpreadsheetCell;
 import isokinon.core.value.Fault;
 import isokinon.server.db.materials.OwnRow;
 import isokinon.server.db.materials.WetEndMapper;
@@ -297,7 +298,7 @@ public class OwnTables {
   private static String line(List<String> row) {
     StringWriter out = new StringWriter();
     try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.DEFAULT)) {
-      printer.printRecord(row);
+      printer.printRecord(row.stream().map(SpreadsheetCell::of).toList());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

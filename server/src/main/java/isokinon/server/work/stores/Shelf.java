@@ -169,6 +169,11 @@ public class Shelf {
     RebuildRow rebuild = rebuild(q);
     fits(lot, pumps.pump(rebuild.pump()));
     usable(lot);
+    heldForAnother(lot, rebuild.pump())
+        .ifPresent(
+            sentence -> {
+              throw RequestProblem.notNow("lot", sentence);
+            });
     if (shelf.change(lot.id(), -1) == 0) {
       throw RequestProblem.notNow("lot", "Lot " + lot.id() + " is used up.");
     }
@@ -284,7 +289,12 @@ public class Shelf {
     if (lot.quantity() < 1) {
       return Optional.of("Lot " + lot.id() + " is used up.");
     }
-    return lot.quantity() <= shelf.heldForOthers(lot.id(), job.row().pump())
+    return heldForAnother(lot, job.row().pump());
+  }
+
+  private Optional<String> heldForAnother(LotRow lot, String pump) {
+    int held = shelf.heldForOthers(lot.id(), pump);
+    return held > 0 && lot.quantity() <= held
         ? Optional.of(
             "Every piece of " + lot.id() + " is held for another pump: release it in Stores first.")
         : Optional.empty();

@@ -6,6 +6,7 @@ import isokinon.core.stock.Availability;
 import isokinon.core.stock.KitId;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.stock.ShelfLife;
+import isokinon.core.table.SpreadsheetCell;
 import isokinon.server.db.materials.WetKitRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
@@ -378,12 +379,12 @@ public class Stores {
             o.orderBy(),
             o.sheetId(),
             o.kit(),
-            o.title(),
+            SpreadsheetCell.of(o.title()),
             o.material(),
             o.count(),
             Text.digits(o.price()),
             o.leadDays(),
-            o.because());
+            SpreadsheetCell.of(o.because()));
       }
     } catch (IOException e) {
       throw new IllegalStateException(e);
