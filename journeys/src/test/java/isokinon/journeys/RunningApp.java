@@ -35,18 +35,23 @@ final class RunningApp implements AutoCloseable {
   private final HttpClient client = HttpClient.newHttpClient();
   private final boolean demo;
   private final Path data;
+  private final boolean lan;
   private final int port;
+  private final int plainPort;
   private final ApiClient api;
   private Process process;
 
   private static RunningApp shared;
 
-  private RunningApp(boolean demo) {
+  private RunningApp(boolean demo, boolean lan) {
     this.demo = demo;
+    this.lan = lan;
     try {
       data = Files.createTempDirectory("isokinon-journey");
-      try (ServerSocket free = new ServerSocket(0)) {
+      try (ServerSocket free = new ServerSocket(0);
+          ServerSocket another = new ServerSocket(0)) {
         port = free.getLocalPort();
+        plainPort = another.getLocalPort();
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -57,7 +62,7 @@ final class RunningApp implements AutoCloseable {
 
   /** With Skerrow Mill in it. */
   static RunningApp demo() {
-    return new RunningApp(true);
+    return new RunningApp(true, false);
   }
 
   /** The one that the journeys of this process share; it ends with the last of them. */
@@ -71,11 +76,31 @@ final class RunningApp implements AutoCloseable {
 
   /** A shop on its first day. */
   static RunningApp empty() {
-    return new RunningApp(false);
+    return new RunningApp(false, false);
+  }
+
+  /** The mill on a network: over TLS, with an authority of its own. */
+  static RunningApp onTheNetwork() {
+    return new RunningApp(true, true);
   }
 
   String address() {
-    return "http://127.0.0.1:" + port;
+    return (lan ? "https" : "http") + "://127.0.0.1:" + port;
+  }
+
+  /** Where it answers without TLS, on a network. */
+  String plainAddress() {
+    return "http://127.0.0.1:" + plainPort;
+  }
+
+  /** The certificate of its authority. */
+  Path authority() {
+    return data.resolve("tls/authority.crt");
+  }
+
+  /** Its own certificate. */
+  Path certificate() {
+    return data.resolve("tls/server.crt");
   }
 
   /** Asks it as a program would, to bring a job quickly to the stage that is looked at. */
@@ -141,6 +166,9 @@ final class RunningApp implements AutoCloseable {
     command.add("--isokinon.data=" + data);
     command.add("--isokinon.diary.search=500ms");
     command.add("--isokinon.port=" + port);
+    if (lan) {
+      command.addAll(List.of("--isokinon.lan=true", "--isokinon.plain-port=" + plainPort));
+    }
     return command;
   }
 
@@ -151,8 +179,9 @@ final class RunningApp implements AutoCloseable {
         throw new AssertionError("the application ended; see journeys/target/app-" + port + ".log");
       }
       try {
+        HttpRequest asked = HttpRequest.newBuilder(at("/api/v1/session")).build();
         // the PINs of the mill are shown once everything of it is in
-        HttpResponse<String> session = send(HttpRequest.newBuilder(at("/api/v1/session")).GET());
+        HttpResponse<String> session = client().send(asked, HttpResponse.BodyHandlers.ofString());
         if (session.statusCode() == 200 && (!demo || session.body().contains("\"SB\""))) {
           return;
         }
@@ -160,14 +189,20 @@ final class RunningApp implements AutoCloseable {
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
         throw new IllegalStateException(e);
-      } catch (UncheckedIOException e) {
-        if (!(e.getCause() instanceof ConnectException)) {
-          throw e;
-        }
+      } catch (ConnectException e) {
         pause();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
       }
     }
     throw new AssertionError("the application does not answer");
+  }
+
+  /** A client that trusts its authority where it has one. */
+  HttpClient client() {
+    return lan && Files.exists(authority())
+        ? HttpClient.newBuilder().sslContext(Trust.of(authority())).build()
+        : client;
   }
 
   private static void pause() {

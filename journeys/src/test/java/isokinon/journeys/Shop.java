@@ -19,6 +19,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * The devices of the shop: browsers that people stand at. With {@code -Dscreens=DIR} the pictures
@@ -34,16 +35,27 @@ final class Shop implements AutoCloseable {
   /** One browser for all journeys of this process; each device in it has a profile of its own. */
   private static final Browser BROWSER = launched();
 
+  private final Browser browser;
   private final String address;
   private final List<BrowserContext> devices = new ArrayList<>();
 
   Shop(RunningApp app) {
+    this(app, BROWSER);
+  }
+
+  private Shop(RunningApp app, Browser browser) {
+    this.browser = browser;
     PlaywrightAssertions.setDefaultAssertionTimeout(
         15_000); // a busy machine is no fault of a screen
     address = app.address();
   }
 
-  private static Browser launched() {
+  /** A browser that takes the certificate with this key as one of an authority it knows. */
+  Shop(RunningApp app, String keyDigest) {
+    this(app, launched("--ignore-certificate-errors-spki-list=" + keyDigest));
+  }
+
+  private static Browser launched(String... more) {
     Playwright playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -54,14 +66,17 @@ final class Shop implements AutoCloseable {
             new BrowserType.LaunchOptions()
                 .setExecutablePath(CHROMIUM)
                 .setArgs(
-                    List.of(
-                        "--no-sandbox",
-                        "--disable-gpu",
-                        "--disable-quic",
-                        "--no-first-run",
-                        "--disable-background-networking",
-                        "--disable-component-update",
-                        "--disable-sync")));
+                    Stream.concat(
+                            Stream.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync"),
+                            Stream.of(more))
+                        .toList()));
   }
 
   /** A tablet at the bench with somebody signed in; it asks nobody but the application. */
@@ -71,7 +86,7 @@ final class Shop implements AutoCloseable {
 
   Page device(String who, int width, int height) {
     BrowserContext context =
-        BROWSER.newContext(
+        browser.newContext(
             new Browser.NewContextOptions()
                 .setBaseURL(address)
                 .setViewportSize(width, height)
@@ -89,6 +104,12 @@ final class Shop implements AutoCloseable {
     Page page = context.newPage();
     page.onRequest(
         r -> assertThat(r.url()).as("no request leaves the machine").startsWith(address));
+    page.onConsoleMessage(
+        m -> {
+          if (m.text().contains("Content Security Policy")) {
+            throw new AssertionError("against the policy of the page: " + m.text());
+          }
+        });
     page.onPageError(
         e -> {
           throw new AssertionError("the page failed: " + e);

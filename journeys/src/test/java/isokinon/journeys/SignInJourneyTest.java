@@ -18,7 +18,7 @@ class SignInJourneyTest extends AtTheMill {
         .click();
   }
 
-  private static void signsIn(Page page, String who, String pin) {
+  static void signsIn(Page page, String who, String pin) {
     presses(page, who + ",");
     for (String digit : pin.split("")) {
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(digit).setExact(true))

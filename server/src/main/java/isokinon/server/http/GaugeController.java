@@ -4,13 +4,16 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.Needs;
 import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
 import isokinon.server.gauge.Gauge;
 import isokinon.server.gauge.SimulatedGauge.Condition;
+import isokinon.server.http.security.Me;
 import isokinon.server.work.instruments.Gauges;
 import isokinon.server.work.shared.RequestProblem;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -37,13 +40,17 @@ class GaugeController implements DisposableBean {
   private static final long EVERY_MS = 200;
   private static final int MOST_SAMPLES = 150;
 
-  /** So many gauges are listened to at once in any shop. */
+  /** So many gauges are listened to at once in any shop, */
   private static final int MOST_STREAMS = 200;
+
+  /** and so many by one person on one device. */
+  private static final int MOST_OF_EACH = 6;
 
   private static final int READERS = 2;
 
   private final Gauges gauges;
   private final AtomicInteger open = new AtomicInteger();
+  private final Map<String, AtomicInteger> openOfEach = new ConcurrentHashMap<>();
   private final ScheduledExecutorService clockwork =
       Executors.newScheduledThreadPool(
           READERS,
@@ -83,15 +90,20 @@ class GaugeController implements DisposableBean {
       @RequestParam(defaultValue = "0") long rebuild,
       @RequestParam(defaultValue = "") String pump,
       @RequestParam(defaultValue = "") String subject,
-      @RequestParam(defaultValue = "") String measure) {
+      @RequestParam(defaultValue = "") String measure,
+      @Me SignedIn me) {
     Gauge gauge =
         pump.isEmpty()
             ? gauges.open(id, rebuild, subject, measure)
             : gauges.openCounter(id, pump, measure);
-    if (open.incrementAndGet() > MOST_STREAMS) {
-      open.decrementAndGet();
-      throw RequestProblem.notNow(
-          "", "Too many gauges are listened to at once: close a page that does, then try again.");
+    AtomicInteger ofMe =
+        openOfEach.computeIfAbsent(me.initials() + " " + me.device(), w -> new AtomicInteger());
+    if (!entered(ofMe, MOST_OF_EACH)) {
+      throw tooMany();
+    }
+    if (!entered(open, MOST_STREAMS)) {
+      ofMe.decrementAndGet();
+      throw tooMany();
     }
     SseEmitter stream = new SseEmitter(EVERY_MS * MOST_SAMPLES * 2);
     AtomicInteger sent = new AtomicInteger();
@@ -106,6 +118,7 @@ class GaugeController implements DisposableBean {
     stream.onCompletion(
         () -> {
           open.decrementAndGet();
+          ofMe.decrementAndGet();
           stop.run();
         });
     stream.onTimeout(stop);
@@ -122,6 +135,15 @@ class GaugeController implements DisposableBean {
             EVERY_MS,
             TimeUnit.MILLISECONDS));
     return stream;
+  }
+
+  private static boolean entered(AtomicInteger there, int most) {
+    return there.getAndUpdate(n -> Math.min(n + 1, most)) < most;
+  }
+
+  private static RequestProblem tooMany() {
+    return RequestProblem.notNow(
+        "", "Too many gauges are listened to at once: close a page that does, then try again.");
   }
 
   private static boolean send(SseEmitter stream, Gauge gauge) {

@@ -104,4 +104,28 @@ class GaugeApiTest {
     }
     assertThat(desk.get("/api/v1/gauges/NONE/stream?rebuild=1").status()).isEqualTo(422);
   }
+
+  @Test
+  void onePersonOnOneDeviceListensToSixAtOnceAndIsToldSo() throws Exception {
+    ApiClient.Job job = desk.job("SCR-01");
+    HttpClient client = HttpClient.newHttpClient();
+    List<HttpResponse<Stream<String>>> open = new ArrayList<>();
+    try {
+      for (int i = 0; i < 7; i++) {
+        open.add(
+            client.send(
+                HttpRequest.newBuilder(
+                        URI.create(
+                            "http://127.0.0.1:%d/api/v1/gauges/%s/stream?rebuild=%d&subject=%s&measure=%s"
+                                .formatted(port, "BG-07", job.id(), "stator", "bore-wear")))
+                    .header("cookie", desk.as("KO").cookie())
+                    .build(),
+                HttpResponse.BodyHandlers.ofLines()));
+      }
+      assertThat(open.stream().map(HttpResponse::statusCode).filter(s -> s == 200)).hasSize(6);
+      assertThat(open.get(6).statusCode()).isEqualTo(422);
+    } finally {
+      open.forEach(r -> r.body().close());
+    }
+  }
 }

@@ -16,6 +16,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -32,13 +33,14 @@ class LimitSize extends OncePerRequestFilter {
   /** Longer bodies wait in a file, bytes. */
   private static final int IN_MEMORY = 1 << 20;
 
-  /** So long the first of a body may take to arrive, all of it where it is no longer than that. */
-  private static final Duration DEADLINE = Duration.ofSeconds(20);
-
   private final Addresses addresses;
 
-  LimitSize(Addresses addresses) {
+  /** So long the first of a body may take to arrive, all of it where it is no longer than that. */
+  private final Duration deadline;
+
+  LimitSize(Addresses addresses, @Value("${isokinon.body-deadline:20s}") Duration deadline) {
     this.addresses = addresses;
+    this.deadline = deadline;
   }
 
   @Override
@@ -55,7 +57,7 @@ class LimitSize extends OncePerRequestFilter {
       refuse(response, most);
       return;
     }
-    long until = System.nanoTime() + DEADLINE.toNanos();
+    long until = System.nanoTime() + deadline.toNanos();
     byte[] start;
     try {
       start = start(request.getInputStream(), until);
@@ -86,8 +88,7 @@ class LimitSize extends OncePerRequestFilter {
   private static final class TooSlow extends IOException {
     private static final long serialVersionUID = 1L;
 
-    private static final String SENTENCE =
-        "The request took longer than " + DEADLINE.toSeconds() + " s to arrive: send it again.";
+    private static final String SENTENCE = "The request took too long to arrive: send it again.";
   }
 
   private static byte[] start(InputStream body, long until) throws IOException {
