@@ -91,15 +91,15 @@ class SignInJourneyTest extends AtTheMill {
 
   /** What somebody did is sent when they have signed in again, and for nobody else. */
   private static void aSessionThatIsGoneAsksAndTheActIsSentThen(Page page, BenchPage bench) {
-    page.context().clearCookies();
     int left = fields(page).count();
     fields(page).first().fill("0");
+    page.context().clearCookies();
     fields(page).first().press("Enter");
     signsIn(page, "KO", ApiClient.pin("KO"));
     assertThat(fields(page)).hasCount(left - 1);
-    page.context().clearCookies();
     presses(page, "Rest");
     page.getByLabel("Note for whoever takes it up").fill("not by RT");
+    page.context().clearCookies();
     presses(page, "Lay it aside");
     signsIn(page, "RT", ApiClient.pin("RT"));
     assertThat(page.getByText("KO did this and is not signed in any more").first()).isVisible();

@@ -121,6 +121,8 @@ final class Ledger {
         there.put(e.path("pump").asText(), e.path("day").asText() + " " + e.path("from").asText());
       }
     }
+    // a pump at the bench has no place in the diary any more
+    shop.read("/api/v1/rebuilds").forEach(r -> pins.remove(r.path("pump").asText()));
     StringBuilder lost = new StringBuilder();
     pins.forEach(
         (pump, place) -> {

@@ -6,6 +6,7 @@ import java.io.Writer;
 import java.math.BigInteger;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.KeyPair;
@@ -232,17 +233,23 @@ public final class ShopAuthority {
     }
   }
 
-  /** Keys are for the owner of the folder only, from the first byte on. */
+  /**
+   * Keys are for the owner of the folder only, from the first byte on. Written beside and moved:
+   * who is killed in the middle leaves no half of one.
+   */
   private static void write(Path file, Object what, boolean secret) throws IOException {
-    Files.deleteIfExists(file);
+    Path beside = file.resolveSibling(file.getFileName() + ".new");
+    Files.deleteIfExists(beside);
     if (secret && file.getFileSystem().supportedFileAttributeViews().contains("posix")) {
       Files.createFile(
-          file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+          beside,
+          PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
     }
-    try (Writer text = Files.newBufferedWriter(file);
+    try (Writer text = Files.newBufferedWriter(beside);
         JcaPEMWriter pem = new JcaPEMWriter(text)) {
       pem.writeObject(what instanceof PrivateKey key ? new JcaPKCS8Generator(key, null) : what);
     }
+    Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
   }
 
   /** A name that needs no quoting in a distinguished name. */
