@@ -215,5 +215,9 @@ class SessionApiTest {
   void aWordThatWasMadeUpOpensNothing() throws IOException, InterruptedException {
     assertThat(raw("GET", "/api/v1/floor", "cookie", "isokinon=" + UUID.randomUUID()).statusCode())
         .isEqualTo(401);
+    for (String written :
+        new String[] {"/%61pi/v1/floor", "/api/v1/%66loor", "/api/%76%31/floor"}) {
+      assertThat(raw("GET", written).statusCode()).as(written).isIn(400, 401, 404);
+    }
   }
 }

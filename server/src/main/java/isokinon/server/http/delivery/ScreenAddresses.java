@@ -1,10 +1,13 @@
 package isokinon.server.http.delivery;
 
+import isokinon.server.access.Needs;
+import isokinon.server.access.Right;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
 /** Addresses of the screens: the one page answers them, unknown ones too, and says so itself. */
 @Controller
+@Needs(Right.OPEN)
 class ScreenAddresses {
 
   @GetMapping({

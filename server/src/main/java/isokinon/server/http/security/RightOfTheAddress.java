@@ -24,7 +24,6 @@ import org.springframework.web.method.HandlerMethod;
 @Component
 public class RightOfTheAddress implements AuthorizationManager<RequestAuthorizationContext> {
 
-  private static final String API = "/api/";
   private static final String OURS = "isokinon.";
 
   private final Addresses addresses;
@@ -50,17 +49,13 @@ public class RightOfTheAddress implements AuthorizationManager<RequestAuthorizat
     } catch (ServletException e) {
       throw new AccessDeniedException("no operation", e);
     }
-    if (!request.getRequestURI().startsWith(API)) {
-      return new AuthorizationDecision(
-          true); // the screens themselves, which hold nothing of a shop
+    // By the operation that is found, never by how its address is written: that can be written
+    // in many ways. What is no operation of ours holds nothing of a shop: the files of the screens,
+    // the description of the interface; and what is no operation at all is told so in its turn.
+    if (operation.isEmpty() || !operation.get().getBeanType().getName().startsWith(OURS)) {
+      return new AuthorizationDecision(true);
     }
     Optional<SignedIn> me = me(asks.get());
-    if (operation.isEmpty()) {
-      return new AuthorizationDecision(me.isPresent()); // it is told in its turn what is wrong
-    }
-    if (!operation.get().getBeanType().getName().startsWith(OURS)) {
-      return new AuthorizationDecision(true); // the description of the interface
-    }
     Right right = right(operation.get()).orElse(null);
     if (right == Right.OPEN) {
       return new AuthorizationDecision(true);
