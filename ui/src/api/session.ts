@@ -14,6 +14,10 @@ export interface Standing {
 let standing: Standing = { session: null, last: "", locked: false };
 const listeners = new Set<() => void>();
 let waiting: (() => void)[] = [];
+let signedIn = 0;
+
+/** How often somebody has signed in here: a refusal of a question from before says nothing of now. */
+export const timesSignedIn = (): number => signedIn;
 
 function set(next: Standing) {
   standing = next;
@@ -25,6 +29,7 @@ export function heard(session: Session): void {
   const who = session.initials ?? "";
   set({ session, last: who || standing.last, locked: !who });
   if (who) {
+    signedIn++;
     const go = waiting;
     waiting = [];
     go.forEach((one) => one());

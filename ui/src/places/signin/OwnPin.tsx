@@ -1,4 +1,4 @@
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, Refused } from "../../api/client";
 import { heard } from "../../api/session";
@@ -7,12 +7,14 @@ import { Field } from "./FirstLead";
 
 /** A PIN of one's own: at once where a lead set the one that holds, else whenever somebody wants. */
 export function OwnPin({ due, who, done }: { due: boolean; who: string; done: () => void }) {
+  const queries = useQueryClient();
   const [current, setCurrent] = useState("");
   const [pin, setPin] = useState("");
   const change = useMutation({
     mutationFn: () => api.ownPin(current, pin),
     onSuccess: (session) => {
       heard(session);
+      void queries.invalidateQueries(); // what was asked before was refused for the old PIN
       done();
     },
   });
