@@ -36,6 +36,12 @@ export function heard(session: Session): void {
   }
 }
 
+/** The same person stands here still: what lies over the page stays over it. */
+export function heardAgain(session: Session): void {
+  if (session.initials === standing.session?.initials) set({ ...standing, session });
+  else heard(session);
+}
+
 /** Covers the page; what is on it stays as it is. */
 export function cover(): void {
   if (!standing.locked) set({ ...standing, locked: true });
@@ -53,20 +59,16 @@ export function signedInAgain(): Promise<void> {
   return new Promise((go) => waiting.push(go));
 }
 
-export function whoStands(): string {
-  return standing.session?.initials ?? "";
-}
-
+/** Who stands here, or stood here last where nobody does. */
 export function whoStoodLast(): string {
   return standing.last;
 }
 
+export const standingNow = (): Standing => standing;
+
 export function useStanding(): Standing {
-  return useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => listeners.delete(tell);
-    },
-    () => standing,
-  );
+  return useSyncExternalStore((tell) => {
+    listeners.add(tell);
+    return () => listeners.delete(tell);
+  }, standingNow);
 }

@@ -1,6 +1,6 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
-import { signedInAgain, timesSignedIn, whoStands, whoStoodLast } from "./session";
+import { signedInAgain, timesSignedIn, whoStoodLast } from "./session";
 import type { BenchView, Fault } from "./types";
 
 /** The server answered, and said no. */
@@ -52,12 +52,12 @@ const NOT_SIGNED_IN = 401;
 async function asked(request: Request): Promise<Response> {
   const again = request.clone();
   const before = timesSignedIn();
-  const whose = whoStands() || whoStoodLast();
+  const whose = whoStoodLast();
   // looked up when it is called, so that a test may put another in its place
   const response = await globalThis.fetch(request);
   if (response.status !== NOT_SIGNED_IN) return response;
   if (timesSignedIn() === before) await signedInAgain();
-  if (again.method !== "GET" && whose && whoStands() !== whose) {
+  if (again.method !== "GET" && whose && whoStoodLast() !== whose) {
     const sentence = `${whose} did this and is not signed in any more: nothing was sent.`;
     return Response.json({ detail: sentence, errors: [{ path: "", message: sentence }] }, { status: 422 });
   }

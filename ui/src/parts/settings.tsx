@@ -1,10 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
-import { useStanding } from "../api/session";
 
-/** What this device remembers: its name, which torque unit, which theme; and who stands at it. */
+/** What this device remembers: its name, which torque unit, which theme. */
 interface Settings {
-  /** Initials of who is signed in; empty where nobody is. */
-  who: string;
   device: string;
   setDevice: (device: string) => void;
   unit: "N·m" | "ft·lbf";
@@ -22,7 +19,6 @@ function useStored(key: string, first: string): [string, (value: string) => void
 }
 
 export function SettingsProvider({ children }: { children: ReactNode }) {
-  const who = useStanding().session?.initials ?? "";
   const [device, setDevice] = useStored("isokinon.device", "");
   const [unit, setUnit] = useStored("isokinon.unit", "N·m");
   const [theme, setTheme] = useStored("isokinon.theme", "day");
@@ -31,7 +27,6 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
   }, [theme]);
   const settings = useMemo<Settings>(
     () => ({
-      who,
       device,
       setDevice,
       unit: unit === "ft·lbf" ? "ft·lbf" : "N·m",
@@ -39,7 +34,7 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
       night: theme === "night",
       setNight: (night) => setTheme(night ? "night" : "day"),
     }),
-    [who, device, setDevice, unit, setUnit, theme, setTheme],
+    [device, setDevice, unit, setUnit, theme, setTheme],
   );
   return <Context value={settings}>{children}</Context>;
 }

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, Refused } from "../../api/client";
+import { api } from "../../api/client";
 import { Choice } from "../../parts/Choice";
+import { faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
 import { useMay } from "../../parts/useMay";
 
@@ -28,7 +29,7 @@ export function ChangedPlaces({ tag, unit, alike }: Props) {
     },
   });
   if (alike.length === 0) return null;
-  const faults = exchange.error instanceof Refused ? exchange.error.faults : [];
+  const faults = faultsOf(exchange.error);
   const unsuited = faults.filter((f) => f.path === "because");
   return (
     <details className="pt-3">

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, Refused } from "../../api/client";
+import { api } from "../../api/client";
 import { heard } from "../../api/session";
+import { faultAt, faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
 import { useSettings } from "../../parts/settings";
 
@@ -19,8 +20,7 @@ export function FirstLead() {
       void queries.invalidateQueries();
     },
   });
-  const faults = make.error instanceof Refused ? make.error.faults : [];
-  const fault = (path: string) => faults.find((f) => f.path === path)?.message;
+  const faults = faultsOf(make.error);
   return (
     <form
       className="mx-auto flex w-full max-w-[560px] flex-col gap-5 px-5 py-12"
@@ -34,7 +34,7 @@ export function FirstLead() {
         Nobody can sign in here yet. The server has printed a start code where it was started; with it you say who the
         first lead is, who then sets everybody else up.
       </p>
-      <Field label="Start code" say="six digits, where the server was started" fault={fault("code")}>
+      <Field label="Start code" say="six digits, where the server was started" fault={faultAt(faults, "code")}>
         <input
           className="field m w-[180px]"
           inputMode="numeric"
@@ -43,7 +43,7 @@ export function FirstLead() {
           onChange={(e) => setCode(e.target.value)}
         />
       </Field>
-      <Field label="Your initials" say="two to four capital letters" fault={fault("initials")}>
+      <Field label="Your initials" say="two to four capital letters" fault={faultAt(faults, "initials")}>
         <input
           className="field w-[180px]"
           maxLength={4}
@@ -51,7 +51,11 @@ export function FirstLead() {
           onChange={(e) => setInitials(e.target.value.toUpperCase())}
         />
       </Field>
-      <Field label="Your PIN" say="four to six digits, or a pass phrase of ten characters" fault={fault("pin")}>
+      <Field
+        label="Your PIN"
+        say="four to six digits, or a pass phrase of ten characters"
+        fault={faultAt(faults, "pin")}
+      >
         <input
           className="field"
           type="password"

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, Refused } from "../../api/client";
+import { api } from "../../api/client";
 import { heard } from "../../api/session";
+import { faultAt, faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
 import { Field } from "./FirstLead";
 
@@ -18,8 +19,7 @@ export function OwnPin({ due, who, done }: { due: boolean; who: string; done: ()
       done();
     },
   });
-  const faults = change.error instanceof Refused ? change.error.faults : [];
-  const wrong = faults.find((f) => f.path === "pin")?.message;
+  const wrong = faultAt(faultsOf(change.error), "pin");
   return (
     <form
       className="mx-auto flex w-full max-w-[560px] flex-col gap-5 px-5 py-12"

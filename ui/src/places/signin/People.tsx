@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, Refused } from "../../api/client";
+import { api } from "../../api/client";
 import type { Person, PersonRole } from "../../api/types";
 import { LicensedMark } from "../../parts/PersonTag";
+import { faultsOf } from "../../parts/faults";
 import { Failed, Loading, Sentence } from "../../parts/States";
 
 const ROLES: [PersonRole, string][] = [
@@ -188,7 +189,6 @@ function AddPerson() {
       setPin("");
     },
   });
-  const faults = add.error instanceof Refused ? add.error.faults : [];
   return (
     <form
       className="flex flex-col gap-3 border-l-[1.5px] border-ink bg-card px-5 pt-4 pb-8 max-[1000px]:border-t max-[1000px]:border-l-0"
@@ -221,7 +221,7 @@ function AddPerson() {
         value={pin}
         onChange={(e) => setPin(e.target.value)}
       />
-      {faults.map((f) => (
+      {faultsOf(add.error).map((f) => (
         <Sentence key={f.message}>{f.message}</Sentence>
       ))}
       <button type="submit" className="press go" disabled={!initials || !pin || add.isPending}>

@@ -3,11 +3,12 @@ import { lazy, Suspense, useCallback, useState } from "react";
 import { api } from "../../api/client";
 import { heard, uncover, useStanding } from "../../api/session";
 import type { Person, Session } from "../../api/types";
+import { countdown } from "../../parts/Clock";
 import { KeyPad, Typed } from "../../parts/KeyPad";
 import { PersonTag } from "../../parts/PersonTag";
 import { Sentence } from "../../parts/States";
 import { useSettings } from "../../parts/settings";
-import { countdown, usePinTry } from "./usePinTry";
+import { usePinTry } from "./usePinTry";
 
 const WaitingJob = lazy(() => import("./WaitingJob"));
 

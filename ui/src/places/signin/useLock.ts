@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { api } from "../../api/client";
-import { heard } from "../../api/session";
+import { heard, heardAgain } from "../../api/session";
 import type { Session } from "../../api/types";
 
 const LOOKED_AT_EVERY_MS = 5_000;
@@ -25,7 +25,7 @@ export function useLock(session: Session | null): void {
         void api.lock().then(heard, () => undefined);
       } else if (touched > told && now - told >= TOLD_EVERY_MS) {
         told = now;
-        void api.session().then(heard, () => undefined);
+        void api.session().then(heardAgain, () => undefined);
       }
     }, LOOKED_AT_EVERY_MS);
     TOUCHES.forEach((t) => addEventListener(t, touch, { passive: true }));

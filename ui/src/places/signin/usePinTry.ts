@@ -31,8 +31,3 @@ export function usePinTry() {
     },
   };
 }
-
-/** Seconds as a clock counts them down. */
-export function countdown(seconds: number): string {
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
-}

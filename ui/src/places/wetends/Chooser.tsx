@@ -1,8 +1,9 @@
 import { useState, type ReactNode } from "react";
-import { api, Refused } from "../../api/client";
+import { api } from "../../api/client";
 import type { ChoiceQuestion, ChooserView, DutyForm } from "../../api/types";
 import { thickness } from "../../drawing/known";
 import { Meetings } from "../../parts/Meetings";
+import { faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
 import { Compare } from "./Compare";
 import { DutyColumn } from "./DutyColumn";
@@ -34,7 +35,7 @@ export function Chooser({ chooser, question, duty, onDuty, error, title, trial, 
       setChosen(chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id].slice(-MOST_BESIDE)),
   };
   const two = chooser.kits.filter((k) => chosen.includes(k.id));
-  const faults = error instanceof Refused ? error.faults : [];
+  const faults = faultsOf(error);
   return (
     <main>
       <header className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">

@@ -11,7 +11,7 @@ import { useDraft } from "../../../parts/useDraft";
 import { Kits } from "../../../kits/Kits";
 import type { InStage, StageProps } from "../frame/stage";
 import { Cover } from "../../../kits/Cover";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { OutHere } from "./OutHere";
 import { fitKit } from "../../../kits/fitKit";

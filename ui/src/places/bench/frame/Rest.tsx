@@ -5,7 +5,7 @@ import { Rails } from "../../../drawing/Rails";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import { sentence } from "../../../text/numbers";
-import { faultAt } from "./faultAt";
+import { faultAt } from "../../../parts/faults";
 
 const WAITS = ["kit", "part", "machining", "permit", "the next shift"];
 

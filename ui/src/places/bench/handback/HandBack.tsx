@@ -7,7 +7,7 @@ import type { InStage, Now, StageProps } from "../frame/stage";
 import { Choice } from "../../../parts/Choice";
 import { countdown, useLeft } from "../../../parts/Clock";
 import { sentence } from "../../../text/numbers";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { OutHere } from "../decide/OutHere";
 import { Sandglass, Waits } from "../frame/Waits";

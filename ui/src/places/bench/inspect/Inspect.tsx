@@ -12,7 +12,7 @@ import { clock, rounded } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
 import { dropDraft, heldDraft, useDraft } from "../../../parts/useDraft";
 import type { InStage, Now } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { useKey } from "../frame/useKey";
 import { Measures } from "./Measures";

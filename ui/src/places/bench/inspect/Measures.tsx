@@ -8,7 +8,7 @@ import { typedNumber } from "../../../text/typedNumber";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 
 /** What is measured on a part, each with its gauge, its limit and what it read before. */
 export function Measures({ part, measures, view, link }: { part: string; measures: MeasureView[] } & StageProps) {

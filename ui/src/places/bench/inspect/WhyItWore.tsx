@@ -5,7 +5,7 @@ import { percent } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 
 /** Causes of the wear in hand, and the answer that is kept with the part. */
 export function WhyItWore({ finding, view, link }: { finding: FindingView } & StageProps) {

@@ -8,7 +8,7 @@ import { Sentence } from "../../../parts/States";
 import { useFocus } from "../../../parts/useFocus";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, Now, StageProps } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { worksNot } from "../frame/worksNot";
 

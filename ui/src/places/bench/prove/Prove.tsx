@@ -13,7 +13,7 @@ import { typedNumber } from "../../../text/typedNumber";
 import { useFocus } from "../../../parts/useFocus";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, StageProps } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { Waits } from "../frame/Waits";
 import { Suspects } from "./Suspects";

@@ -1,14 +1,14 @@
 import { useState } from "react";
 import { NumberInput, ReadingField } from "../../../parts/ReadingField";
+import { useStanding } from "../../../api/session";
 import type { CheckView } from "../../../api/types";
-import { useSettings } from "../../../parts/settings";
 import { Mark } from "../../../parts/Mark";
 import { limitWords } from "../../../text/limits";
 import { rounded, unitWord } from "../../../text/numbers";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
 import { worksNot } from "../frame/worksNot";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 
 /** One question of the step: a confirmation to press, or a number to read. */
 export function Check({
@@ -19,7 +19,7 @@ export function Check({
   view,
 }: { check: CheckView; number: number; step: string } & StageProps) {
   const [leaving, setLeaving] = useState(false);
-  const { who } = useSettings();
+  const who = useStanding().session?.initials;
   const said = c.answered
     ? `${c.value === null ? "confirmed" : `${rounded(c.value, 2)} ${unitWord(c.unit)}`}, ${c.by}`
     : "";

@@ -1,7 +1,7 @@
 import type { PlaceView, StepView } from "../../../api/types";
 import type { BenchLink } from "../../../api/useBench";
 import { Sentence } from "../../../parts/States";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 
 /** Matched parts go back to the place they came from: for each place, which piece from the tray. */
 export function Places({ step, link }: { step: StepView; link: BenchLink }) {

@@ -4,7 +4,7 @@ import { PinMark } from "../../../drawing/PinMark";
 import { PressUp } from "../../../drawing/PressUp";
 import { Check } from "./Check";
 import type { InStage, StageProps } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { useKey } from "../frame/useKey";
 import { NextAndTray } from "./NextAndTray";

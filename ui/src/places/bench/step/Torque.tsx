@@ -14,7 +14,7 @@ import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import { Adapter } from "./Adapter";
 import type { StageProps } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { worksNot } from "../frame/worksNot";
 
 type Props = { step: StepView; torque: TorqueView } & StageProps;

@@ -9,7 +9,7 @@ import { clock, day, millions, rounded } from "../../../text/numbers";
 import { Failed, Loading, Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, StageProps } from "../frame/stage";
-import { faultAt } from "../frame/faultAt";
+import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { Schools, WaysIn } from "./WaysIn";
 

@@ -1,5 +1,6 @@
 package isokinon.journeys;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -83,15 +84,11 @@ class LanJourneyTest {
     try (Shop shop = new Shop(mill, digest)) {
       Page page = shop.device("");
       page.navigate("/trust");
-      com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat(
-              page.getByText("Fetch the authority’s certificate"))
-          .isVisible();
+      assertThat(page.getByText("Fetch the authority’s certificate")).isVisible();
       Shop.accessibleByDayAndNight(page);
       page.navigate("/");
       SignInJourneyTest.signsIn(page, "RT", ApiClient.pin("RT"));
-      com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat(
-              page.getByLabel("RT stands here"))
-          .isVisible();
+      assertThat(page.getByLabel("RT stands here")).isVisible();
       assertThat(page.evaluate("() => isSecureContext")).isEqualTo(true);
       assertThat(page.evaluate("() => document.cookie")).isEqualTo("");
     }

@@ -9,6 +9,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -71,6 +72,7 @@ public class People {
     Map<String, SignedInRow> last =
         sessions.lastSeen().stream()
             .collect(Collectors.toMap(SignedInRow::initials, Function.identity()));
+    Set<String> withPin = pins.whoHaveOne();
     return store.people().stream()
         .map(
             p -> {
@@ -79,8 +81,8 @@ public class People {
                   p.initials(),
                   p.role(),
                   p.licensedElectrical(),
-                  p.retiredAt() != null,
-                  pins.hasPin(p.initials()),
+                  !p.worksHere(),
+                  withPin.contains(p.initials()),
                   seen.map(SignedInRow::device).orElse(""),
                   seen.map(s -> s.seenAt().toString()));
             })
@@ -94,9 +96,7 @@ public class People {
    */
   @Transactional
   public void add(String initials, PersonRole role, boolean licensed, String pin) {
-    if (initials == null || !INITIALS.matcher(initials).matches()) {
-      throw new Refused("initials", "Initials are two to four capital letters or figures.");
-    }
+    requireInitials(initials);
     if (store.person(initials).isPresent()) {
       throw new Refused("initials", initials + " is here already, or was.");
     }
@@ -115,9 +115,7 @@ public class People {
     if (pins.someLeadHasOne()) {
       throw new Refused("initials", "There is a lead already, who sets people up.");
     }
-    if (initials == null || !INITIALS.matcher(initials).matches()) {
-      throw new Refused("initials", "Initials are two to four capital letters or figures.");
-    }
+    requireInitials(initials);
     requireSound(pin);
     Optional<PersonRow> known = store.person(initials);
     if (known.isEmpty()) {
@@ -141,8 +139,7 @@ public class People {
     if (role != PersonRole.LEAD || retired) {
       requireAnotherLead(before);
     }
-    OffsetDateTime since =
-        before.retiredAt() == null ? OffsetDateTime.now(clock) : before.retiredAt();
+    OffsetDateTime since = before.worksHere() ? OffsetDateTime.now(clock) : before.retiredAt();
     store.changePerson(new PersonRow(initials, role, licensed, retired ? since : null));
     if (retired) {
       sessions.endAllOf(initials);
@@ -185,17 +182,24 @@ public class People {
   }
 
   private void requireAnotherLead(PersonRow person) {
+    Set<String> withPin = pins.whoHaveOne();
     boolean another =
         store.people().stream()
             .anyMatch(
                 p ->
                     p.role() == PersonRole.LEAD
-                        && p.retiredAt() == null
+                        && p.worksHere()
                         && !p.initials().equals(person.initials())
-                        && pins.hasPin(p.initials()));
+                        && withPin.contains(p.initials()));
     if (person.role() == PersonRole.LEAD && !another) {
       throw new Refused(
           "initials", person.initials() + " is the only lead who can sign in: make another first.");
+    }
+  }
+
+  private static void requireInitials(String initials) {
+    if (initials == null || !INITIALS.matcher(initials).matches()) {
+      throw new Refused("initials", "Initials are two to four capital letters or figures.");
     }
   }
 

@@ -11,6 +11,8 @@ import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -77,7 +79,7 @@ public class Pins {
   /** Tries the PIN or pass phrase of a person, and counts it. */
   @Transactional
   public Tried tries(String initials, String pin) {
-    Optional<PersonRow> person = people.person(initials).filter(p -> p.retiredAt() == null);
+    Optional<PersonRow> person = people.person(initials).filter(PersonRow::worksHere);
     if (person.isEmpty()) {
       return refused(Why.UNKNOWN, "initials", "Nobody here has the initials " + initials + ".");
     }
@@ -140,15 +142,11 @@ public class Pins {
   /** Whose badge it is. */
   @Transactional
   public Tried badge(String code) {
-    String digest = Digests.of(code);
+    String digest = DigestUtils.sha256Hex(code);
     return store
         .byBadge(digest)
         .flatMap(
-            c ->
-                people
-                    .person(c.initials())
-                    .filter(p -> p.retiredAt() == null)
-                    .map(p -> opens(p, c)))
+            c -> people.person(c.initials()).filter(PersonRow::worksHere).map(p -> opens(p, c)))
         .orElseGet(() -> refused(Why.WRONG, "badge", "Nobody here has this badge."));
   }
 
@@ -174,7 +172,7 @@ public class Pins {
         new CredentialRow(
             initials,
             before.map(CredentialRow::pin).orElse(""),
-            code.isEmpty() ? null : Digests.of(code),
+            code.isEmpty() ? null : DigestUtils.sha256Hex(code),
             before.map(CredentialRow::setByLead).orElse(false),
             before.map(CredentialRow::failures).orElse(0),
             before.map(CredentialRow::closedUntil).orElse(null),
@@ -186,9 +184,9 @@ public class Pins {
     return store.credential(initials).filter(c -> digests.matches(pin, c.pin())).isPresent();
   }
 
-  /** Whether a person can sign in with a PIN. */
-  public boolean hasPin(String initials) {
-    return store.credential(initials).filter(c -> !c.pin().isEmpty()).isPresent();
+  /** Everybody who can sign in with a PIN, by initials. */
+  public Set<String> whoHaveOne() {
+    return store.withPin();
   }
 
   /** Whether the PIN of a person was set by a lead and is still to be replaced. */

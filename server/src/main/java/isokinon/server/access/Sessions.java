@@ -5,6 +5,7 @@ import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
 import isokinon.server.db.access.AccessMapper;
 import isokinon.server.db.access.SignedInRow;
+import isokinon.server.db.shop.PersonRow;
 import isokinon.server.db.stores.StoresMapper;
 import java.security.SecureRandom;
 import java.time.Clock;
@@ -16,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -92,14 +94,14 @@ public class Sessions {
     random.nextBytes(bytes);
     String word = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     OffsetDateTime now = OffsetDateTime.now(clock);
-    store.begin(new SignedInRow(Digests.of(word), initials, device, now, now));
+    store.begin(new SignedInRow(DigestUtils.sha256Hex(word), initials, device, now, now));
     return word;
   }
 
   /** Locks a device: what it holds opens nothing any more. */
   @Transactional
   public void end(String word) {
-    store.end(Digests.of(word));
+    store.end(DigestUtils.sha256Hex(word));
   }
 
   /** Locks every device of a person. */
@@ -110,7 +112,7 @@ public class Sessions {
 
   /** Who is signed in on the device that holds this word. */
   public Optional<SignedIn> of(String word) {
-    String token = Digests.of(word);
+    String token = DigestUtils.sha256Hex(word);
     OffsetDateTime now = OffsetDateTime.now(clock);
     Optional<Known> found = remembered(token).or(() -> read(token));
     if (found.isEmpty() || over(found.get(), now)) {
@@ -153,7 +155,7 @@ public class Sessions {
             s ->
                 people
                     .person(s.initials())
-                    .filter(p -> p.retiredAt() == null)
+                    .filter(PersonRow::worksHere)
                     .map(
                         p ->
                             new Known(

@@ -6,10 +6,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.Stream;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationVersion;
@@ -17,6 +15,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 
 /** The tables of the database as text, whatever they hold: for back-ups, not for use cases. */
 @Component
@@ -165,11 +164,7 @@ public class Tables {
     @Override
     public void close() throws IOException {
       new JdbcTemplate(source).execute("shutdown");
-      try (Stream<Path> files = Files.walk(folder)) {
-        for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-          Files.delete(file);
-        }
-      }
+      FileSystemUtils.deleteRecursively(folder);
     }
   }
 

@@ -38,6 +38,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -116,13 +117,14 @@ public class SkerrowMill {
    * changed in a kept folder is not shown.
    */
   private void letEverybodyIn() {
+    Set<String> withPin = pins.whoHaveOne();
     for (CsvRow r : MillTables.rows("people")) {
       String initials = r.get("initials");
       String pin = r.get("pin");
-      if (!pins.hasPin(initials)) {
+      if (!withPin.contains(initials)) {
         pins.set(initials, pin, false);
-      }
-      if (pins.is(initials, pin)) {
+        shownPins.show(initials, pin);
+      } else if (pins.is(initials, pin)) {
         shownPins.show(initials, pin);
       }
     }

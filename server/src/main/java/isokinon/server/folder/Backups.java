@@ -7,11 +7,7 @@ import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -22,10 +18,6 @@ import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HexFormat;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -34,12 +26,14 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.sql.DataSource;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * A backup of the database every night, while others work. Each is proved before it counts: it is
@@ -210,13 +204,7 @@ public class Backups {
     Path thrownAway = Files.createTempDirectory(into, "proof");
     try {
       unpack(backup, thrownAway);
-      try (Connection db =
-              DriverManager.getConnection(
-                  "jdbc:h2:file:"
-                      + thrownAway.resolve("isokinon").toAbsolutePath()
-                      + ";IFEXISTS=TRUE",
-                  "sa",
-                  "");
+      try (Connection db = DataFolder.database(thrownAway);
           Statement statement = db.createStatement()) {
         Map<String, Long> found = counts(statement);
         if (!found.keySet().equals(before.keySet())) {
@@ -244,21 +232,13 @@ public class Backups {
         return found.values().stream().mapToLong(Long::longValue).sum();
       }
     } finally {
-      delete(thrownAway);
+      FileSystemUtils.deleteRecursively(thrownAway);
     }
   }
 
   private static Map<String, Long> counts(Statement statement) throws SQLException {
-    List<String> tables = new ArrayList<>();
-    try (ResultSet names =
-        statement.executeQuery(
-            "select table_name from information_schema.tables where table_schema = 'PUBLIC'")) {
-      while (names.next()) {
-        tables.add(names.getString(1));
-      }
-    }
     Map<String, Long> counts = new TreeMap<>();
-    for (String table : tables) {
+    for (String table : DataFolder.tables(statement)) {
       try (ResultSet count = statement.executeQuery("select count(*) from \"" + table + "\"")) {
         count.next();
         counts.put(table, count.getLong(1));
@@ -272,14 +252,6 @@ public class Backups {
       for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
         Path file = to.resolve(Path.of(e.getName()).getFileName().toString());
         Files.copy(zip, file, StandardCopyOption.REPLACE_EXISTING);
-      }
-    }
-  }
-
-  private static void delete(Path folder) throws IOException {
-    try (Stream<Path> files = Files.walk(folder)) {
-      for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-        Files.deleteIfExists(file);
       }
     }
   }
@@ -339,13 +311,8 @@ public class Backups {
   }
 
   private static String sha256(Path file) throws IOException {
-    try (InputStream in = Files.newInputStream(file);
-        DigestInputStream digesting =
-            new DigestInputStream(in, MessageDigest.getInstance("SHA-256"))) {
-      digesting.transferTo(OutputStream.nullOutputStream());
-      return HexFormat.of().formatHex(digesting.getMessageDigest().digest());
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
+    try (InputStream in = Files.newInputStream(file)) {
+      return DigestUtils.sha256Hex(in);
     }
   }
 }

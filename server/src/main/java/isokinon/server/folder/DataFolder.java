@@ -18,6 +18,8 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -204,12 +206,8 @@ public final class DataFolder implements AutoCloseable {
    * Reads every row of every table: what cannot be read is found now, not in the middle of work.
    */
   private void readAll() {
-    String url =
-        "jdbc:h2:file:"
-            + folder.resolve("isokinon").toAbsolutePath()
-            + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r";
     long rows = 0;
-    try (Connection db = DriverManager.getConnection(url, "sa", "");
+    try (Connection db = database(folder, "ACCESS_MODE_DATA=r");
         Statement statement = db.createStatement()) {
       List<String> tables = tables(statement);
       // Of a file of which nothing can be read, H2 makes an empty database without a word.
@@ -236,7 +234,19 @@ public final class DataFolder implements AutoCloseable {
     LOG.info("{} rows were read.", rows);
   }
 
-  private static List<String> tables(Statement statement) throws SQLException {
+  /** The database that lies in a folder, with these settings of the driver besides. */
+  static Connection database(Path folder, String... settings) throws SQLException {
+    return DriverManager.getConnection(
+        "jdbc:h2:file:"
+            + folder.resolve("isokinon").toAbsolutePath()
+            + ";IFEXISTS=TRUE"
+            + Stream.of(settings).map(setting -> ";" + setting).collect(Collectors.joining()),
+        "sa",
+        "");
+  }
+
+  /** Tables that the application made. */
+  static List<String> tables(Statement statement) throws SQLException {
     List<String> tables = new ArrayList<>();
     try (ResultSet names =
         statement.executeQuery(

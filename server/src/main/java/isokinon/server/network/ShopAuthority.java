@@ -11,7 +11,6 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.KeyPair;
 import java.security.KeyPairGenerator;
-import java.security.MessageDigest;
 import java.security.PrivateKey;
 import java.security.SecureRandom;
 import java.security.cert.X509Certificate;
@@ -28,6 +27,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.bouncycastle.asn1.pkcs.PrivateKeyInfo;
 import org.bouncycastle.asn1.x500.X500Name;
 import org.bouncycastle.asn1.x509.BasicConstraints;
@@ -135,8 +135,9 @@ public final class ShopAuthority {
 
   /** The SHA-256 of the authority's certificate as people compare it: pairs of digits. */
   public String fingerprint() throws IOException, GeneralSecurityException {
-    byte[] digest = MessageDigest.getInstance("SHA-256").digest(read(authority()).getEncoded());
-    return HexFormat.ofDelimiter(" ").withUpperCase().formatHex(digest);
+    return HexFormat.ofDelimiter(" ")
+        .withUpperCase()
+        .formatHex(DigestUtils.sha256(read(authority()).getEncoded()));
   }
 
   private void makeAuthority(String shop) throws IOException, GeneralSecurityException {

@@ -2,17 +2,17 @@ package isokinon.server.http;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.core.person.PersonRole;
 import isokinon.core.value.Code;
 import isokinon.server.ApiClient;
+import isokinon.server.DescribedOperation;
 import isokinon.server.MillTest;
 import isokinon.server.access.People;
 import isokinon.server.access.Pins;
 import isokinon.server.access.Right;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.BeforeAll;
@@ -47,58 +47,35 @@ class RightsApiTest {
     pins.set("WD", ApiClient.pin("WD"), false);
   }
 
-  private record Operation(String method, String path, String kind, String right) {
-    String name() {
-      return method + " " + path;
-    }
-
-    /** Asked for something that is not there, with nothing in it: a right is looked at before. */
-    int status(ApiClient client) {
-      return client.asks(method, path.replaceAll("\\{[^}]*}", "0"), "{}", kind).status();
-    }
+  private List<DescribedOperation> operations() {
+    return DescribedOperation.all(desk.asNobody());
   }
 
-  private List<Operation> operations() {
-    List<Operation> all = new ArrayList<>();
-    JsonNode paths = desk.asNobody().get("/api/openapi").body().path("paths");
-    paths
-        .fields()
-        .forEachRemaining(
-            path ->
-                path.getValue()
-                    .fields()
-                    .forEachRemaining(
-                        o ->
-                            all.add(
-                                new Operation(
-                                    o.getKey().toUpperCase(java.util.Locale.ROOT),
-                                    path.getKey(),
-                                    kind(o.getValue()),
-                                    o.getValue().path("x-right").asText()))));
-    return all;
+  private static Optional<Right> right(DescribedOperation o) {
+    return Code.parse(Right.class, o.described().path("x-right").asText());
   }
 
-  private static String kind(JsonNode operation) {
-    var kinds = operation.at("/requestBody/content").fieldNames();
-    return kinds.hasNext() ? kinds.next() : "application/json";
+  /** Asked for something that is not there, with nothing in it: a right is looked at before. */
+  private static int status(DescribedOperation o, ApiClient client) {
+    var kinds = o.described().at("/requestBody/content").fieldNames();
+    String kind = kinds.hasNext() ? kinds.next() : "application/json";
+    return client.asks(o.method(), o.path().replaceAll("\\{[^}]*}", "0"), "{}", kind).status();
   }
 
   @Test
   void everyOperationStatesItsRight() {
     assertThat(operations()).hasSizeGreaterThan(80);
-    assertThat(operations())
-        .filteredOn(o -> Code.parse(Right.class, o.right()).isEmpty())
-        .isEmpty();
+    assertThat(operations()).filteredOn(o -> right(o).isEmpty()).isEmpty();
   }
 
   @Test
   void nobodyWhoIsNotSignedInGetsPastWhatIsOpen() {
     Set<String> open = new TreeSet<>();
-    for (Operation o : operations()) {
-      if (o.right().equals(Right.OPEN.code())) {
+    for (DescribedOperation o : operations()) {
+      if (right(o).orElseThrow() == Right.OPEN) {
         open.add(o.name().replaceFirst("/compute/.*", "/compute/"));
       } else {
-        assertThat(o.status(desk.asNobody())).as(o.name()).isEqualTo(NOT_SIGNED_IN);
+        assertThat(status(o, desk.asNobody())).as(o.name()).isEqualTo(NOT_SIGNED_IN);
       }
     }
     assertThat(open)
@@ -117,13 +94,13 @@ class RightsApiTest {
   @EnumSource(PersonRole.class)
   void aRoleDoesWhatIsItsOwnAndNothingElse(PersonRole role) {
     ApiClient client = desk.as(PEOPLE.get(role));
-    for (Operation o : operations()) {
+    for (DescribedOperation o : operations()) {
       if (OF_THE_SESSION.contains(o.name()) || o.path().contains("stream")) {
         continue;
       }
-      boolean may = Code.parse(Right.class, o.right()).orElseThrow().of(role);
+      boolean may = right(o).orElseThrow().of(role);
       // the words of a PIN that is wrong are a refusal as well, and of another kind
-      int status = o.status(client);
+      int status = status(o, client);
       if (may) {
         assertThat(o.path().endsWith("/session/pin") || status != NOT_THEIRS)
             .as(role + " " + o.name() + " " + status)

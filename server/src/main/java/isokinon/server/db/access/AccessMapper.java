@@ -5,6 +5,7 @@ import isokinon.server.db.Topic;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Param;
@@ -40,6 +41,9 @@ public interface AccessMapper {
       @Param("initials") String initials,
       @Param("failures") int failures,
       @Param("until") OffsetDateTime until);
+
+  @Select("select initials from credential where pin <> ''")
+  Set<String> withPin();
 
   /** Leads who can sign in. */
   @Select(

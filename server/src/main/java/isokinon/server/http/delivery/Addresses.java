@@ -17,6 +17,9 @@ import org.springframework.web.util.ServletRequestPathUtils;
 @Component
 public class Addresses {
 
+  /** Where a request keeps what was found of it: several ask. */
+  private static final String FOUND = Addresses.class.getName();
+
   private final ObjectProvider<RequestMappingHandlerMapping> mapping;
 
   Addresses(
@@ -27,14 +30,23 @@ public class Addresses {
 
   /** The operation; empty where there is none, or not in this way, which is refused in its turn. */
   public Optional<HandlerMethod> operation(HttpServletRequest request) throws ServletException {
+    if (request.getAttribute(FOUND) == null) {
+      request.setAttribute(FOUND, find(request));
+    }
+    return ((Found) request.getAttribute(FOUND)).operation();
+  }
+
+  private record Found(Optional<HandlerMethod> operation) {}
+
+  private Found find(HttpServletRequest request) throws ServletException {
     try {
       ServletRequestPathUtils.parseAndCache(request);
       HandlerExecutionChain found = mapping.getObject().getHandler(request);
       return found != null && found.getHandler() instanceof HandlerMethod method
-          ? Optional.of(method)
-          : Optional.empty();
+          ? new Found(Optional.of(method))
+          : new Found(Optional.empty());
     } catch (HttpRequestMethodNotSupportedException | HttpMediaTypeException e) {
-      return Optional.empty();
+      return new Found(Optional.empty());
     } catch (RuntimeException | ServletException e) {
       throw e;
     } catch (Exception e) {

@@ -68,12 +68,10 @@ public class SessionCookie implements SecurityContextRepository {
   @Override
   @Deprecated
   public SecurityContext loadContext(HttpRequestResponseHolder holder) {
-    return context(holder.getRequest());
-  }
-
-  private SecurityContext context(HttpServletRequest request) {
     SecurityContext context = SecurityContextHolder.createEmptyContext();
-    of(request).flatMap(sessions::of).ifPresent(me -> context.setAuthentication(token(me)));
+    of(holder.getRequest())
+        .flatMap(sessions::of)
+        .ifPresent(me -> context.setAuthentication(token(me)));
     return context;
   }
 

@@ -1,14 +1,11 @@
 package isokinon.server.work.rebuild;
 
 import isokinon.server.db.rebuilds.EventRow;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.ZoneOffset;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalLong;
+import org.apache.commons.codec.digest.DigestUtils;
 
 /**
  * The chain over the events of a job: each carries the SHA-256 of what it says and of the digest
@@ -89,13 +86,6 @@ public final class EventChain {
         }) {
       said.append(field).append(END);
     }
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256")
-                  .digest(said.toString().getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException noSuch) {
-      throw new IllegalStateException(noSuch);
-    }
+    return DigestUtils.sha256Hex(said.toString());
   }
 }
