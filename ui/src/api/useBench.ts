@@ -25,6 +25,8 @@ export interface Signing {
   what: string[];
   /** Why this person may not sign; empty where they may. */
   mayNot: (person: Person) => string;
+  /** Whoever answers for it signs, who is signed in first of all; else a second person does. */
+  own?: boolean;
 }
 
 /** A rebuild, and a way to act on it that survives a server that is away. */

@@ -122,6 +122,8 @@ const GENERAL = new Set([
   "stage",
   "test",
   "text",
+  "signer",
+  "signedOff",
 ]);
 
 /** Faults that belong to no field of the screen. */

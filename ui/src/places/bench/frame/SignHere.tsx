@@ -8,11 +8,15 @@ import { PersonTag } from "../../../parts/PersonTag";
 import { Sentence } from "../../../parts/States";
 import type { BenchLink, Signing } from "../../../api/useBench";
 
-/** Another person comes to this device and signs for one act with a PIN of their own. */
+/**
+ * Somebody signs for one act with a PIN of their own: another person, who comes to this device, or
+ * whoever stands for what was done.
+ */
 export function SignHere({ signing, link }: { signing: Signing; link: BenchLink }) {
   const people = useQuery({ queryKey: ["people"], queryFn: api.people });
   const { session } = useStanding();
-  const [chosen, setChosen] = useState("");
+  const me = session?.initials ?? "";
+  const [chosen, setChosen] = useState(signing.own ? me : "");
   const [typed, setTyped] = useState("");
   const here = (people.data ?? []).filter((p) => !p.retired && p.role !== "display");
   const { act, clear, sign: ask } = link;
@@ -41,7 +45,9 @@ export function SignHere({ signing, link }: { signing: Signing; link: BenchLink 
               </li>
             ))}
             <li className="text-body text-soft">
-              Look yourself, then sign. {session?.initials} stays signed in; both stand on the record.
+              {signing.own
+                ? "Who signs stands with their name for what was done. The record is shut with it."
+                : `Look yourself, then sign. ${me} stays signed in; both stand on the record.`}
             </li>
           </ul>
           <div className="grid grid-cols-[minmax(0,1fr)_360px] max-[860px]:grid-cols-1">

@@ -9,15 +9,26 @@ import { countdown, useLeft } from "../../../parts/Clock";
 import { sentence } from "../../../text/numbers";
 import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
+import { worksNot } from "../frame/worksNot";
 import { OutHere } from "../decide/OutHere";
 import { Sandglass, Waits } from "../frame/Waits";
 
-/** What goes back with the pump. */
+/** What goes back with the pump: signed off first, then handed back. */
 export function HandBack({ view, now, link }: InStage<"HAND_BACK">) {
+  const signed = now.handBack.signedOff;
+  const signOff = () =>
+    link.sign({
+      act: { kind: "SIGNED_OFF" },
+      what: [`${view.pump.tag}: made safe, built and proved as its record says`, `Next due ${now.handBack.nextDue}`],
+      mayNot: worksNot,
+      own: true,
+    });
   return (
     <div className="flex flex-1 flex-col">
       <section className="flex-1 px-5 pt-2.5" aria-label="Hand back">
-        <h2 className="text-head leading-9 font-[680]">Proved. Hand it back with its record</h2>
+        <h2 className="text-head leading-9 font-[680]">
+          {signed ? "Proved and signed off. Hand it back with its record" : "Proved. Sign it off, then hand it back"}
+        </h2>
         <WhatItWas fault={now.fault} link={link} />
         <OutHere view={view} out={now.out} />
         <Waits waits={view.waits.filter((w) => w.open && w.kind !== "test")} />
@@ -26,9 +37,9 @@ export function HandBack({ view, now, link }: InStage<"HAND_BACK">) {
       <Foot
         link={link}
         view={view}
-        main="Hand it back"
-        missing="stock is booked out, the next due date set"
-        onMain={() => void link.act({ kind: "HANDED_BACK" })}
+        main={signed ? "Hand it back" : "Sign it off"}
+        missing={signed ? "stock is booked out, the next due date set" : "your PIN: you stand for what was done"}
+        onMain={signed ? () => void link.act({ kind: "HANDED_BACK" }) : signOff}
       >
         <RecordLink view={view} />
       </Foot>
@@ -163,6 +174,11 @@ function Summary({ handBack: h }: { handBack: HandBackView }) {
         </div>
       </div>
       <div>
+        {h.signedOff && (
+          <div className="pb-4">
+            <Block title="Signed off" lines={[`${h.signedOff.who}, ${h.signedOff.at}`]} none="" />
+          </div>
+        )}
         <Block title="On watch" lines={h.watched} none="No part went back on watch." />
         <div className="pt-4">
           <Block title="Retorque after settling" lines={h.retorques} none="Nothing to retorque." />

@@ -254,7 +254,9 @@ final class BenchPage {
     stands("Build");
   }
 
-  void handsBack() {
+  void handsBack(String who) {
+    press("Sign it off");
+    signs(who);
     press("Hand it back");
     sees("Handed back");
   }

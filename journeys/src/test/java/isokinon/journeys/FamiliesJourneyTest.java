@@ -40,7 +40,7 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.sees("Arms are two pairs with springs of two strengths");
     Shop.accessible(page);
     ko.opens(job.builds().proves());
-    ko.handsBack();
+    ko.handsBack("KO");
   }
 
   @Test
@@ -71,7 +71,7 @@ class FamiliesJourneyTest extends AtTheMill {
     rt.sees("Cuts a quarter turn apart, each ring home before the next");
     Shop.accessible(page);
     rt.opens(job.elsewhere().builds().proves());
-    rt.handsBack();
+    rt.handsBack("RT");
     page.navigate("/pumps/EFF-04");
     rt.sees("handed back");
   }

@@ -93,7 +93,7 @@ class FindingsJourneyTest extends AtTheMill {
             AriaRole.OPTION, new Page.GetByRoleOptions().setName("Stator burnt by a dry run"))
         .click();
     assertThat(page.getByLabel("What it was: Stator burnt by a dry run")).isVisible();
-    rt.press("Hand it back");
+    rt.handsBack("RT");
     rt.sees("Tighten again, cold and unpressurised");
     page.navigate("/pumps/SCR-01");
     rt.sees("Why its parts wore, latest first");
@@ -133,7 +133,7 @@ class FindingsJourneyTest extends AtTheMill {
     ko.sees("mL a turn in the controller.");
     Shop.accessible(page);
     ko.provesTheRest();
-    ko.handsBack();
+    ko.handsBack("KO");
   }
 
   @Test
@@ -174,7 +174,7 @@ class FindingsJourneyTest extends AtTheMill {
     page.locator("#seen").fill("strainer plate was in the suction");
     rt.judgesTheRestSound();
     rt.opens(job.elsewhere().decidesAsBefore().builds().proves());
-    rt.handsBack();
+    rt.handsBack("RT");
     rt.sees("sent back, because this failed: Flow at working head");
   }
 }

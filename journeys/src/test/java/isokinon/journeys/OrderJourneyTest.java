@@ -27,7 +27,7 @@ class OrderJourneyTest extends AtTheMill {
     rt.opens(one.buildsUpTo("Pour fresh pump oil in"));
     rt.sees("Fit cover A, 4 bolts crosswise");
     rt.opens(one.builds().proves());
-    rt.handsBack();
+    rt.handsBack("RT");
 
     rt.bringsToTheBench("EFF-09");
     rt.takesIn("Diaphragm kit", "Both sides");
@@ -37,7 +37,7 @@ class OrderJourneyTest extends AtTheMill {
     rt.opens(both.buildsUpTo("Pour fresh pump oil in"));
     rt.sees("Fit cover B, 4 bolts crosswise");
     rt.opens(both.builds().proves());
-    rt.handsBack();
+    rt.handsBack("RT");
   }
 
   @Test
@@ -53,7 +53,7 @@ class OrderJourneyTest extends AtTheMill {
     job.strips().inspects().decidesAsBefore();
     rt.opens(job.buildsUpTo("One spacer ring, axial pair "));
     rt.opens(job.builds().proves());
-    rt.handsBack();
+    rt.handsBack("RT");
   }
 
   @Test
@@ -72,7 +72,7 @@ class OrderJourneyTest extends AtTheMill {
     job = job.elsewhere();
     job.strips().inspects().decidesAsBefore();
     ko.opens(job.builds().proves());
-    ko.handsBack();
+    ko.handsBack("KO");
     ko.sees("shaft seized on the rotor");
   }
 

@@ -35,7 +35,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     builds(rt);
     proves(rt);
 
-    rt.handsBack();
+    rt.handsBack("RT");
     rt.sees("Outer plate A: edge wear 0.25 mm, edge worn bright");
     Shop.accessibleByDayAndNight(page);
     recordHoldsItAll(page);

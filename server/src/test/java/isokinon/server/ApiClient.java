@@ -529,8 +529,14 @@ public class ApiClient {
       }
     }
 
+    /** Signs off what was done, with a PIN. */
+    public Job signsOff(String who) {
+      return does(
+          "SIGNED_OFF", Map.of("signer", Map.of("initials", who, "pin", pin(who)), "who", who));
+    }
+
     public Job handsBack() {
-      return does("HANDED_BACK", Map.of());
+      return signsOff("RT").does("HANDED_BACK", Map.of());
     }
   }
 }

@@ -27,6 +27,8 @@ public interface ActVisitor<R> {
 
   R noted(JobAct.Noted act);
 
+  R signedOff(JobAct.SignedOff act);
+
   R handedBack(JobAct.HandedBack act);
 
   R checked(StepAct.Checked act);

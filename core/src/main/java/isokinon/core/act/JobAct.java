@@ -206,6 +206,14 @@ public sealed interface JobAct extends Act {
     }
   }
 
+  /** Somebody stands with their name for what was done: the pump may be handed back. */
+  record SignedOff() implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.signedOff(this);
+    }
+  }
+
   /**
    * The pump is handed back.
    *

@@ -85,6 +85,12 @@ final class ActFold implements ActVisitor<Boolean> {
   }
 
   @Override
+  public Boolean signedOff(JobAct.SignedOff act) {
+    fold.signOff(event.of(act));
+    return SAME_STAGE;
+  }
+
+  @Override
   public Boolean handedBack(JobAct.HandedBack act) {
     fold.handBack(event.of(act));
     return OTHER_STAGE;

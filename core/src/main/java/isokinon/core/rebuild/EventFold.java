@@ -1,5 +1,6 @@
 package isokinon.core.rebuild;
 
+import isokinon.core.act.Act;
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
@@ -54,6 +55,7 @@ final class EventFold {
   private Optional<BenchEvent<JobAct.Paused>> pause = Optional.empty();
   private Optional<BenchEvent<JobAct.SymptomsTold>> symptoms = Optional.empty();
   private Optional<BenchEvent<JobAct.FaultFound>> fault = Optional.empty();
+  private Optional<BenchEvent<JobAct.SignedOff>> signedOff = Optional.empty();
   private Optional<BenchEvent<JobAct.HandedBack>> handedBack = Optional.empty();
   private boolean takenIn;
   private Optional<CameIn> cameIn = Optional.empty();
@@ -72,8 +74,22 @@ final class EventFold {
     times.before(event);
     boolean building = building();
     events.add(event);
+    if (!leavesTheWork(event.act())) {
+      signedOff = Optional.empty();
+    }
     boolean stageMayChange = event.act().accept(new ActFold(this, event));
     times.after(event.act(), building, stageMayChange ? stage() : times.stage());
+  }
+
+  /**
+   * Whether what was signed off still stands after an act: what is done later is not signed for.
+   */
+  private static boolean leavesTheWork(Act act) {
+    return act instanceof JobAct.Noted
+        || act instanceof JobAct.Paused
+        || act instanceof JobAct.Resumed
+        || act instanceof JobAct.HandedBack
+        || act instanceof ProofAct.Settled;
   }
 
   /** The pump is in: asked of it, and by these ways. */
@@ -165,6 +181,10 @@ final class EventFold {
 
   void found(BenchEvent<JobAct.FaultFound> event) {
     fault = Optional.of(event);
+  }
+
+  void signOff(BenchEvent<JobAct.SignedOff> event) {
+    signedOff = Optional.of(event);
   }
 
   void handBack(BenchEvent<JobAct.HandedBack> event) {
@@ -389,6 +409,10 @@ final class EventFold {
 
   Optional<BenchEvent<JobAct.FaultFound>> fault() {
     return fault;
+  }
+
+  Optional<BenchEvent<JobAct.SignedOff>> signedOff() {
+    return signedOff;
   }
 
   Optional<BenchEvent<JobAct.HandedBack>> handedBack() {

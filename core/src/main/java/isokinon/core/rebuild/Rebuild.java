@@ -151,6 +151,11 @@ public final class Rebuild {
     return fold.fault();
   }
 
+  /** Who signed off what was done, and when; empty where something was done since. */
+  public Optional<BenchEvent<JobAct.SignedOff>> signedOff() {
+    return fold.signedOff();
+  }
+
   /** The hand-back, where it was done. */
   public Optional<BenchEvent<JobAct.HandedBack>> handedBack() {
     return fold.handedBack();

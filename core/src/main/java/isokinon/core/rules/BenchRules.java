@@ -149,8 +149,20 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   }
 
   @Override
-  public Optional<ActRefusal> handedBack(JobAct.HandedBack act) {
+  public Optional<ActRefusal> signedOff(JobAct.SignedOff act) {
     return stages.in(Stage.HAND_BACK);
+  }
+
+  @Override
+  public Optional<ActRefusal> handedBack(JobAct.HandedBack act) {
+    return stages
+        .in(Stage.HAND_BACK)
+        .or(
+            () ->
+                unless(
+                    rebuild.signedOff().isPresent(),
+                    "signedOff",
+                    "Somebody signs off what was done first."));
   }
 
   // ---- a step ----------------------------------------------------------------------------------

@@ -14,7 +14,6 @@ import isokinon.core.sheet.ShippedSheet;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -41,7 +40,7 @@ class ConstructionsTest {
     while (bench.rebuild().stage() == Stage.STRIP) {
       bench.strips().inspects().decides("EPDM").builds();
     }
-    bench.proves().does(new JobAct.HandedBack(Optional.empty(), ""));
+    bench.proves().handsBack();
     assertThat(bench.rebuild().stage()).isEqualTo(Stage.CLOSED);
     assertThat(bench.rebuild().renewedInAll())
         .containsAll(

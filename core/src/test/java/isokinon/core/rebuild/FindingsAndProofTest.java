@@ -127,7 +127,7 @@ class FindingsAndProofTest {
             .decides("NBR")
             .builds()
             .proves()
-            .does(new JobAct.HandedBack(Optional.empty(), ""));
+            .handsBack();
     List<Wait> owed = bench.rebuild().waits().stream().filter(w -> w.open(bench.now())).toList();
     assertThat(owed).extracting(Wait::subject).contains("flange-off", "drip");
     Act followed = new ProofAct.Settled("drip", "");

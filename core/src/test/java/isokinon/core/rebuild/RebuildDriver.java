@@ -225,6 +225,10 @@ final class RebuildDriver {
   }
 
   /** Waits until nothing cures, then does every test by its clock, with readings that pass. */
+  RebuildDriver handsBack() {
+    return does(new JobAct.SignedOff()).does(new JobAct.HandedBack(Optional.empty(), ""));
+  }
+
   RebuildDriver proves() {
     after(Duration.ofHours(25));
     for (Sheet.ProofTest t : rebuild.sheet().proof()) {

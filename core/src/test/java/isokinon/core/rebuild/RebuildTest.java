@@ -55,7 +55,7 @@ class RebuildTest {
     stages.add(bench.decides("CSM").rebuild().stage());
     stages.add(bench.builds().rebuild().stage());
     stages.add(bench.proves().rebuild().stage());
-    stages.add(bench.does(new JobAct.HandedBack(Optional.empty(), "")).rebuild().stage());
+    stages.add(bench.handsBack().rebuild().stage());
     assertThat(stages).containsExactly(Stage.values());
   }
 
@@ -391,9 +391,22 @@ class RebuildTest {
   }
 
   @Test
+  void nothingIsHandedBackUnsignedNorWithWhatWasDoneSinceItWasSigned() {
+    JobAct.HandedBack back = new JobAct.HandedBack(Optional.empty(), "");
+    RebuildDriver bench = building();
+    assertThat(bench.refused(new JobAct.SignedOff())).contains("Build");
+    bench.builds().proves();
+    assertThat(bench.refused(back)).isEqualTo("Somebody signs off what was done first.");
+    bench.does(new JobAct.SignedOff()).does(new JobAct.Noted("muffler dripped a little"));
+    assertThat(bench.rebuild().signedOff()).isPresent();
+    bench.does(new JobAct.FaultFound(Optional.empty(), "a ball was worn"));
+    assertThat(bench.refused(back)).isEqualTo("Somebody signs off what was done first.");
+    assertThat(bench.handsBack().rebuild().stage()).isEqualTo(Stage.CLOSED);
+  }
+
+  @Test
   void afterHandBackOnlyNotesAreAdded() {
-    RebuildDriver bench =
-        building().builds().proves().does(new JobAct.HandedBack(Optional.empty(), ""));
+    RebuildDriver bench = building().builds().proves().handsBack();
     assertThat(bench.refused(new JobAct.HandedBack(Optional.empty(), "")))
         .contains("only notes can be added");
     bench.does(new JobAct.Noted("muffler dripped a little"));

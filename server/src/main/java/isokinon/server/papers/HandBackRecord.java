@@ -57,6 +57,7 @@ public class HandBackRecord {
     values.put("consumed", v.handBack().consumed());
     values.put("watched", v.handBack().watched());
     values.put("nextDue", v.handBack().nextDue());
+    values.put("signedOff", v.handBack().signedOff().map(s -> s.who() + ", " + s.at()).orElse(""));
     values.put("chain", v.chain());
     values.put("entries", v.log().size());
     values.put("done", new Table(List.of("When", "Who", "What"), done(v)));

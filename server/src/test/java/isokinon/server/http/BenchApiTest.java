@@ -42,7 +42,10 @@ class BenchApiTest {
             .builds()
             .proves();
     assertThat(job.stage()).isEqualTo("HAND_BACK");
-    job.does("HANDED_BACK", Map.of());
+    assertThat(job.tries("SIGNED_OFF", Map.of()).fault("signer"))
+        .isEqualTo("Sign it off with your PIN.");
+    job.signsOff("KO").does("HANDED_BACK", Map.of());
+    assertThat(job.view().at("/handBack/signedOff/who").asText()).isEqualTo("KO");
     assertThat(job.stage()).isEqualTo("CLOSED");
     assertThat(job.view().at("/pump/fitted").asText()).endsWith("TPC-ET out, CSM in.");
     assertThat(job.view().at("/handBack/retorques")).hasSize(4);
@@ -70,7 +73,7 @@ class BenchApiTest {
       ApiClient.Job job = desk.job("DYE-06").does("TAKEN_IN", asked);
       assertThat(job.log().toString()).contains("taken in, " + why);
       job.makesSafe().strips().inspects().decides("single", "EPDM").builds().proves();
-      job.does("HANDED_BACK", Map.of());
+      job.handsBack();
       JsonNode stops = desk.get("/api/v1/pumps/DYE-06").body().at("/strip/stops");
       assertThat(stops.get(stops.size() - 1).path("failed").asBoolean())
           .as(why)

@@ -61,7 +61,7 @@ class ConstructionsApiTest {
   void everyConstructionGoesFromTakeInToHandBack(String tag, String kit) {
     ApiClient.Job job = desk.job(tag).takesIn(kit(tag, kit)).makesSafe();
     stripToBuild(job, "EPDM");
-    job.proves().does("HANDED_BACK", Map.of());
+    job.proves().handsBack();
     assertThat(job.stage()).isEqualTo("CLOSED");
     assertThat(list(job.view().at("/handBack/renewed"))).isNotEmpty();
   }
@@ -137,7 +137,7 @@ class ConstructionsApiTest {
       ApiClient.Job job = desk.job("EFF-01").takesIn("renew:tube").makesSafe();
       assertThat(job.view().at("/plan/minutes").asDouble()).isEqualTo(31);
       stripToBuild(job, "EPDM");
-      job.proves().does("HANDED_BACK", Map.of());
+      job.proves().handsBack();
     }
     ApiClient.Job taught = desk.job("EFF-01").takesIn("renew:tube");
     assertThat(taught.view().at("/plan/minutes").asDouble())

@@ -121,7 +121,7 @@ class FindingApiTest {
     job.does("JUDGED", Map.of("part", part, "verdict", "watch", "because", "holds a season"));
     JsonNode next = finding(job, part).path("next");
     assertThat(next.path("hours").asDouble()).isLessThan(next.path("planned").asDouble());
-    job.inspects().decides("single", "NBR").builds().proves().does("HANDED_BACK", Map.of());
+    job.inspects().decides("single", "NBR").builds().proves().handsBack();
     assertThat(job.view().at("/handBack/nextDue").asText()).contains("h instead of");
     JsonNode pump = desk.get("/api/v1/pumps/SCR-02").body();
     assertThat(pump.at("/strip/dueBecause").asText()).isNotEmpty();

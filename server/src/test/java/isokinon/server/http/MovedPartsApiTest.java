@@ -33,7 +33,7 @@ class MovedPartsApiTest {
   }
 
   private void handsBack(ApiClient.Job job, String material) {
-    job.decides("single", material).builds().proves().does("HANDED_BACK", Map.of());
+    job.decides("single", material).builds().proves().handsBack();
   }
 
   @Test

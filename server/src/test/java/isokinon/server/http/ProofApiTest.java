@@ -92,14 +92,14 @@ class ProofApiTest {
     job.does("PROVED", proved("flow", "18 L/min", ""));
     assertThat(test(job, "flow").path("value").asDouble()).isBetween(1.0799, 1.0801);
     assertThat(test(job, "flow").path("passed").asBoolean()).isTrue();
-    job.proves().does("HANDED_BACK", Map.of());
+    job.proves().handsBack();
 
     ApiClient.Job again = built("SCR-04", "NBR", "renew:stator");
     again.does("PROVED", proved("flow", "0.6", ""));
     assertThat(test(again, "flow").path("says").asText())
         .contains("25 points or more under its best test: renew rotor or stator.")
         .contains("against the last test on 17 Mar 2026.");
-    again.proves().does("HANDED_BACK", Map.of());
+    again.proves().handsBack();
   }
 
   @Test
@@ -114,7 +114,7 @@ class ProofApiTest {
     assertThat(job.view().path("proof").toString()).doesNotContain("\"answered\":true");
     job.makesSafe().strips();
     assertThat(job.view().path("inspect").toString()).contains("\"part\":\"impeller\"");
-    job.inspects().decides("single", "SiC").builds().proves().does("HANDED_BACK", Map.of());
+    job.inspects().decides("single", "SiC").builds().proves().handsBack();
     assertThat(job.view().at("/handBack/renewed").toString()).contains("Front bushing");
     assertThat(job.log().toString()).contains("sent back, because this failed");
   }
@@ -159,7 +159,7 @@ class ProofApiTest {
   @Test
   void whatIsOwedAfterHandBackStandsOnTheFloorUntilItIsDone() {
     ApiClient.Job job = built("EFF-07", "NR hose", "renew:hose").proves();
-    job.does("HANDED_BACK", Map.of());
+    job.handsBack();
     JsonNode retorque = null;
     for (JsonNode clock : desk.get("/api/v1/floor").body().path("clocks")) {
       if (clock.path("pump").asText().equals("EFF-07")) {

@@ -94,7 +94,7 @@ class SymptomsApiTest {
         .isEqualTo("No fault is called moon.");
     job.decides("single", "SiC").builds().proves();
     assertThat(job.view().at("/fault/said").asText()).isEqualTo("Thrust ring or disc worn");
-    job.does("HANDED_BACK", Map.of());
+    job.handsBack();
     assertThat(chance("DYE-11", "thrust-worn")).isGreaterThan(before);
   }
 

@@ -290,7 +290,7 @@ class WetEndApiTest {
             .orElseThrow();
     assertThat(lot.at("/materials/o-ring").asText()).isEqualTo("PTFE");
     assertThat(lot.path("materials").has("seat")).as("the seats stay in").isFalse();
-    job.decides("L-0417", "CSM").builds().proves().does("HANDED_BACK", java.util.Map.of());
+    job.decides("L-0417", "CSM").builds().proves().handsBack();
     assertThat(
             list(chooser("SCR-07").path("roles")).stream()
                 .filter(r -> r.path("role").asText().equals("o-ring"))

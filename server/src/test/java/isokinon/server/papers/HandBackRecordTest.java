@@ -41,7 +41,7 @@ class HandBackRecordTest {
             "edge <worn> & bright",
             "verdict",
             "watch"));
-    job.inspects().decides("L-0411", "FKM").builds().proves().does("HANDED_BACK", Map.of());
+    job.inspects().decides("L-0411", "FKM").builds().proves().handsBack();
     String record = text(job);
     assertThat(record)
         .contains("SCR-07", "FKM in.")
@@ -54,6 +54,7 @@ class HandBackRecordTest {
         .contains("at least 60 s 60 s. -17.1 % against the last test on")
         .contains("Outer plate A goes back to be watched and its rate of wear")
         .contains("again after 24 h, cold and unpressurised")
+        .contains("Signed off RT, 17 Mar 2026 08:00")
         .contains("17 Mar 2026 08:00 RT handed back")
         .doesNotContain("Not handed back yet");
   }

@@ -11,7 +11,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Whose hand an act is: the person's who is signed in, or another's, who comes to the same device
- * and signs for this one act with a PIN of their own. Both are on the record then.
+ * and signs for this one act with a PIN of their own. Both are on the record then. Who is signed in
+ * may sign so too, where an act wants a hand that is surely theirs.
  */
 @Component
 public class Hands {
@@ -30,13 +31,18 @@ public class Hands {
    */
   public Hand of(SignedIn me, Optional<ActRequest.Signer> signer) {
     if (signer.isEmpty()) {
-      return new Hand(new Actor(me.initials(), me.leads(), me.licensed()), me.device());
+      return new Hand(new Actor(me.initials(), me.leads(), me.licensed()), me.device(), false);
     }
     SignedIn other = pins.tries(signer.get().initials(), signer.get().pin()).person();
     other.requires(Right.WORK);
-    String where = me.device().isEmpty() ? "" : me.device() + ", ";
     return new Hand(
-        new Actor(other.initials(), other.leads(), other.licensed()),
-        where + "beside " + me.initials());
+        new Actor(other.initials(), other.leads(), other.licensed()), where(me, other), true);
+  }
+
+  private static String where(SignedIn me, SignedIn other) {
+    if (other.initials().equals(me.initials())) {
+      return me.device();
+    }
+    return (me.device().isEmpty() ? "" : me.device() + ", ") + "beside " + me.initials();
   }
 }

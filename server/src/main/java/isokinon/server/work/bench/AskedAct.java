@@ -27,6 +27,7 @@ import java.util.stream.Stream;
       AskedJobAct.StageDone.class,
       AskedJobAct.FaultFound.class,
       AskedJobAct.Noted.class,
+      AskedJobAct.SignedOff.class,
       AskedJobAct.HandedBack.class,
       AskedStepAct.Checked.class,
       AskedStepAct.Placed.class,

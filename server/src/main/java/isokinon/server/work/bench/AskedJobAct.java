@@ -164,6 +164,14 @@ public sealed interface AskedJobAct extends AskedAct {
     }
   }
 
+  /** What was done is signed off; wants the PIN of who signs, also of who is signed in. */
+  record SignedOff() implements AskedJobAct {
+    @Override
+    public Act read(ActReader reader) {
+      return new JobAct.SignedOff();
+    }
+  }
+
   /** The pump is handed back. */
   record HandedBack() implements AskedJobAct {
     @Override

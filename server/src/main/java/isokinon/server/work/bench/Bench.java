@@ -235,6 +235,7 @@ public class Bench {
     Act asked = request.act().read(new ActReader(rebuild, rack));
     requireAllowed(
         BenchRules.refuse(rebuild, asked, hand.actor(), clock.instant())
+            .or(() -> unsigned(asked, hand))
             .or(() -> findingLog.refuse(asked, rebuild))
             .or(() -> shelfRefusal(job, asked)));
     OffsetDateTime now = OffsetDateTime.now(clock);
@@ -267,6 +268,13 @@ public class Bench {
   private String lastDigest(long id) {
     String last = store.lastEvent(id).map(EventRow::digest).orElse("");
     return last.isEmpty() ? EventChain.last(store.events(id)) : last;
+  }
+
+  /** A device may have been left open: who signs off gives a PIN for it. */
+  private static Optional<ActRefusal> unsigned(Act asked, Hand hand) {
+    return asked instanceof JobAct.SignedOff && !hand.signed()
+        ? Optional.of(new ActRefusal("signer", "Sign it off with your PIN."))
+        : Optional.empty();
   }
 
   private static void requireAllowed(Optional<ActRefusal> refusal) {

@@ -7,5 +7,6 @@ import isokinon.core.rules.Actor;
  *
  * @param actor the person who answers for it
  * @param device what the device is called; with the person whose session it is, where another signs
+ * @param signed whether the person gave a PIN for this very act
  */
-public record Hand(Actor actor, String device) {}
+public record Hand(Actor actor, String device, boolean signed) {}

@@ -42,6 +42,7 @@ final class ActLoader {
       case FAULT_FOUND ->
           new JobAct.FaultFound(given(c.subject()).filter(f -> !f.equals(Items.OTHER)), c.text());
       case NOTED -> new JobAct.Noted(c.text());
+      case SIGNED_OFF -> new JobAct.SignedOff();
       case HANDED_BACK -> handedBack(c);
       case CHECKED -> new StepAct.Checked(c.step(), c.subject(), c.reading(), c.text());
       case PLACED -> new StepAct.Placed(c.step(), c.subject(), only(c));

@@ -79,6 +79,11 @@ final class ActWriter implements ActVisitor<ActColumns> {
   }
 
   @Override
+  public ActColumns signedOff(JobAct.SignedOff act) {
+    return columns(StoredKind.SIGNED_OFF, "");
+  }
+
+  @Override
   public ActColumns handedBack(JobAct.HandedBack act) {
     ActColumns handedBack = columns(StoredKind.HANDED_BACK, "");
     return act.due().map(d -> due(handedBack, d)).orElse(handedBack.saying(act.said()));

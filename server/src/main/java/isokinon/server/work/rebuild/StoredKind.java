@@ -32,5 +32,6 @@ enum StoredKind {
   PAUSED,
   RESUMED,
   NOTED,
+  SIGNED_OFF,
   HANDED_BACK
 }

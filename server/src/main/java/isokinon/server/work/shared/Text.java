@@ -2,6 +2,7 @@ package isokinon.server.work.shared;
 
 import isokinon.core.sheet.Handling;
 import java.time.LocalDate;
+import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.regex.Pattern;
@@ -10,6 +11,9 @@ import java.util.regex.Pattern;
 public final class Text {
 
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK);
+  private static final DateTimeFormatter MINUTE =
+      DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.UK);
+  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
 
   /** Between two digits of the whole part, a multiple of three digits before its end. */
   private static final Pattern THOUSANDS =
@@ -63,6 +67,16 @@ public final class Text {
   /** A day as people write it. */
   public static String day(LocalDate day) {
     return DAY.format(day);
+  }
+
+  /** A day with its time, as in "3 Mar 2026 14:05". */
+  public static String minute(ZonedDateTime at) {
+    return MINUTE.format(at);
+  }
+
+  /** A time of day, as in "14:05". */
+  public static String time(ZonedDateTime at) {
+    return TIME.format(at);
   }
 
   /** A kebab-case id as words. */

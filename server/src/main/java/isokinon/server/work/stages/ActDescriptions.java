@@ -98,6 +98,11 @@ public final class ActDescriptions implements ActVisitor<String> {
   }
 
   @Override
+  public String signedOff(JobAct.SignedOff act) {
+    return "signed off";
+  }
+
+  @Override
   public String handedBack(JobAct.HandedBack act) {
     return "handed back" + after(": next due ", due(act));
   }

@@ -10,6 +10,7 @@ import isokinon.server.work.drawing.RailViewer;
 import isokinon.server.work.lives.Forecasts;
 import isokinon.server.work.rebuild.Job;
 import isokinon.server.work.rebuild.StateTag;
+import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.BenchView.PauseView;
 import isokinon.server.work.stages.BenchView.PumpHead;
 import isokinon.server.work.stages.BenchView.SheetHead;
@@ -20,20 +21,14 @@ import isokinon.server.work.stages.JobRecord.LogLine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /** Puts a rebuild into the shape the bench shows: the head, and the stage in hand by its viewer. */
 @Component
 public class BenchViewer {
-
-  private static final DateTimeFormatter RECORD_TIME =
-      DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.UK);
-  private static final DateTimeFormatter CLOCK_TIME = DateTimeFormatter.ofPattern("HH:mm");
 
   private final MakeSafeViewer makeSafe;
   private final StepViewer steps;
@@ -86,7 +81,7 @@ public class BenchViewer {
                 e ->
                     new PauseView(
                         e.who(),
-                        RECORD_TIME.format(e.at().atZone(clock.getZone())),
+                        Text.minute(e.at().atZone(clock.getZone())),
                         e.act().waitsFor(),
                         e.act().note())),
         waits(rebuild),
@@ -223,8 +218,8 @@ public class BenchViewer {
   private LogLine logLine(Sheet sheet, BenchEvent<?> e) {
     return new LogLine(
         e.seq(),
-        RECORD_TIME.format(e.at().atZone(clock.getZone())),
-        CLOCK_TIME.format(e.at().atZone(clock.getZone())),
+        Text.minute(e.at().atZone(clock.getZone())),
+        Text.time(e.at().atZone(clock.getZone())),
         e.who(),
         ActDescriptions.say(sheet, e.act()));
   }

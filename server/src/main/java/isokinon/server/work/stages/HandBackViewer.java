@@ -16,6 +16,7 @@ import isokinon.server.work.stages.StageView.FaultChoice;
 import isokinon.server.work.stages.StageView.FaultView;
 import isokinon.server.work.stages.StageView.HandBackView;
 import isokinon.server.work.stages.StageView.JointLine;
+import isokinon.server.work.stages.StageView.Signature;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -62,7 +63,10 @@ public class HandBackViewer {
         rebuild.everythingBuilt().stream().flatMap(s -> joint(rebuild, s).stream()).toList(),
         nextDue(job),
         retired(rebuild),
-        consumables.lines(job));
+        consumables.lines(job),
+        rebuild
+            .signedOff()
+            .map(e -> new Signature(e.who(), Text.minute(e.at().atZone(clock.getZone())))));
   }
 
   /** When the pump is due again: as it was recorded at the hand-back, or as it stands now. */

@@ -17,7 +17,6 @@ import isokinon.server.work.stages.StageView.FluidView;
 import isokinon.server.work.stages.StageView.Gate;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -40,8 +39,6 @@ class MakeSafeViewer {
     this.meetings = meetings;
     this.clock = clock;
   }
-
-  private static final DateTimeFormatter CLOCK_TIME = DateTimeFormatter.ofPattern("HH:mm");
 
   /** The fluids a pump saw, and how to dress for them. */
   List<FluidView> fluids(PumpRow pump) {
@@ -126,6 +123,6 @@ class MakeSafeViewer {
   }
 
   private String time(Instant at) {
-    return CLOCK_TIME.format(at.atZone(clock.getZone()));
+    return Text.time(at.atZone(clock.getZone()));
   }
 }

@@ -276,7 +276,16 @@ public sealed interface StageView {
       List<JointLine> joints,
       String nextDue,
       List<String> retired,
-      List<String> consumed) {}
+      List<String> consumed,
+      Optional<Signature> signedOff) {}
+
+  /**
+   * Who signed, and when.
+   *
+   * @param who initials
+   * @param at day and time of the shop
+   */
+  record Signature(String who, String at) {}
 
   /** A joint that was tightened: what was asked, and every reading of every fastener in order. */
   record JointLine(String step, String asked, String readings) {}

@@ -59,7 +59,7 @@ class BenchRecordingTest {
   private static final RebuildRow ROW =
       new RebuildRow(7, "EFF-02", "dp", 1, OPENED, "RT", "due", "TPC-ET", 100, null, "");
   private static final PumpRow PUMP = pump("dp");
-  private static final Hand RT = new Hand(new Actor("RT", false, false), "bench 2");
+  private static final Hand RT = new Hand(new Actor("RT", false, false), "bench 2", false);
 
   private final BenchMapper store = mock(BenchMapper.class);
   private final PumpMapper pumps = mock(PumpMapper.class);
