@@ -18,10 +18,13 @@ interface PersonTagProps {
   /** Where the person was last, and when; or why this one may not. */
   last: string[];
   disabled?: boolean;
+  /** Beside other things, at a bench. */
+  small?: boolean;
 }
 
 /** A person's tag on the rail: the hanger, the initials, what they do. */
-export function PersonTag({ person: p, chosen, onChoose, last, disabled = false }: PersonTagProps) {
+export function PersonTag({ person: p, chosen, onChoose, last, disabled = false, small = false }: PersonTagProps) {
+  const width = small ? 108 : 188;
   return (
     <button
       type="button"
@@ -29,9 +32,15 @@ export function PersonTag({ person: p, chosen, onChoose, last, disabled = false 
       aria-label={`${p.initials}, ${p.role}`}
       disabled={disabled}
       onClick={onChoose}
-      className={`relative w-[188px] pt-[52px] text-left ${chosen ? "text-go-words" : disabled ? "text-muted" : "text-ink"}`}
+      className={`relative text-left ${small ? "w-[108px] pt-[30px]" : "w-[188px] pt-[52px]"} ${chosen ? "text-go-words" : disabled ? "text-muted" : "text-ink"}`}
     >
-      <svg width="188" height="254" viewBox="0 0 188 254" className="absolute top-0 left-0" aria-hidden>
+      <svg
+        width={width}
+        height={(width * 254) / 188}
+        viewBox="0 0 188 254"
+        className="absolute top-0 left-0"
+        aria-hidden
+      >
         <path
           d="M74,54V22C74,10 82,3.5 94,3.5S114,10 114,22V54"
           fill="none"
@@ -46,18 +55,24 @@ export function PersonTag({ person: p, chosen, onChoose, last, disabled = false 
           {...(disabled ? { strokeDasharray: "6 4" } : {})}
         />
       </svg>
-      <span className="relative block h-[202px] px-4 pt-3">
+      <span className={`relative block ${small ? "h-[116px] px-2 pt-1.5" : "h-[202px] px-4 pt-3"}`}>
         <span className="flex items-start justify-between">
-          <span className="tag text-figure leading-[68px]">{p.initials}</span>
+          <span className={`tag ${small ? "text-tag leading-[46px]" : "text-figure leading-[68px]"}`}>
+            {p.initials}
+          </span>
           {p.licensedElectrical && (
             <span className="flex flex-col items-end gap-0.5 pt-1 text-small font-[600]">
-              licensed <LicensedMark />
+              {small ? <span className="sr-only">licensed</span> : "licensed"} <LicensedMark />
             </span>
           )}
         </span>
-        <span className="block border-b border-current/30 pb-1.5 text-lead font-[680]">{p.role}</span>
+        <span
+          className={`block border-b border-current/30 font-[680] ${small ? "pb-0.5 text-body" : "pb-1.5 text-lead"}`}
+        >
+          {p.role}
+        </span>
         {last.map((line) => (
-          <span key={line} className="block pt-1 text-body leading-[17px]">
+          <span key={line} className={`block pt-1 ${small ? "text-small leading-[15px]" : "text-body leading-[17px]"}`}>
             {line}
           </span>
         ))}

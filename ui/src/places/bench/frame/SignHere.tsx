@@ -32,7 +32,7 @@ export function SignHere({ signing, link }: { signing: Signing; link: BenchLink 
   };
   return (
     <Dialog open onClose={leave} className="relative z-40">
-      <div className="fixed inset-0 bg-ink/40" aria-hidden />
+      <div className="fixed inset-0 veil" aria-hidden />
       <div className="fixed inset-0 flex items-center justify-center overflow-auto p-4">
         <DialogPanel className="w-full max-w-[860px] border-[1.5px] border-ink bg-card">
           <DialogTitle className="border-b-[1.5px] border-ink px-5 py-3 text-title font-[700]">
@@ -46,12 +46,12 @@ export function SignHere({ signing, link }: { signing: Signing; link: BenchLink 
             ))}
             <li className="text-body text-soft">
               {signing.own
-                ? "Who signs stands with their name for what was done. The record is shut with it."
+                ? "Who signs stands with their name for what was done."
                 : `Look yourself, then sign. ${me} stays signed in; both stand on the record.`}
             </li>
           </ul>
           <div className="grid grid-cols-[minmax(0,1fr)_360px] max-[860px]:grid-cols-1">
-            <div className="flex flex-wrap content-start gap-3 overflow-hidden bg-paper px-4 pt-3 pb-2">
+            <div className="flex flex-wrap content-start gap-2 overflow-hidden bg-paper px-4 pt-3 pb-2">
               {here.map((p) => {
                 const why = signing.mayNot(p);
                 return (
@@ -59,6 +59,7 @@ export function SignHere({ signing, link }: { signing: Signing; link: BenchLink 
                     key={p.initials}
                     person={p}
                     chosen={chosen === p.initials}
+                    small
                     disabled={why !== ""}
                     onChoose={() => {
                       setChosen(p.initials);
@@ -69,7 +70,7 @@ export function SignHere({ signing, link }: { signing: Signing; link: BenchLink 
                 );
               })}
             </div>
-            <div className="flex flex-col gap-3 border-l border-line px-4 py-3">
+            <div className="flex flex-col gap-3 border-l border-line px-4 pt-3 pb-4">
               <Typed count={typed.length} small />
               <div className="min-h-7">
                 {link.faults.map((f) => (

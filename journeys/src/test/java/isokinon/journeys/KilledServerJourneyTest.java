@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import isokinon.server.ApiClient;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -50,6 +53,13 @@ class KilledServerJourneyTest extends AtTheMill {
           .doesNotContain("note again")
           .containsOnlyOnce("note " + (acknowledged - 1) + "\"");
     }
+  }
+
+  @Test
+  void whoWatchesTheServerReadsItsFiguresAndItsLogHoldsNoPin() throws IOException {
+    assertThat(mill.get("/actuator/prometheus").body())
+        .contains("isokinon_database_bytes", "isokinon_backup_last_seconds NaN");
+    assertThat(Files.readString(mill.keptLog())).doesNotContain(ApiClient.pin("MA"));
   }
 
   /**

@@ -65,6 +65,11 @@ class LanJourneyTest {
         .contains("HttpOnly")
         .contains("SameSite=Strict");
 
+    assertThat(asks(tablet, "/actuator/health")).isEqualTo(200);
+    assertThat(asks(tablet, "/actuator/prometheus"))
+        .as("another machine watches it")
+        .isEqualTo(401);
+
     HttpResponse<String> plain =
         HttpClient.newHttpClient()
             .send(
@@ -73,6 +78,11 @@ class LanJourneyTest {
     assertThat(plain.statusCode()).isEqualTo(308);
     assertThat(plain.headers().firstValue("location")).hasValue(mill.address() + "/api/v1/people");
     assertThat(plain.body()).isEmpty();
+  }
+
+  private static int asks(HttpClient tablet, String path) throws Exception {
+    HttpRequest asked = HttpRequest.newBuilder(URI.create(mill.address() + path)).build();
+    return tablet.send(asked, BodyHandlers.discarding()).statusCode();
   }
 
   /** A browser that trusts this one certificate, as it would one of an authority it knows. */

@@ -121,6 +121,11 @@ final class RunningApp implements AutoCloseable {
     }
   }
 
+  /** The log that it keeps with its data. */
+  Path keptLog() {
+    return data.resolve("logs/isokinon.log");
+  }
+
   private Path log() {
     return Path.of("target/app-" + port + ".log");
   }
@@ -168,6 +173,7 @@ final class RunningApp implements AutoCloseable {
     command.add("--isokinon.port=" + port);
     if (lan) {
       command.addAll(List.of("--isokinon.lan=true", "--isokinon.plain-port=" + plainPort));
+      command.add("--isokinon.watchers=192.0.2.7");
     }
     return command;
   }

@@ -31,6 +31,8 @@ public class Application {
   /** Goes through the chain of every job in the data folder instead of serving it. */
   private static final String CHECK_RECORDS = "--isokinon.check-records";
 
+  private static final String LOG_FILE = "logging.file.name";
+
   /** The exit code where a record was altered. */
   private static final int ALTERED = 9;
 
@@ -50,6 +52,9 @@ public class Application {
         System.exit(altered(folder) == 0 ? 0 : ALTERED);
       }
       List<String> all = new ArrayList<>(List.of(args));
+      if (!asked.containsProperty(LOG_FILE)) {
+        all.add("--" + LOG_FILE + "=" + folder.path().resolve("logs/isokinon.log"));
+      }
       if (OnTheNetwork.isAskedFor(asked)) {
         all.addAll(network(asked, folder));
       }

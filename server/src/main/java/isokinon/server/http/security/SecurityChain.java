@@ -9,20 +9,25 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.actuate.autoconfigure.security.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.authorization.AuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.util.matcher.IpAddressMatcher;
 
 /**
  * What stands before every operation: the host that is asked for, the page that asks, who is signed
@@ -45,7 +50,11 @@ class SecurityChain {
       "camera=(self), microphone=(), geolocation=(), payment=(), usb=()";
 
   @Bean
-  SecurityFilterChain chain(HttpSecurity http, SessionCookie cookie, RightOfTheAddress rights)
+  SecurityFilterChain chain(
+      HttpSecurity http,
+      SessionCookie cookie,
+      RightOfTheAddress rights,
+      @Value("${isokinon.watchers}") List<String> watchers)
       throws Exception {
     return http.csrf(AbstractHttpConfigurer::disable)
         .requestCache(AbstractHttpConfigurer::disable)
@@ -84,9 +93,20 @@ class SecurityChain {
                 a.dispatcherTypeMatchers(
                         DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
                     .permitAll()
+                    .requestMatchers(EndpointRequest.toAnyEndpoint().excluding("health"))
+                    .access(fromOneOf(watchers))
                     .anyRequest()
                     .access(rights))
         .build();
+  }
+
+  /** Nobody signs in to watch a server: its figures are for certain machines. */
+  private static AuthorizationManager<RequestAuthorizationContext> fromOneOf(
+      List<String> addresses) {
+    List<IpAddressMatcher> known =
+        addresses.stream().map(a -> new IpAddressMatcher(a.strip())).toList();
+    return (asks, context) ->
+        new AuthorizationDecision(known.stream().anyMatch(k -> k.matches(context.getRequest())));
   }
 
   /** What the shop's data say is kept by no browser; scripts and fonts are. */
