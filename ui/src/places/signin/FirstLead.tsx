@@ -53,7 +53,7 @@ export function FirstLead() {
       </Field>
       <Field
         label="Your PIN"
-        say="four to six digits, or a pass phrase of ten characters"
+        say="four to six digits, or a pass phrase of twelve characters"
         fault={faultAt(faults, "pin")}
       >
         <input

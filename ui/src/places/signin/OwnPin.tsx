@@ -43,7 +43,7 @@ export function OwnPin({ due, who, done }: { due: boolean; who: string; done: ()
           onChange={(e) => setCurrent(e.target.value)}
         />
       </Field>
-      <Field label="Your own" say="four to six digits, or a pass phrase of ten characters" fault={wrong}>
+      <Field label="Your own" say="four to six digits, or a pass phrase of twelve characters" fault={wrong}>
         <input
           className="field"
           type="password"

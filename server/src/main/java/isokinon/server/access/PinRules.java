@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 public final class PinRules {
 
   /** Shortest pass phrase, characters; a PIN is four to six digits. */
-  static final int SHORTEST_PHRASE = 10;
+  static final int SHORTEST_PHRASE = 12;
 
   private static final int LONGEST = 100;
   private static final Pattern PIN = Pattern.compile("[0-9]{4,6}");
