@@ -21,6 +21,7 @@ import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rounds.RoundDoneRow;
 import isokinon.server.db.rounds.RoundMapper;
+import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.db.shop.GaugeRow;
 import isokinon.server.db.shop.PersonRow;
 import isokinon.server.db.shop.WrenchRow;
@@ -66,6 +67,7 @@ public class SkerrowMill {
   private final CounterMapper counters;
   private final DiaryMapper diary;
   private final RoundMapper rounds;
+  private final SetupMapper setup;
   private final Sheets sheets;
   private final ShopSettings settings;
   private final Pins pins;
@@ -81,6 +83,7 @@ public class SkerrowMill {
       CounterMapper counters,
       DiaryMapper diary,
       RoundMapper rounds,
+      SetupMapper setup,
       Sheets sheets,
       ShopSettings settings,
       Pins pins,
@@ -94,6 +97,7 @@ public class SkerrowMill {
     this.counters = counters;
     this.diary = diary;
     this.rounds = rounds;
+    this.setup = setup;
     this.sheets = sheets;
     this.settings = settings;
     this.pins = pins;
@@ -109,7 +113,10 @@ public class SkerrowMill {
     if (pumps.count() == 0) {
       fill();
     }
-    letEverybodyIn();
+    // a shop of somebody's own lets nobody in whose PIN stands on a page
+    if (settings.name().equals(NAME)) {
+      letEverybodyIn();
+    }
   }
 
   /**
@@ -133,6 +140,13 @@ public class SkerrowMill {
   private void fill() {
     LocalDate today = LocalDate.now(clock);
     settings.name(NAME, "");
+    for (String area : AREAS) {
+      setup.put(
+          "area",
+          List.of("name"),
+          List.of("name", "position"),
+          List.of(area, Integer.toString(AREAS.indexOf(area))));
+    }
     MillTables.rows("people")
         .forEach(
             r ->

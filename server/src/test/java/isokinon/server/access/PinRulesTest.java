@@ -15,7 +15,18 @@ class PinRulesTest {
 
   @ParameterizedTest
   @ValueSource(
-      strings = {"", "170", "1704999", "0000", "1234", "654321", "987654", "too short", "eleven char", "12a4"})
+      strings = {
+        "",
+        "170",
+        "1704999",
+        "0000",
+        "1234",
+        "654321",
+        "987654",
+        "too short",
+        "eleven char",
+        "12a4"
+      })
   void isGuessedFirstOrIsNone(String pin) {
     assertThat(PinRules.fault(pin)).isPresent();
   }

@@ -55,6 +55,10 @@ public interface DiaryMapper {
   @Changes(Topic.DIARY)
   void addFixture(FixtureRow row);
 
+  /** Days on which nobody is at the bench. */
+  @Select("select day_off from holiday order by day_off")
+  List<LocalDate> holidays();
+
   @Select("select line, title, starts_at, ends_at from line_stop order by starts_at")
   List<LineStopRow> stops();
 

@@ -24,10 +24,14 @@ public interface FindingMapper {
   @Changes(Topic.SHOP)
   void addGauge(GaugeRow gauge);
 
-  @Select("select * from gauge order by id")
+  @Select(
+      "select id, kind, title, unit, resolution, uncertainty, measures, calibrated_until from gauge"
+          + " where retired_at is null order by id")
   List<GaugeRow> gauges();
 
-  @Select("select * from gauge where id = #{id}")
+  @Select(
+      "select id, kind, title, unit, resolution, uncertainty, measures, calibrated_until from gauge"
+          + " where id = #{id}")
   Optional<GaugeRow> gauge(String id);
 
   @Insert(

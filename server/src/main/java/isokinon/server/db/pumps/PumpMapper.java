@@ -3,6 +3,7 @@ package isokinon.server.db.pumps;
 import isokinon.server.db.Changes;
 import isokinon.server.db.Topic;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,7 +37,8 @@ public interface PumpMapper {
       "select f.pump, f.role, f.place, f.part_serial, f.material, f.fitted_on, f.fitted_at_hours,"
           + " f.came_hours, f.fitted_at_count, f.came_count, f.leading from fitted_part f";
 
-  @Select(PumpMapper.IN_SERVICE + " order by p.area_position, p.tag")
+  /** The pumps that are not retired. */
+  @Select(PumpMapper.IN_SERVICE + " where p.retired_at is null order by p.area_position, p.tag")
   List<PumpRow> all();
 
   @Select(PumpMapper.IN_SERVICE + " where p.tag = #{tag}")
@@ -58,7 +60,7 @@ public interface PumpMapper {
   /** What stands in every pump: the leading sets in the order of the pumps, then the others. */
   @Select(
       PumpMapper.FITTED
-          + " join pump p on p.tag = f.pump order by f.leading desc,"
+          + " join pump p on p.tag = f.pump where p.retired_at is null order by f.leading desc,"
           + " case when f.leading then p.area_position else 0 end, f.pump, f.role, f.place")
   List<FittedPartRow> allFitted();
 
@@ -88,6 +90,10 @@ public interface PumpMapper {
       unplan(part.pump());
     }
   }
+
+  /** When a pump was retired; empty where it is in service or unknown. */
+  @Select("select retired_at from pump where tag = #{tag} and retired_at is not null")
+  Optional<OffsetDateTime> retiredAt(String tag);
 
   @Select("select count(*) from pump")
   int count();

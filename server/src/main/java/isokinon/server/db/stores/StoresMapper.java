@@ -42,7 +42,9 @@ public interface StoresMapper {
   @Changes(Topic.CATALOGUE)
   void addOffer(OfferRow offer);
 
-  @Select("select * from wrench order by max_nm")
+  @Select(
+      "select id, min_nm, max_nm, calibrated_until, clicks from wrench where retired_at is null"
+          + " order by max_nm")
   List<WrenchRow> wrenches();
 
   @Insert(

@@ -123,6 +123,9 @@ public class Bench {
     if (open.isPresent()) {
       return view(open.get().id());
     }
+    if (register.retired(tag)) {
+      throw RequestProblem.notNow("tag", tag + " is retired: take it back in Set-up first.");
+    }
     Sheet sheet =
         pump.sheet()
             .flatMap(sheets::find)

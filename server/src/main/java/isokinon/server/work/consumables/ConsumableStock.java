@@ -51,7 +51,7 @@ public class ConsumableStock {
   }
 
   /** What is kept at all. */
-  Consumables table() {
+  public Consumables table() {
     return table;
   }
 

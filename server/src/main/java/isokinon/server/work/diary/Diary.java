@@ -23,6 +23,7 @@ import isokinon.server.work.diary.DiaryView.Unplaced;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.rounds.Rounds;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.Duration;
@@ -60,6 +61,7 @@ public class Diary {
   private final DiaryMapper store;
   private final WorkList workList;
   private final Rounds rounds;
+  private final ShopSettings settings;
   private final JobPlacer placer;
   private final TransactionTemplate transaction;
   private final Clock clock;
@@ -74,6 +76,7 @@ public class Diary {
       DiaryMapper store,
       WorkList workList,
       Rounds rounds,
+      ShopSettings settings,
       PlatformTransactionManager transactions,
       @Value("${isokinon.diary.search:3500ms}") Duration search,
       Clock clock) {
@@ -81,6 +84,7 @@ public class Diary {
     this.store = store;
     this.workList = workList;
     this.rounds = rounds;
+    this.settings = settings;
     this.placer = new JobPlacer(search, System::nanoTime);
     this.clock = clock;
   }
@@ -117,7 +121,7 @@ public class Diary {
         DAYS,
         shifts.stream().mapToInt(ShiftRow::fromMinute).min().orElse(360),
         shifts.stream().mapToInt(ShiftRow::toMinute).max().orElse(960),
-        hours(shifts, days),
+        hours(openings),
         openings.stops().stream()
             .map(s -> stop(s, days))
             .filter(s -> s.day() >= 0 && s.day() < DAYS)
@@ -145,7 +149,12 @@ public class Diary {
   }
 
   private TimeSlots openings(DiaryDays days) {
-    return new TimeSlots(days, store.shifts(), store.stops());
+    return new TimeSlots(
+        days,
+        store.shifts(),
+        store.stops(),
+        store.holidays(),
+        settings.overtime() * settings.labourPerHour());
   }
 
   private static Entry entry(DiaryEntryRow e, Work w, DiaryDays days) {
@@ -176,17 +185,16 @@ public class Diary {
         w.pump().tag(), w.pump().dutyTitle(), w.minutes(), w.due().days(), openings.cause(w));
   }
 
-  private static List<PersonHours> hours(List<ShiftRow> shifts, DiaryDays days) {
-    return shifts.stream()
+  private static List<PersonHours> hours(TimeSlots openings) {
+    return openings.shifts().stream()
         .map(ShiftRow::who)
         .distinct()
         .map(
             who -> {
               List<Hours> hours = new ArrayList<>();
               for (int d = 0; d < DAYS; d++) {
-                int weekday = days.weekday(d).getValue();
-                for (ShiftRow s : shifts) {
-                  if (s.who().equals(who) && s.weekday() == weekday) {
+                for (ShiftRow s : openings.on(d)) {
+                  if (s.who().equals(who)) {
                     hours.add(new Hours(d, s.fromMinute(), s.toMinute(), s.overtime()));
                   }
                 }

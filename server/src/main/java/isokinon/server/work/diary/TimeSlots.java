@@ -8,24 +8,24 @@ import isokinon.core.schedule.Opening;
 import isokinon.server.db.diary.DiaryMapper.LineStopRow;
 import isokinon.server.db.diary.DiaryMapper.ShiftRow;
 import isokinon.server.work.diary.WorkList.Work;
-import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 
 /** Where jobs could stand: in a shift, their kit here, their line still; and why one cannot. */
 final class TimeSlots {
 
-  /** An hour outside the usual ones costs so much of an hour more (shop rule). */
-  private static final double OVERTIME = 0.5;
-
   private final DiaryDays days;
   private final List<ShiftRow> shifts;
   private final List<LineStopRow> stops;
+  private final Set<LocalDate> off;
+  private final double overtimePerHour;
   private final Map<Like, Places> known = new HashMap<>();
 
   /** Jobs that are alike in these may stand in the same places. */
@@ -34,7 +34,20 @@ final class TimeSlots {
   /** Places in the order of time, and which of them are outside the usual hours. */
   private record Places(List<Opening> openings, List<Boolean> overtime) {}
 
-  TimeSlots(DiaryDays days, List<ShiftRow> shifts, List<LineStopRow> stops) {
+  /**
+   * Places by these shifts and stops.
+   *
+   * @param off days on which nobody is at the bench
+   * @param overtimePerHour what an hour outside the usual ones costs more, pounds
+   */
+  TimeSlots(
+      DiaryDays days,
+      List<ShiftRow> shifts,
+      List<LineStopRow> stops,
+      List<LocalDate> off,
+      double overtimePerHour) {
+    this.overtimePerHour = overtimePerHour;
+    this.off = Set.copyOf(off);
     this.days = days;
     this.shifts = shifts;
     this.stops = stops;
@@ -56,7 +69,7 @@ final class TimeSlots {
   /** What a job costs in each of the places it could stand in, pence. */
   long[] costs(Work w) {
     Places places = places(w);
-    double over = ShopSettings.labour(w.minutes()) * OVERTIME;
+    double over = w.minutes() / 60 * overtimePerHour;
     long[] costs = new long[places.openings().size()];
     int start = -1;
     double then = 0;
@@ -93,7 +106,11 @@ final class TimeSlots {
     return new Places(List.copyOf(places.keySet()), List.copyOf(places.values()));
   }
 
-  private List<ShiftRow> on(int day) {
+  /** The shifts of a day; none on a day off. */
+  List<ShiftRow> on(int day) {
+    if (off.contains(days.today().plusDays(day))) {
+      return List.of();
+    }
     int weekday = days.weekday(day).getValue();
     return shifts.stream().filter(s -> s.weekday() == weekday).toList();
   }

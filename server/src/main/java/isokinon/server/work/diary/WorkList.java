@@ -26,7 +26,6 @@ import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.lives.LifeSnapshot.Life;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.lives.Renewals;
-import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -144,7 +143,7 @@ class WorkList {
       Optional<PumpRuleRow> rule,
       List<FixtureRow> fixtures) {
     PumpRow pump = life.standing().pump();
-    double planned = renewal.planned().orElse(ShopSettings.labour(renewal.minutes()));
+    double planned = renewal.planned().orElse(renewal.labour());
     double dueAge = life.age() + due.days() * life.perDay();
     return new Work(
         pump,

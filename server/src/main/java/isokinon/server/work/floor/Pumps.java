@@ -108,6 +108,9 @@ public class Pumps {
   @Transactional(readOnly = true)
   public PumpView view(String tag) {
     PumpRow pump = register.pump(tag);
+    if (register.retired(tag)) {
+      throw RequestProblem.missing(tag + " is retired. A lead can take it back in Set-up.");
+    }
     Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
     return new PumpView(
         strips.of(pump),

@@ -14,7 +14,6 @@ import isokinon.core.renewal.Policies.Terms;
 import isokinon.core.renewal.Policies.Way;
 import isokinon.server.work.life.LifeView.HeadPiece;
 import isokinon.server.work.lives.Renewals;
-import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
 import java.util.List;
 import java.util.Locale;
@@ -139,10 +138,11 @@ public final class LifeText {
       return "The catalogue has no kit of this material: say what a renewal costs.";
     }
     double minutes = each.stream().mapToDouble(Renewals.Renewal::minutes).average().orElse(0);
+    double labour = each.stream().mapToDouble(Renewals.Renewal::labour).average().orElse(0);
     return "Kit from the catalogue, "
         + Math.round(minutes)
         + " min of the plan at £"
-        + Text.plain(ShopSettings.LABOUR_PER_HOUR)
+        + Text.plain(minutes > 0 ? Math.rint(100 * labour / minutes * 60) / 100 : 0)
         + " an hour; a failure adds what a stop of the pump costs.";
   }
 

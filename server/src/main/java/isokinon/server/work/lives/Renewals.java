@@ -24,6 +24,7 @@ public class Renewals {
    *
    * @param kit what goes in again; empty where the catalogue has none for this set
    * @param minutes at the bench
+   * @param labour what those minutes cost, pounds
    * @param lookMinutes to reach the set, look at it and close up again
    * @param planned kit and labour, pounds; empty where the price is not known
    * @param stop a stop by failure beyond that: lost production, clean-up, pounds
@@ -33,6 +34,7 @@ public class Renewals {
   public record Renewal(
       Optional<WetKitRow> kit,
       double minutes,
+      double labour,
       double lookMinutes,
       Optional<Double> planned,
       double stop,
@@ -49,7 +51,15 @@ public class Renewals {
   private final Catalogue catalogue;
   private final PlanMinutes plans;
 
-  Renewals(Sheets sheets, FittedWetEnds wetEnds, Catalogue catalogue, PlanMinutes plans) {
+  private final ShopSettings settings;
+
+  Renewals(
+      Sheets sheets,
+      FittedWetEnds wetEnds,
+      Catalogue catalogue,
+      PlanMinutes plans,
+      ShopSettings settings) {
+    this.settings = settings;
     this.sheets = sheets;
     this.wetEnds = wetEnds;
     this.catalogue = catalogue;
@@ -78,10 +88,11 @@ public class Renewals {
     return new Renewal(
         kit,
         minutes,
+        settings.labour(minutes),
         lookMinutes,
-        kit.map(k -> k.price() + ShopSettings.labour(minutes)),
+        kit.map(k -> k.price() + settings.labour(minutes)),
         wetEnd.stopCost(),
-        Math.max(1, ShopSettings.labour(lookMinutes)),
+        Math.max(1, settings.labour(lookMinutes)),
         sheet.parts().stream()
             .filter(p -> wearing.contains(p.id()))
             .flatMap(p -> p.mostHours().stream())

@@ -74,6 +74,11 @@ public class PumpRegister {
         .orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
   }
 
+  /** Whether a pump is retired: it stays on every record, and nothing is planned for it. */
+  public boolean retired(String tag) {
+    return store.retiredAt(tag).isPresent();
+  }
+
   /** The fluids of a pump, the one it pumps most of the time first. */
   public List<ExposureRow> exposures(String tag) {
     return store.exposures(tag);

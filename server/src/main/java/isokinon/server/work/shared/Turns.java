@@ -18,7 +18,8 @@ public class Turns {
   public enum Turn implements Code {
     HISTORY,
     KEPT_PARTS,
-    OWN_ROWS
+    OWN_ROWS,
+    SETUP
   }
 
   private final TurnMapper store;

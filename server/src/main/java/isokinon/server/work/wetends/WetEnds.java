@@ -82,6 +82,7 @@ public class WetEnds {
   private final WetEndMapper wetEnds;
   private final FittedWetEnds fitted;
   private final ChoiceSettings settings;
+  private final ShopSettings shop;
   private final WetEndKits kitsOf;
   private final ShopLibrary library;
   private final Meetings meetings;
@@ -93,6 +94,7 @@ public class WetEnds {
       WetEndMapper wetEnds,
       FittedWetEnds fitted,
       ChoiceSettings settings,
+      ShopSettings shop,
       WetEndKits kitsOf,
       ShopLibrary library,
       Meetings meetings,
@@ -102,6 +104,7 @@ public class WetEnds {
     this.wetEnds = wetEnds;
     this.fitted = fitted;
     this.settings = settings;
+    this.shop = shop;
     this.kitsOf = kitsOf;
     this.library = library;
     this.meetings = meetings;
@@ -168,9 +171,9 @@ public class WetEnds {
     return kits(s, new KitRanking(library.rater()), money(s), kitsOf.offered(s));
   }
 
-  private static Money money(ChoiceSetting s) {
+  private Money money(ChoiceSetting s) {
     return s.sheet().isPresent()
-        ? new Money(ShopSettings.LABOUR_PER_HOUR, s.stopCost(), HARDWARE_HOURS)
+        ? new Money(shop.labourPerHour(), s.stopCost(), HARDWARE_HOURS)
         : new Money(0, 0, HARDWARE_HOURS);
   }
 

@@ -10,17 +10,20 @@ import static org.mockito.Mockito.when;
 
 import isokinon.core.life.Weibull;
 import isokinon.core.schedule.WaitingCost;
+import isokinon.server.db.DataVersions;
 import isokinon.server.db.diary.DiaryMapper;
 import isokinon.server.db.diary.DiaryMapper.DiaryEntryRow;
 import isokinon.server.db.diary.DiaryMapper.FixtureRow;
 import isokinon.server.db.diary.DiaryMapper.LineStopRow;
 import isokinon.server.db.diary.DiaryMapper.PlannedDay;
 import isokinon.server.db.diary.DiaryMapper.ShiftRow;
+import isokinon.server.db.shop.SettingMapper;
 import isokinon.server.work.diary.DiaryView.Unplaced;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.lives.DueDay;
 import isokinon.server.work.lives.SomePumps;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.ShopSettings;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -49,6 +52,7 @@ class DiaryTest {
           store,
           workList,
           mock(isokinon.server.work.rounds.Rounds.class),
+          new ShopSettings(mock(SettingMapper.class), new DataVersions(), NOW),
           mock(PlatformTransactionManager.class),
           Duration.ofMillis(300),
           NOW);

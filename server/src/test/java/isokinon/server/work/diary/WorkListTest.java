@@ -80,7 +80,7 @@ class WorkListTest {
         .thenReturn(
             Optional.of(
                 new Renewals.Renewal(
-                    Optional.of(KIT), 87, 60, Optional.of(173.0), 290, 42, Optional.empty())));
+                    Optional.of(KIT), 87, 61, 60, Optional.of(173.0), 290, 42, Optional.empty())));
   }
 
   private static PumpInService standing(String tag, double age, double mean) {

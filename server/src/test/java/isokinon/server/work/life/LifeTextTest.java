@@ -140,6 +140,7 @@ class LifeTextTest {
                     new Renewals.Renewal(
                         Optional.empty(),
                         86.6,
+                        86.6 / 60 * 42,
                         40,
                         Optional.of(187.0),
                         290,

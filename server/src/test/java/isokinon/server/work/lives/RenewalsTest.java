@@ -12,6 +12,7 @@ import isokinon.server.db.DataVersions;
 import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.materials.WetKitRow;
 import isokinon.server.db.pumps.WetEndRow;
+import isokinon.server.db.shop.SettingMapper;
 import isokinon.server.work.library.Catalogue;
 import isokinon.server.work.library.PlanMinutes;
 import isokinon.server.work.library.Sheets;
@@ -21,6 +22,7 @@ import isokinon.server.work.shared.ShopSettings;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
@@ -39,7 +41,8 @@ class RenewalsTest {
           sheets,
           new FittedWetEnds(store, new Catalogue(store, versions), versions),
           new Catalogue(store, versions),
-          new PlanMinutes(versions));
+          new PlanMinutes(versions),
+          new ShopSettings(mock(SettingMapper.class), versions, Clock.systemUTC()));
 
   @BeforeEach
   void theBoltedPlasticPump() throws IOException {
@@ -67,10 +70,10 @@ class RenewalsTest {
     Renewal r = renewal();
     assertThat(r.minutes()).isGreaterThan(r.lookMinutes());
     assertThat(r.planned().orElseThrow())
-        .isCloseTo(112 + r.minutes() / 60 * ShopSettings.LABOUR_PER_HOUR, within(1e-9));
+        .isCloseTo(112 + r.minutes() / 60 * ShopSettings.USUAL_LABOUR_PER_HOUR, within(1e-9));
     assertThat(r.failed().orElseThrow()).isCloseTo(r.planned().get() + 290, within(1e-9));
     assertThat(r.look())
-        .isCloseTo(r.lookMinutes() / 60 * ShopSettings.LABOUR_PER_HOUR, within(1e-9));
+        .isCloseTo(r.lookMinutes() / 60 * ShopSettings.USUAL_LABOUR_PER_HOUR, within(1e-9));
     assertThat(r.mostHours()).isEmpty();
   }
 

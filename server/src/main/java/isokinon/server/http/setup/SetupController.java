@@ -1,0 +1,178 @@
+package isokinon.server.http.setup;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.server.access.Needs;
+import isokinon.server.access.NotAllowed;
+import isokinon.server.access.Right;
+import isokinon.server.access.SignedIn;
+import isokinon.server.http.delivery.MostBytes;
+import isokinon.server.http.security.Me;
+import isokinon.server.work.setup.BringTable;
+import isokinon.server.work.setup.BroughtView;
+import isokinon.server.work.setup.Setup;
+import isokinon.server.work.setup.SetupView;
+import isokinon.server.work.setup.ShopForm;
+import isokinon.server.work.setup.tables.SetupTable;
+import jakarta.validation.Valid;
+import java.util.Map;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What a shop is made of: pumps, people's hours, instruments, kits, and what it says of itself. */
+@RestController
+@RequestMapping("/api/v1/setup")
+@Needs(Right.STOCK)
+@Tag(name = "setup", description = "What a shop is made of; tables in and out")
+class SetupController {
+
+  private static final String XLSX =
+      "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+  /**
+   * A row as it is typed.
+   *
+   * @param key the row that is changed, as it was shown; empty for a new one
+   * @param seen the row as it was shown; empty for a new one
+   * @param values what is typed, by column; a column that is left out stays as it is
+   */
+  record RowForm(String key, Map<String, String> seen, Map<String, String> values) {}
+
+  /**
+   * A row that is retired, taken back or taken out.
+   *
+   * @param key the row, as it was shown
+   * @param retired false takes a retired one back
+   */
+  record RetireForm(String key, Boolean retired) {}
+
+  /**
+   * A change that is taken back.
+   *
+   * @param batch as it was shown
+   */
+  record UndoForm(String batch) {}
+
+  private final Setup setup;
+  private final BringTable bring;
+
+  SetupController(Setup setup, BringTable bring) {
+    this.setup = setup;
+    this.bring = bring;
+  }
+
+  private static void mayFill(SignedIn me, SetupTable table) {
+    if (!me.may(table.right())) {
+      throw new NotAllowed(me, table.right());
+    }
+  }
+
+  @GetMapping
+  @Needs(Right.SEE)
+  @Operation(summary = "Every table of the set-up in short, and the last change")
+  SetupView view() {
+    return setup.view();
+  }
+
+  @GetMapping("/names")
+  @Needs(Right.SEE)
+  @Operation(summary = "The names that columns may hold")
+  SetupView.NamesView names() {
+    return setup.names();
+  }
+
+  @GetMapping("/shop")
+  @Needs(Right.SEE)
+  @Operation(summary = "What the shop says of itself")
+  ShopForm shop() {
+    return setup.shop();
+  }
+
+  @PutMapping("/shop")
+  @Needs(Right.LEAD)
+  @Operation(summary = "Says it anew")
+  ShopForm shop(@Valid @RequestBody ShopForm form, @Me SignedIn me) {
+    return setup.shop(form, me);
+  }
+
+  @GetMapping("/tables/{table}")
+  @Needs(Right.SEE)
+  @Operation(summary = "A table: its columns and its rows")
+  SetupView.TableView table(@PathVariable SetupTable table) {
+    return setup.table(table);
+  }
+
+  @PostMapping("/tables/{table}/rows")
+  @Operation(summary = "Adds a row, or changes one")
+  SetupView.TableView put(
+      @PathVariable SetupTable table, @RequestBody RowForm form, @Me SignedIn me) {
+    mayFill(me, table);
+    return setup.put(
+        table,
+        form.key() == null ? "" : form.key(),
+        form.seen() == null ? Map.of() : form.seen(),
+        form.values() == null ? Map.of() : form.values(),
+        me);
+  }
+
+  @PostMapping("/tables/{table}/retire")
+  @Operation(summary = "Retires a row, takes it back, or takes it out where nothing hangs on it")
+  SetupView.TableView retire(
+      @PathVariable SetupTable table, @RequestBody RetireForm form, @Me SignedIn me) {
+    mayFill(me, table);
+    return setup.retire(
+        table, form.key() == null ? "" : form.key(), !Boolean.FALSE.equals(form.retired()), me);
+  }
+
+  @PostMapping("/undo")
+  @Needs(Right.LEAD)
+  @Operation(summary = "Takes the last change back")
+  SetupView undo(@RequestBody UndoForm form) {
+    return setup.undo(form.batch() == null ? "" : form.batch());
+  }
+
+  @PostMapping("/tables/{table}/bring")
+  @MostBytes(40_000_000)
+  @Operation(summary = "Brings a table in, CSV or XLSX; a dry run says what it would do")
+  BroughtView bring(
+      @PathVariable SetupTable table,
+      @Valid @RequestBody BringTable.BringRequest request,
+      @Me SignedIn me) {
+    mayFill(me, table);
+    return bring.bring(table, request, me);
+  }
+
+  @GetMapping(value = "/tables/{table}.csv", produces = "text/csv")
+  @Needs(Right.SEE)
+  @Operation(summary = "A table as CSV, or a template with one example row")
+  ResponseEntity<byte[]> csv(
+      @PathVariable SetupTable table, @RequestParam(defaultValue = "false") boolean template) {
+    return file(table, template, "csv", "text/csv;charset=UTF-8", setup.csv(table, template));
+  }
+
+  @GetMapping(value = "/tables/{table}.xlsx", produces = XLSX)
+  @Needs(Right.SEE)
+  @Operation(summary = "A table as a workbook, or a template with one example row")
+  ResponseEntity<byte[]> xlsx(
+      @PathVariable SetupTable table, @RequestParam(defaultValue = "false") boolean template) {
+    return file(table, template, "xlsx", XLSX, setup.xlsx(table, template));
+  }
+
+  private static ResponseEntity<byte[]> file(
+      SetupTable table, boolean template, String ending, String kind, byte[] bytes) {
+    String name = table.code() + (template ? "-template." : ".") + ending;
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+        .contentType(MediaType.parseMediaType(kind))
+        .body(bytes);
+  }
+}

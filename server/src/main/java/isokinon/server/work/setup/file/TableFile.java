@@ -1,0 +1,233 @@
+package isokinon.server.work.setup.file;
+
+import isokinon.core.table.CsvTable;
+import isokinon.core.table.SpreadsheetCell;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+import org.dhatim.fastexcel.reader.Cell;
+import org.dhatim.fastexcel.reader.CellType;
+import org.dhatim.fastexcel.reader.ExcelReaderException;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.ReadingOptions;
+import org.dhatim.fastexcel.reader.Row;
+import org.dhatim.fastexcel.reader.Sheet;
+
+/**
+ * A table as a spreadsheet writes it: CSV with commas, semicolons or tabs, in UTF-8 or the usual
+ * eight-bit set, or a workbook (XLSX), of which the first sheet counts unless one is named.
+ *
+ * @param sheet the sheet that was read; empty for CSV
+ * @param sheets the sheets it has; none for CSV
+ * @param headings its headings
+ * @param lines its rows that are not empty
+ */
+public record TableFile(
+    String sheet, List<String> sheets, List<String> headings, List<Line> lines) {
+
+  /**
+   * A row.
+   *
+   * @param number as a spreadsheet numbers it; the first is 1
+   * @param values as many as there are headings
+   */
+  public record Line(int number, List<String> values) {}
+
+  /** Most rows of one file. */
+  public static final int MOST_ROWS = 200_000;
+
+  private static final int MOST_COLUMNS = 200;
+  private static final Charset EIGHT_BIT = Charset.forName("windows-1252");
+  private static final byte[] ZIP = {'P', 'K'};
+
+  /**
+   * Reads a file.
+   *
+   * @param name of the sheet; empty for the first
+   * @throws RequestProblem where it is no table
+   */
+  public static TableFile read(byte[] file, String name) {
+    TableFile read =
+        file.length > 1 && file[0] == ZIP[0] && file[1] == ZIP[1]
+            ? workbook(file, name)
+            : csv(file);
+    if (read.headings().isEmpty()) {
+      throw RequestProblem.invalid("file", "There is no heading in it.");
+    }
+    if (read.lines().size() > MOST_ROWS) {
+      throw RequestProblem.invalid(
+          "file", "It has more than " + MOST_ROWS + " rows: bring them in parts.");
+    }
+    return read;
+  }
+
+  private static TableFile csv(byte[] file) {
+    CsvTable table = CsvTable.readAny("file", decoded(file));
+    if (!table.faults().isEmpty()) {
+      throw RequestProblem.invalid("file", Text.wholeSentence(table.faults().get(0).message()));
+    }
+    return new TableFile(
+        "",
+        List.of(),
+        table.headings(),
+        table.rows().stream()
+            .map(r -> new Line(r.line(), r.values(table.headings())))
+            .filter(TableFile::says)
+            .toList());
+  }
+
+  private static boolean says(Line line) {
+    return line.values().stream().anyMatch(v -> !v.isEmpty());
+  }
+
+  private static String decoded(byte[] file) {
+    try {
+      return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(file)).toString();
+    } catch (CharacterCodingException e) {
+      return new String(file, EIGHT_BIT);
+    }
+  }
+
+  private static TableFile workbook(byte[] file, String name) {
+    try (ReadableWorkbook book =
+        new ReadableWorkbook(new ByteArrayInputStream(file), new ReadingOptions(true, true))) {
+      List<String> names = book.getSheets().map(Sheet::getName).toList();
+      Sheet sheet =
+          name.isEmpty()
+              ? book.getFirstSheet()
+              : book.findSheet(name)
+                  .orElseThrow(
+                      () -> RequestProblem.invalid("sheet", "It has no sheet " + name + "."));
+      List<String> headings = new ArrayList<>();
+      List<Line> lines = new ArrayList<>();
+      try (Stream<Row> read = sheet.openStream()) {
+        for (Row row : (Iterable<Row>) read::iterator) {
+          List<String> values = values(row, headings.size());
+          if (headings.isEmpty()) {
+            if (values.stream().filter(v -> !v.isEmpty()).count() > 1) {
+              headings.addAll(values);
+            }
+          } else {
+            Line line = new Line(row.getRowNum(), values.subList(0, headings.size()));
+            if (says(line)) {
+              lines.add(line);
+            }
+          }
+          if (lines.size() > MOST_ROWS) {
+            break;
+          }
+        }
+      }
+      return new TableFile(sheet.getName(), names, headings, lines);
+    } catch (IOException | ExcelReaderException e) {
+      throw RequestProblem.invalid("file", "It is no workbook that can be read.");
+    }
+  }
+
+  private static List<String> values(Row row, int atLeast) {
+    List<String> values = new ArrayList<>();
+    for (int i = 0; i < Math.min(row.getCellCount(), MOST_COLUMNS); i++) {
+      values.add(row.getOptionalCell(i).map(TableFile::text).orElse("").strip());
+    }
+    while (values.size() < atLeast) {
+      values.add("");
+    }
+    return values;
+  }
+
+  private static String text(Cell cell) {
+    if (cell.getType() == CellType.NUMBER) {
+      return dated(cell) ? day(cell) : plain(cell.asNumber());
+    }
+    if (cell.getType() == CellType.BOOLEAN) {
+      return Boolean.TRUE.equals(cell.asBoolean()) ? "yes" : "no";
+    }
+    return cell.getType() == CellType.ERROR || cell.getValue() == null ? "" : cell.getText();
+  }
+
+  /** Whether a number is shown as a day or a time: by what its format has in it. */
+  private static boolean dated(Cell cell) {
+    String format = cell.getDataFormatString();
+    return format != null
+        && format
+            .replaceAll("\"[^\"]*\"|\\[[^\\]]*\\]|\\\\.", "")
+            .toLowerCase(Locale.ROOT)
+            .matches(".*(d|y|h|m).*");
+  }
+
+  private static String day(Cell cell) {
+    double value = cell.asNumber().doubleValue();
+    if (value < 1) {
+      return LocalTime.ofSecondOfDay(Math.min(86_399, Math.round(value * 86_400))).toString();
+    }
+    var at = cell.asDate();
+    return at.toLocalTime().equals(LocalTime.MIDNIGHT)
+        ? at.toLocalDate().toString()
+        : at.toLocalDate() + " " + at.toLocalTime().withSecond(0).withNano(0);
+  }
+
+  private static String plain(BigDecimal number) {
+    return number.stripTrailingZeros().toPlainString();
+  }
+
+  /** A table as CSV, safe to open in a spreadsheet. */
+  public static byte[] csv(List<String> headings, List<List<String>> rows) {
+    StringBuilder text = new StringBuilder();
+    try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
+      out.printRecord(headings);
+      for (List<String> row : rows) {
+        out.printRecord(row.stream().map(SpreadsheetCell::of).toList());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return text.toString().getBytes(StandardCharsets.UTF_8);
+  }
+
+  /** A table as a workbook of one sheet; {@code numbers} tells which columns are numbers. */
+  public static byte[] xlsx(
+      String title, List<String> headings, List<Boolean> numbers, List<List<String>> rows) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (Workbook book = new Workbook(bytes, "Isokinon", "1.0")) {
+      Worksheet sheet = book.newWorksheet(title.substring(0, Math.min(31, title.length())));
+      for (int c = 0; c < headings.size(); c++) {
+        sheet.value(0, c, headings.get(c));
+        sheet.style(0, c).bold().set();
+      }
+      sheet.freezePane(0, 1);
+      for (int r = 0; r < rows.size(); r++) {
+        for (int c = 0; c < headings.size(); c++) {
+          String value = rows.get(r).get(c);
+          if (value.isEmpty()) {
+            continue;
+          }
+          if (numbers.get(c)) {
+            sheet.value(r + 1, c, Double.valueOf(value));
+          } else {
+            sheet.value(r + 1, c, value);
+          }
+        }
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return bytes.toByteArray();
+  }
+}

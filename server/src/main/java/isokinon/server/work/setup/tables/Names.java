@@ -1,0 +1,27 @@
+package isokinon.server.work.setup.tables;
+
+import isokinon.core.value.Code;
+
+/** Where the names come from that a column may hold. */
+public enum Names implements Code {
+  /** Any. */
+  ANY,
+  AREAS,
+  PUMPS,
+  SHEETS,
+  FLUIDS,
+  MATERIALS,
+  PEOPLE,
+  CONSUMABLES,
+  ABRASION,
+  CONSEQUENCE,
+  FLUID_USE,
+  WEEKDAYS;
+
+  /**
+   * Whether a name that is not known may be written all the same: it is then the first of its kind.
+   */
+  boolean open() {
+    return this == ANY || this == AREAS;
+  }
+}

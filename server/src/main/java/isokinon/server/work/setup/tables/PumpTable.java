@@ -1,0 +1,409 @@
+package isokinon.server.work.setup.tables;
+
+import isokinon.core.renewal.Consequence;
+import isokinon.core.sheet.Sheet;
+import isokinon.core.value.Code;
+import isokinon.core.value.Fault;
+import isokinon.core.wetend.Duty.Abrasion;
+import isokinon.core.wetend.FluidUse;
+import isokinon.server.db.materials.WetEndMapper;
+import isokinon.server.db.pumps.ExposureRow;
+import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.rebuilds.BenchMapper;
+import isokinon.server.db.setup.SetupMapper;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.shared.Text;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * The pumps of a shop: the position, the unit in it, what wears in it and how old that is, the main
+ * fluid. A pump that stands keeps its counters and the age of what is in it; those change with
+ * readings, rebuilds and the table of what is in the pumps.
+ */
+final class PumpTable extends ShopTable {
+
+  private static final Pattern TAG = Pattern.compile("[\\p{Lu}0-9][\\p{Lu}0-9._-]{0,19}");
+  private static final double HOURS_OF_A_DAY = 24;
+
+  private static final List<SetupColumn> COLUMNS =
+      List.of(
+          SetupColumn.text("tag", "Tag", 20)
+              .must()
+              .saying("the name of the position, as on its plate")
+              .also("pump", "position", "pump tag", "equipment", "asset", "pos nr", "pos no"),
+          SetupColumn.name("area", "Area", Names.AREAS)
+              .must()
+              .saying("where it stands; a new one is added")
+              .also("department", "bereich", "plant"),
+          SetupColumn.name("sheet", "Construction", Names.SHEETS)
+              .must()
+              .saying("the sheet by which it is rebuilt")
+              .also("type", "model", "bauart", "series"),
+          SetupColumn.text("serial", "Serial of the unit", 40)
+              .atOnce()
+              .also("serial", "unit", "serial number", "fabr nr", "pump serial"),
+          SetupColumn.text("title", "What it does", 120)
+              .must()
+              .saying("a few words")
+              .also("service", "duty", "description", "purpose", "beschreibung"),
+          SetupColumn.number("hours_per_day", "Runs", "h a day", 0, HOURS_OF_A_DAY)
+              .must()
+              .also("hours a day", "h d", "std tag", "hours per day"),
+          SetupColumn.name("material", "Material in it now", Names.MATERIALS)
+              .must()
+              .saying("of the diaphragm, tube, stator or bushing")
+              .also("elastomer", "membran", "wet end material"),
+          SetupColumn.number("age_hours", "Hours on it", "h", 0, 1e6)
+              .must()
+              .saying("of running since it went in")
+              .also("age", "hours since change", "running hours of the set"),
+          SetupColumn.number("interval_hours", "Interval", "h", 1, 1e6)
+              .must()
+              .saying("after how many hours it is renewed")
+              .also("interval", "change every", "interval h"),
+          SetupColumn.name("fluid", "Fluid", Names.FLUIDS)
+              .atOnce()
+              .saying("most of the time; further ones under Duties")
+              .also("medium", "product", "pumped fluid"),
+          SetupColumn.number("concentration_pct", "Strength", "%", 0, 100)
+              .atOnce()
+              .also("concentration", "strength", "percent"),
+          SetupColumn.number("temperature_c", "Temperature", "°C", -60, 300)
+              .atOnce()
+              .also("temp", "temperature", "temp c"),
+          SetupColumn.text("body", "Body", 20)
+              .saying("material of the wet housing, as PP or 1.4404")
+              .also("body material", "housing", "casing"),
+          SetupColumn.number("counter_hours", "Hour counter", "h", 0, 1e7)
+              .saying("of the position; hours on the set where it has none")
+              .also("counter", "hour meter", "running hours"),
+          SetupColumn.plain("read_on", "Counter read on", SetupColumn.Holds.DAY)
+              .also("read", "reading date"),
+          SetupColumn.number("counts_per_hour", "Counts", "in an hour", 0, 1e6)
+              .saying("strokes, flexes or turns; nothing where nobody counts")
+              .also("strokes per hour", "strokes h"),
+          SetupColumn.name("consequence", "If it fails", Names.CONSEQUENCE)
+              .saying("high where people or the environment are harmed"),
+          SetupColumn.number("stop_cost", "A stop costs", "", 0, 1e7)
+              .saying("by failure, beyond kit and labour")
+              .also("stop cost", "downtime cost", "ausfall"),
+          SetupColumn.name("abrasion", "Abrasion", Names.ABRASION),
+          SetupColumn.number("suction_m", "Suction lift", "m", 0, 10).also("suction lift"),
+          SetupColumn.text("series", "Series", 60).saying("as the shop calls the construction"),
+          SetupColumn.text("note", "Note", 120).also("remark", "bemerkung", "comment"));
+
+  private final SetupMapper store;
+  private final PumpMapper pumps;
+  private final BenchMapper bench;
+  private final WetEndMapper wetEnds;
+  private final Sheets sheets;
+  private final Clock clock;
+
+  PumpTable(
+      SetupMapper store,
+      PumpMapper pumps,
+      BenchMapper bench,
+      WetEndMapper wetEnds,
+      Sheets sheets,
+      Clock clock) {
+    this.wetEnds = wetEnds;
+    this.store = store;
+    this.pumps = pumps;
+    this.bench = bench;
+    this.sheets = sheets;
+    this.clock = clock;
+  }
+
+  @Override
+  public SetupTable id() {
+    return SetupTable.PUMPS;
+  }
+
+  @Override
+  public List<SetupColumn> columns() {
+    return COLUMNS;
+  }
+
+  @Override
+  public List<String> key() {
+    return List.of("tag");
+  }
+
+  @Override
+  public boolean retires() {
+    return true;
+  }
+
+  @Override
+  public Set<String> onlyNew() {
+    return Set.of("material", "age_hours", "counter_hours", "read_on");
+  }
+
+  @Override
+  public List<Standing> rows() {
+    return store
+        .rows(
+            "p.tag, p.area, p.sheet_id as sheet, p.serial, p.duty_title as title, p.hours_per_day,"
+                + " f.material, f.came_hours + greatest(0, p.running_hours - f.fitted_at_hours) as"
+                + " age_hours, p.interval_hours, e.fluid, e.concentration_pct, e.temperature_c,"
+                + " p.body_material as body, p.running_hours as counter_hours, p.hours_on as"
+                + " read_on, p.counts_per_hour, p.consequence, w.stop_cost, p.abrasion,"
+                + " p.suction_lift_m as suction_m, p.series, p.duty_note as note, p.retired_at",
+            "pump p join fitted_part f on f.pump = p.tag and f.leading left join exposure e on"
+                + " e.pump = p.tag and e.position = 1 left join wet_end w on w.pump = p.tag order by"
+                + " p.area_position, p.tag")
+        .stream()
+        .map(PumpTable::standing)
+        .toList();
+  }
+
+  private static Standing standing(Map<String, Object> found) {
+    Map<String, Object> small = new LinkedHashMap<>();
+    found.forEach((k, v) -> small.put(k.toLowerCase(Locale.ROOT), v));
+    Map<String, String> row = new LinkedHashMap<>();
+    for (SetupColumn c : COLUMNS) {
+      Object v = small.get(c.id());
+      row.put(
+          c.id(),
+          v == null ? "" : v instanceof Number n ? Text.digits(n.doubleValue()) : v.toString());
+    }
+    return new Standing(row, small.get("retired_at") != null);
+  }
+
+  @Override
+  public List<Fault> faults(Map<String, String> row, Optional<Map<String, String>> before) {
+    List<Fault> faults = new ArrayList<>();
+    if (!TAG.matcher(row.get("tag")).matches()) {
+      faults.add(
+          new Fault("tag", "A tag is capital letters, figures, dots and dashes, 20 at most."));
+    }
+    Optional<Sheet> sheet = sheets.find(row.get("sheet"));
+    if (sheet.isPresent() && wearRole(sheet.get()).isEmpty()) {
+      faults.add(
+          new Fault(
+              "sheet",
+              sheet.get().title()
+                  + " has no part that wears as a "
+                  + String.join(" or ", sheet.get().family().wearRoles())
+                  + ": its sheet must name one first."));
+    }
+    before.ifPresent(
+        b -> {
+          String was = b.get("sheet");
+          Optional<Sheet> old = sheets.find(was);
+          if (!was.equals(row.get("sheet"))
+              && old.isPresent()
+              && sheet.isPresent()
+              && old.get().family() != sheet.get().family()) {
+            faults.add(
+                new Fault("sheet", "That is another kind of pump: retire this one, add another."));
+          }
+          if (!was.equals(row.get("sheet")) && bench.runningOn(row.get("tag")).isPresent()) {
+            faults.add(new Fault("sheet", row.get("tag") + " is at the bench: finish that first."));
+          }
+        });
+    boolean fluid = !row.get("fluid").isEmpty();
+    if (fluid && row.get("temperature_c").isEmpty()) {
+      faults.add(new Fault("temperature_c", "Say how warm the fluid is at most."));
+    }
+    String read = row.get("read_on");
+    if (!read.isEmpty() && LocalDate.parse(read).isAfter(LocalDate.now(clock))) {
+      faults.add(new Fault("read_on", "A counter is not read on a day ahead."));
+    }
+    return faults;
+  }
+
+  /** The role of what wears in a construction; empty where its sheet has no such part. */
+  static Optional<String> wearRole(Sheet sheet) {
+    return sheet.family().wearRoles().stream()
+        .filter(r -> sheet.parts().stream().anyMatch(p -> p.role().equals(Optional.of(r))))
+        .findFirst();
+  }
+
+  @Override
+  public void write(Map<String, String> row, Optional<Map<String, String>> before, String who) {
+    Sheet sheet = sheets.find(row.get("sheet")).orElseThrow();
+    int position = areaPosition(row.get("area"));
+    if (before.isEmpty()) {
+      add(row, sheet, position);
+    } else {
+      change(row, sheet, position);
+    }
+    String tag = row.get("tag");
+    fluid(row, tag);
+    stopCost(row, sheet, tag, who);
+  }
+
+  private void add(Map<String, String> row, Sheet sheet, int position) {
+    double age = number(row, "age_hours", 0);
+    double hours = Math.max(age, number(row, "counter_hours", age));
+    double perDay = number(row, "hours_per_day", 0);
+    double counts = number(row, "counts_per_hour", 0);
+    LocalDate today = LocalDate.now(clock);
+    LocalDate read = row.get("read_on").isEmpty() ? today : LocalDate.parse(row.get("read_on"));
+    pumps.add(
+        new PumpRow(
+            row.get("tag"),
+            row.get("area"),
+            position,
+            sheet.family(),
+            or(row, "series", Text.clipped(sheet.title(), 60)),
+            row.get("serial"),
+            sheet.id(),
+            row.get("title"),
+            row.get("note"),
+            wearRole(sheet).orElseThrow(),
+            row.get("material"),
+            row.get("body"),
+            hours,
+            hours * counts,
+            perDay,
+            number(row, "interval_hours", 1),
+            Code.parse(Abrasion.class, or(row, "abrasion", "none")).orElseThrow(),
+            number(row, "suction_m", 0),
+            Code.parse(Consequence.class, or(row, "consequence", "normal")).orElseThrow(),
+            perDay > 0 ? read.minusDays(Math.round(age / perDay)) : read,
+            hours - age,
+            null,
+            counts,
+            read,
+            "",
+            0,
+            0,
+            (hours - age) * counts,
+            ""));
+  }
+
+  private void change(Map<String, String> row, Sheet sheet, int position) {
+    Map<String, String> values = new LinkedHashMap<>();
+    values.put("tag", row.get("tag"));
+    values.put("area", row.get("area"));
+    values.put("area_position", Integer.toString(position));
+    values.put("family", sheet.family().code());
+    values.put("sheet_id", sheet.id());
+    values.put("series", or(row, "series", Text.clipped(sheet.title(), 60)));
+    values.put("serial", row.get("serial"));
+    values.put("duty_title", row.get("title"));
+    values.put("duty_note", row.get("note"));
+    values.put("body_material", row.get("body"));
+    values.put("hours_per_day", row.get("hours_per_day"));
+    values.put("interval_hours", row.get("interval_hours"));
+    values.put("abrasion", or(row, "abrasion", "none"));
+    values.put("suction_lift_m", or(row, "suction_m", "0"));
+    values.put("consequence", or(row, "consequence", "normal"));
+    values.put("counts_per_hour", or(row, "counts_per_hour", "0"));
+    store.put("pump", List.of("tag"), List.copyOf(values.keySet()), List.copyOf(values.values()));
+  }
+
+  private int areaPosition(String area) {
+    List<Map<String, Object>> areas = store.rows("name, position", "area order by position");
+    for (Map<String, Object> a : areas) {
+      if (area.equals(value(a, "name"))) {
+        return ((Number) value(a, "position")).intValue();
+      }
+    }
+    int next =
+        areas.isEmpty()
+            ? 0
+            : 1 + ((Number) value(areas.get(areas.size() - 1), "position")).intValue();
+    store.put(
+        "area",
+        List.of("name"),
+        List.of("name", "position"),
+        List.of(area, Integer.toString(next)));
+    return next;
+  }
+
+  private static Object value(Map<String, Object> row, String name) {
+    return row.entrySet().stream()
+        .filter(e -> e.getKey().equalsIgnoreCase(name))
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .orElse("");
+  }
+
+  /**
+   * The main fluid, where the pump has no other beside it: a duty of several is a table of its own.
+   */
+  private void fluid(Map<String, String> row, String tag) {
+    List<ExposureRow> there = pumps.exposures(tag);
+    if (row.get("fluid").isEmpty() || there.size() > 1) {
+      return;
+    }
+    if (!there.isEmpty()) {
+      store.remove("exposure", Map.of("pump", tag));
+    }
+    pumps.addExposure(
+        new ExposureRow(
+            tag,
+            1,
+            row.get("fluid"),
+            number(row, "concentration_pct", 100),
+            number(row, "temperature_c", 0),
+            1,
+            "",
+            there.isEmpty() ? null : there.get(0).usualC(),
+            FluidUse.PROCESS));
+  }
+
+  private void stopCost(Map<String, String> row, Sheet sheet, String tag, String who) {
+    boolean there = wetEnds.wetEnd(tag).isPresent();
+    Map<String, String> values = new LinkedHashMap<>();
+    values.put("pump", tag);
+    values.put("stop_cost", or(row, "stop_cost", "0"));
+    values.put("changed_by", who);
+    values.put("changed_at", OffsetDateTime.now(clock).toString());
+    if (!there) {
+      values.put("hardware", sheet.hardware().isEmpty() ? "" : sheet.hardware().get(0).id());
+      values.put("rotor_class_mm", "0");
+      values.put("parts", "");
+    }
+    store.put(
+        "wet_end", List.of("pump"), List.copyOf(values.keySet()), List.copyOf(values.values()));
+  }
+
+  @Override
+  public Optional<String> stays(Map<String, String> row) {
+    return bench.runningOn(row.get("tag")).isPresent()
+        ? Optional.of(row.get("tag") + " is at the bench: hand it back first.")
+        : Optional.empty();
+  }
+
+  @Override
+  public void retire(Map<String, String> row, boolean retired) {
+    store.retire("pump", "tag", row.get("tag"), retired ? OffsetDateTime.now(clock) : null);
+  }
+
+  /** Takes out a pump that nothing was done to yet; one with a history is retired. */
+  @Override
+  public void remove(Map<String, String> row) {
+    String tag = row.get("tag");
+    if (store.historyOf(tag) > 0) {
+      retire(row, true);
+      return;
+    }
+    for (String table : List.of("exposure", "wet_end", "pump_rule", "pump_energy", "fitted_part")) {
+      store.remove(table, Map.of("pump", tag));
+    }
+    store.remove("pump", Map.of("tag", tag));
+  }
+
+  private static double number(Map<String, String> row, String column, double otherwise) {
+    return row.get(column).isEmpty() ? otherwise : Double.parseDouble(row.get(column));
+  }
+
+  private static String or(Map<String, String> row, String column, String otherwise) {
+    return row.get(column).isEmpty() ? otherwise : row.get(column);
+  }
+}

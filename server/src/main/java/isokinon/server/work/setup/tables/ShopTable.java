@@ -1,0 +1,81 @@
+package isokinon.server.work.setup.tables;
+
+import isokinon.core.value.Fault;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A table of the set-up: its columns, its rows as texts by column, and how a row is written. A text
+ * is as {@link SetupColumn#read} keeps it; one that is not there is empty.
+ */
+public abstract class ShopTable {
+
+  /** A row that stands. */
+  public record Standing(Map<String, String> values, boolean retired) {}
+
+  /** Which table it is. */
+  public abstract SetupTable id();
+
+  /** Its columns, in the order of a form. */
+  public abstract List<SetupColumn> columns();
+
+  /** The columns by which a row is known. */
+  public abstract List<String> key();
+
+  /** Every row, those that are retired among them. */
+  public abstract List<Standing> rows();
+
+  /** Columns that are asked of a new row only; of one that stands they change elsewhere. */
+  public Set<String> onlyNew() {
+    return Set.of();
+  }
+
+  /** Whether its rows are retired, and not taken out. */
+  public boolean retires() {
+    return false;
+  }
+
+  /**
+   * What is wrong with a row whose columns each can be read.
+   *
+   * @param before the row as it stands; empty where it is new
+   */
+  public List<Fault> faults(Map<String, String> row, Optional<Map<String, String>> before) {
+    return List.of();
+  }
+
+  /** What is wrong with all rows together; paths are keys of rows. */
+  public List<Fault> together(Collection<Map<String, String>> rows) {
+    return List.of();
+  }
+
+  /** Writes a row without faults. */
+  public abstract void write(
+      Map<String, String> row, Optional<Map<String, String>> before, String who);
+
+  /** Takes a row out. */
+  public abstract void remove(Map<String, String> row);
+
+  /** Why a row cannot be taken out, or retired; empty where it can. */
+  public Optional<String> stays(Map<String, String> row) {
+    return Optional.empty();
+  }
+
+  /** Retires a row, or takes it back. */
+  public void retire(Map<String, String> row, boolean retired) {
+    throw new IllegalStateException(id() + " retires nothing");
+  }
+
+  /** The key of a row, as it is shown. */
+  public final String keyOf(Map<String, String> row) {
+    return String.join(" ", key().stream().map(k -> row.getOrDefault(k, "")).toList()).strip();
+  }
+
+  /** The column with this id. */
+  public final Optional<SetupColumn> column(String column) {
+    return columns().stream().filter(c -> c.id().equals(column)).findFirst();
+  }
+}

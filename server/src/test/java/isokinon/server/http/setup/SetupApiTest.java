@@ -1,0 +1,246 @@
+package isokinon.server.http.setup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import isokinon.server.ApiClient;
+import isokinon.server.ApiClient.Reply;
+import isokinon.server.MillTest;
+import isokinon.server.work.setup.tables.SetupTable;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A shop is filled in by forms and by the spreadsheets it has. */
+@MillTest
+class SetupApiTest {
+
+  private static final String SETUP = "/api/v1/setup";
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  @Autowired private ApiClient desk;
+
+  private static String tables(String table) {
+    return SETUP + "/tables/" + table;
+  }
+
+  private Reply bring(String table, byte[] file, Map<String, ?> more) {
+    ObjectNode asked = JSON.valueToTree(more);
+    asked.put("file", Base64.getEncoder().encodeToString(file));
+    return desk.post(tables(table) + "/bring", asked.toString());
+  }
+
+  private JsonNode dry(String table, String csv) {
+    Reply reply = bring(table, csv.getBytes(StandardCharsets.UTF_8), Map.of("dryRun", true));
+    assertThat(reply.status()).as(reply.body().toString()).isEqualTo(200);
+    return reply.body();
+  }
+
+  private Reply puts(String table, String key, Map<String, String> seen, Map<String, String> row) {
+    return desk.post(
+        tables(table) + "/rows",
+        JSON.valueToTree(Map.of("key", key, "seen", seen, "values", row)).toString());
+  }
+
+  private Reply retires(String table, String key) {
+    return desk.post(tables(table) + "/retire", JSON.valueToTree(Map.of("key", key)).toString());
+  }
+
+  private static JsonNode row(JsonNode table, String key) {
+    for (JsonNode row : table.path("rows")) {
+      if (row.path("key").asText().equals(key)) {
+        return row;
+      }
+    }
+    throw new AssertionError(key + " is not in " + table.path("table"));
+  }
+
+  // ---- tables ----------------------------------------------------------------------------------
+
+  @ParameterizedTest
+  @EnumSource(SetupTable.class)
+  void theExampleOfATemplateCanBeBroughtAsItStandsAndWhatIsTakenOutChangesNothing(SetupTable id) {
+    String table = id.code();
+    for (String kind : List.of("csv", "xlsx")) {
+      Reply template = desk.get(tables(table) + "." + kind + "?template=true");
+      JsonNode would = bring(table, template.bytes(), Map.of("dryRun", true)).body();
+      assertThat(would.path("faults")).as(kind).isEmpty();
+      assertThat(would.path("rows").asInt()).isEqualTo(1);
+      assertThat(would.at("/fields/0/sure").asInt()).isEqualTo(100);
+
+      Reply out = desk.get(tables(table) + "." + kind);
+      JsonNode again = bring(table, out.bytes(), Map.of("dryRun", true)).body();
+      JsonNode now = desk.get(tables(table)).body();
+      if (now.path("rows").isEmpty()) {
+        continue;
+      }
+      assertThat(again.path("faults")).as(kind).isEmpty();
+      assertThat(again.path("same").asInt()).as(kind).isEqualTo(now.path("rows").size());
+      assertThat(again.path("fresh").asInt() + again.path("changed").asInt()).isZero();
+    }
+  }
+
+  @Test
+  void aTableOfTheirOwnIsUnderstoodSettledAndBroughtOnceOnly() {
+    String theirs =
+        """
+        Pos.-Nr.;Bereich;Bauart;Fabr.-Nr.;Beschreibung;Std/Tag;Membran;Age (h);Interval;Medium;Temp.
+        SCR-40;Scour;aodd-bolted-plastic-25;DP25-0999;Liquor to bowl 4;16,5;TPC-ET;310,5;2500;Walkseife;40,0
+        SCR-41;Scour;Bolted plastic double-diaphragm, 25 mm ports;;Liquor to bowl 5;26;EPDM;0;2500;Water;4O,0
+        """;
+    JsonNode would = dry("pumps", theirs);
+    assertThat(would.path("headings").get(9).path("letter").asText()).isEqualTo("J");
+    List<String> faults = new ArrayList<>();
+    would.path("faults").forEach(f -> faults.add(f.path("cell").asText()));
+    assertThat(faults).containsExactly("J2", "F3", "K3");
+    JsonNode unknown = would.path("unknown").get(0);
+    assertThat(unknown.path("word").asText()).isEqualTo("Walkseife");
+    assertThat(unknown.path("rows").asInt()).isEqualTo(1);
+
+    byte[] file = theirs.getBytes(StandardCharsets.UTF_8);
+    Map<String, ?> settled =
+        Map.of("words", Map.of("fluid", Map.of("Walkseife", "water")), "leaveOut", true);
+    Reply refused = bring("pumps", file, Map.of());
+    assertThat(refused.status()).isEqualTo(400);
+    JsonNode done = bring("pumps", file, settled).body();
+    assertThat(done.path("fresh").asInt()).isEqualTo(1);
+    assertThat(done.path("wrong").asInt()).isEqualTo(1);
+    JsonNode again = bring("pumps", file, settled).body();
+    assertThat(again.path("same").asInt()).isEqualTo(1);
+    assertThat(again.path("fresh").asInt()).isZero();
+
+    JsonNode pump = desk.get("/api/v1/pumps/SCR-40").body();
+    assertThat(pump.at("/strip/material").asText()).isEqualTo("TPC-ET");
+    assertThat(pump.at("/strip/hours").asDouble()).isEqualTo(310.5);
+    assertThat(desk.job("SCR-40").stage()).isEqualTo("TAKE_IN");
+  }
+
+  @Test
+  void ofFiftyThousandRowsTheTwoHundredAtFaultAreNamed() {
+    StringBuilder csv = new StringBuilder("name,position\n");
+    for (int i = 0; i < 50_000; i++) {
+      csv.append("Area ").append(i).append(i % 250 == 0 ? ",first\n" : "," + i % 1_000 + "\n");
+    }
+    JsonNode would = dry("areas", csv.toString());
+    assertThat(would.path("rows").asInt()).isEqualTo(50_000);
+    assertThat(would.path("wrong").asInt()).isEqualTo(200);
+    assertThat(would.path("faults")).hasSize(200);
+    assertThat(would.at("/faults/1/cell").asText()).isEqualTo("B252");
+    assertThat(would.path("fresh").asInt()).isEqualTo(49_800);
+  }
+
+  @Test
+  void whatCannotBeIsRefusedWithItsCellAndSentence() {
+    assertThat(
+            dry(
+                    "duties",
+                    "pump,position,fluid,concentration_pct,temperature_c,share,kind\n"
+                        + "SCR-03,1,water,100,60,0.7,process\n")
+                .at("/faults/0/message")
+                .asText())
+        .startsWith("The shares of SCR-03 add up to");
+    assertThat(
+            dry("wrenches", "wrench,min_nm,max_nm,calibrated_until\nW-77,30,20,31.02.2027\n")
+                .at("/faults/0/message")
+                .asText())
+        .isEqualTo("\"31.02.2027\" is no day, as 2026-03-01 is.");
+    assertThat(dry("areas", "name,position\nDye,1\nDye,2\n").at("/faults/0/message").asText())
+        .isEqualTo("It stands in row 2 already.");
+    assertThat(dry("areas", "colour\nred\n").at("/faults/0/message").asText())
+        .startsWith("No column is the Name");
+    assertThat(bring("areas", new byte[] {'P', 'K', 3, 4, 9}, Map.of()).status()).isEqualTo(400);
+  }
+
+  // ---- forms -----------------------------------------------------------------------------------
+
+  @Test
+  void aRowIsAddedChangedAndTheLastChangeTakenBack() {
+    Map<String, String> wrench =
+        Map.of("wrench", "W-30", "min_nm", "20", "max_nm", "100", "calibrated_until", "2027-01-31");
+    Reply wrong = puts("wrenches", "", Map.of(), Map.of("wrench", "W-30", "min_nm", "x"));
+    assertThat(wrong.fault("min_nm")).isEqualTo("\"x\" is no number.");
+    assertThat(wrong.fault("max_nm")).isEqualTo("To is missing.");
+    Reply turned =
+        puts(
+            "wrenches",
+            "",
+            Map.of(),
+            Map.of(
+                "wrench",
+                "W-30",
+                "min_nm",
+                "100",
+                "max_nm",
+                "20",
+                "calibrated_until",
+                "2027-01-31"));
+    assertThat(turned.fault("min_nm")).contains("the least must be under the most");
+    assertThat(puts("wrenches", "", Map.of(), wrench).status()).isEqualTo(200);
+    assertThat(puts("wrenches", "", Map.of(), wrench).fault("wrench")).contains("there already");
+
+    JsonNode seen = row(desk.get(tables("wrenches")).body(), "W-30").path("values");
+    Map<String, String> first = JSON.convertValue(seen, Map.class);
+    assertThat(puts("wrenches", "W-30", first, Map.of("max_nm", "120 N·m")).status())
+        .isEqualTo(200);
+    Reply second = puts("wrenches", "W-30", first, Map.of("max_nm", "90"));
+    assertThat(second.fault("max_nm")).isEqualTo("Changed meanwhile from 100 to 120.");
+
+    JsonNode last = desk.get(SETUP).body().path("last");
+    assertThat(last.path("what").asText()).isEqualTo("W-30: to from 100 to 120");
+    String batch = "{\"batch\": \"" + last.path("batch").asText() + "\"}";
+    assertThat(desk.post(SETUP + "/undo", batch).status()).isEqualTo(200);
+    assertThat(desk.post(SETUP + "/undo", batch).status()).isEqualTo(422);
+    assertThat(row(desk.get(tables("wrenches")).body(), "W-30").at("/values/max_nm").asText())
+        .isEqualTo("100");
+  }
+
+  @Test
+  void whatHasAHistoryIsRetiredAndStands() {
+    ApiClient.Job job = desk.job("BLE-02");
+    assertThat(retires("pumps", "BLE-02").fault(""))
+        .isEqualTo("BLE-02 is at the bench: hand it back first.");
+    assertThat(job.stage()).isEqualTo("TAKE_IN");
+    assertThat(retires("pumps", "BLE-03").status()).isEqualTo(200);
+    assertThat(row(desk.get(tables("pumps")).body(), "BLE-03").path("retired").asBoolean())
+        .isTrue();
+    assertThat(desk.get("/api/v1/floor").body().toString()).doesNotContain("\"BLE-03\"");
+    assertThat(desk.get("/api/v1/pumps/BLE-03").fault("")).startsWith("BLE-03 is retired.");
+    assertThat(desk.post("/api/v1/pumps/BLE-03/rebuilds", "{\"reason\": \"due\"}").fault("tag"))
+        .contains("is retired");
+    JsonNode last = desk.get(SETUP).body().path("last");
+    assertThat(last.path("what").asText()).isEqualTo("BLE-03 was retired");
+    desk.post(SETUP + "/undo", "{\"batch\": \"" + last.path("batch").asText() + "\"}");
+    assertThat(desk.get("/api/v1/floor").body().toString()).contains("\"BLE-03\"");
+  }
+
+  @Test
+  void theStorekeeperKeepsKitsAndNotPumps() {
+    String row = "{\"key\": \"\", \"values\": {}}";
+    assertThat(desk.as("SB").post(tables("pumps") + "/rows", row).status()).isEqualTo(403);
+    assertThat(desk.as("SB").post(tables("kits") + "/rows", row).status()).isEqualTo(400);
+    assertThat(desk.as("RT").post(tables("kits") + "/rows", row).status()).isEqualTo(403);
+  }
+
+  @Test
+  void whatAnHourCostsIsTheShopsToSay() {
+    String form =
+        "{\"name\": \"Skerrow Mill\", \"labourPerHour\": %s, \"overtimePerHour\": %s,"
+            + " \"torqueUnit\": \"nm\"}";
+    Reply wrong = desk.put(SETUP + "/shop", form.formatted("48", "40"));
+    assertThat(wrong.fault("overtimePerHour")).contains("no less than a usual one");
+    double before =
+        desk.get("/api/v1/pumps/EFF-02/wet-ends").body().at("/kits/0/costPer1000h").asDouble();
+    assertThat(desk.put(SETUP + "/shop", form.formatted("84", "126")).status()).isEqualTo(200);
+    double after =
+        desk.get("/api/v1/pumps/EFF-02/wet-ends").body().at("/kits/0/costPer1000h").asDouble();
+    assertThat(after).isGreaterThan(before);
+  }
+}
