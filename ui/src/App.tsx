@@ -28,6 +28,8 @@ const Diary = lazy(() => import("./places/diary/Diary"));
 const Stores = lazy(() => import("./places/stores/Stores"));
 const Life = lazy(() => import("./places/life/Life"));
 const History = lazy(() => import("./places/life/History"));
+const Setup = lazy(() => import("./places/setup/Setup"));
+const SetupTable = lazy(() => import("./places/setup/SetupTable"));
 const Materials = lazy(() => import("./places/materials/Materials"));
 const Fluid = lazy(() => import("./places/materials/Fluid"));
 const Pair = lazy(() => import("./places/materials/Pair"));
@@ -67,6 +69,8 @@ export function App() {
                 <Route path="/library/materials" element={<Materials />} />
                 <Route path="/library/materials/:fluid" element={<Fluid />} />
                 <Route path="/library/materials/:fluid/:material" element={<Pair />} />
+                <Route path="/setup" element={<Setup />} />
+                <Route path="/setup/:table" element={<SetupTable />} />
                 <Route path="/library/:id" element={<SheetDesk />} />
                 <Route path="*" element={<Lost />} />
               </Routes>

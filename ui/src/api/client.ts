@@ -1,5 +1,8 @@
 import { answer, server } from "./transport";
 import type {
+  BringRequest,
+  SetupTableId,
+  ShopForm,
   ActRequest,
   ChangedPerson,
   ChoiceQuestion,
@@ -60,6 +63,23 @@ export const api = {
   lock: () => answer(server.DELETE("/api/v1/session")),
   ownPin: (current: string, pin: string) => answer(server.PUT("/api/v1/session/pin", { body: { current, pin } })),
   firstLead: (body: FirstLead) => answer(server.POST("/api/v1/first-lead", { body })),
+  setup: () => answer(server.GET("/api/v1/setup")),
+  setupNames: () => answer(server.GET("/api/v1/setup/names")),
+  shop: () => answer(server.GET("/api/v1/setup/shop")),
+  sayShop: (body: ShopForm) => answer(server.PUT("/api/v1/setup/shop", { body })),
+  setupTable: (table: SetupTableId) =>
+    answer(server.GET("/api/v1/setup/tables/{table}", { params: { path: { table } } })),
+  putRow: (table: SetupTableId, key: string, seen: Record<string, string>, values: Record<string, string>) =>
+    answer(
+      server.POST("/api/v1/setup/tables/{table}/rows", { params: { path: { table } }, body: { key, seen, values } }),
+    ),
+  retireRow: (table: SetupTableId, key: string, retired: boolean) =>
+    answer(server.POST("/api/v1/setup/tables/{table}/retire", { params: { path: { table } }, body: { key, retired } })),
+  undoSetup: (batch: string) => answer(server.POST("/api/v1/setup/undo", { body: { batch } })),
+  bringRows: (table: SetupTableId, body: BringRequest) =>
+    answer(server.POST("/api/v1/setup/tables/{table}/bring", { params: { path: { table } }, body })),
+  setupFile: (table: SetupTableId, ending: "csv" | "xlsx", template = false) =>
+    `/api/v1/setup/tables/${table}.${ending}${template ? "?template=true" : ""}`,
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
   exchange: (tag: string, other: string, because: string) =>
     answer(server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because } })),

@@ -2,6 +2,17 @@ import type { components } from "./schema";
 
 type Schemas = components["schemas"];
 
+export type SetupView = Schemas["SetupView"];
+export type SetupTableId = Schemas["SetupTable"];
+export type SetupTableInShort = Schemas["SetupTableInShort"];
+export type SetupTableRows = Schemas["SetupTableRows"];
+export type SetupColumn = Schemas["SetupColumnView"];
+export type SetupRow = Schemas["SetupRow"];
+export type SetupNames = Schemas["SetupNames"];
+export type SetupName = Schemas["SetupName"];
+export type ShopForm = Schemas["ShopForm"];
+export type BroughtView = Schemas["BroughtView"];
+export type BringRequest = Schemas["BringRequest"];
 export type FloorView = Schemas["FloorView"];
 export type Area = Schemas["Area"];
 export type Brief = Schemas["Brief"];

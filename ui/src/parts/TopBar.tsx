@@ -15,6 +15,7 @@ const PLACES = [
   ["Life", "/life"],
   ["Diary", "/diary"],
   ["Library", "/library"],
+  ["Set-up", "/setup"],
 ] as const;
 
 export function TopBar() {

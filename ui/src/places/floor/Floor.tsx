@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { scaleLinear } from "d3-scale";
 import { useMemo } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { askAgain } from "../../api/away";
 import { api } from "../../api/client";
 import type { Brief, FloorView } from "../../api/types";
@@ -80,9 +80,11 @@ function Rows({ floor }: { floor: FloorView }) {
   if (all.length === 0) {
     return (
       <Empty title="No pump stands on this floor yet">
-        <p>
-          Start with <code className="m text-body">./demo</code> to walk through a made-up mill, or add the shop's own
-          pumps to the database.
+        <p>Bring the table of pumps you have, or add one by one; everything else can follow.</p>
+        <p className="pt-4">
+          <Link className="press go inline-flex items-center px-6" to="/setup">
+            Set the shop up
+          </Link>
         </p>
       </Empty>
     );

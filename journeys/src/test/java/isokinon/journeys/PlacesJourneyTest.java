@@ -32,6 +32,8 @@ class PlacesJourneyTest extends AtTheMill {
             "/stores",
             "/life",
             "/diary",
+            "/setup",
+            "/setup/pumps",
             "/library",
             "/library/tube-four-arm-16",
             "/nowhere/at/all")) {

@@ -14,4 +14,9 @@ public sealed interface Act permits JobAct, StepAct, PartAct, ProofAct {
   default String words() {
     return "";
   }
+
+  /** Whether the pump is as it was: what was signed off before still stands. */
+  default boolean leavesTheWork() {
+    return false;
+  }
 }

@@ -140,6 +140,11 @@ public sealed interface JobAct extends Act {
     public String words() {
       return note;
     }
+
+    @Override
+    public boolean leavesTheWork() {
+      return true;
+    }
   }
 
   /**
@@ -156,6 +161,11 @@ public sealed interface JobAct extends Act {
     @Override
     public String words() {
       return note;
+    }
+
+    @Override
+    public boolean leavesTheWork() {
+      return true;
     }
   }
 
@@ -204,6 +214,11 @@ public sealed interface JobAct extends Act {
     public String words() {
       return text;
     }
+
+    @Override
+    public boolean leavesTheWork() {
+      return true;
+    }
   }
 
   /** Somebody stands with their name for what was done: the pump may be handed back. */
@@ -229,6 +244,11 @@ public sealed interface JobAct extends Act {
     @Override
     public String words() {
       return said;
+    }
+
+    @Override
+    public boolean leavesTheWork() {
+      return true;
     }
   }
 }

@@ -87,5 +87,10 @@ public sealed interface ProofAct extends Act {
     public String words() {
       return because;
     }
+
+    @Override
+    public boolean leavesTheWork() {
+      return true;
+    }
   }
 }

@@ -1,6 +1,5 @@
 package isokinon.core.rebuild;
 
-import isokinon.core.act.Act;
 import isokinon.core.act.BenchEvent;
 import isokinon.core.act.GateAnswer;
 import isokinon.core.act.JobAct;
@@ -74,22 +73,9 @@ final class EventFold {
     times.before(event);
     boolean building = building();
     events.add(event);
-    if (!leavesTheWork(event.act())) {
-      signedOff = Optional.empty();
-    }
+    signedOff = signedOff.filter(s -> event.act().leavesTheWork());
     boolean stageMayChange = event.act().accept(new ActFold(this, event));
     times.after(event.act(), building, stageMayChange ? stage() : times.stage());
-  }
-
-  /**
-   * Whether what was signed off still stands after an act: what is done later is not signed for.
-   */
-  private static boolean leavesTheWork(Act act) {
-    return act instanceof JobAct.Noted
-        || act instanceof JobAct.Paused
-        || act instanceof JobAct.Resumed
-        || act instanceof JobAct.HandedBack
-        || act instanceof ProofAct.Settled;
   }
 
   /** The pump is in: asked of it, and by these ways. */
@@ -291,19 +277,7 @@ final class EventFold {
         sheet.hazards().stream()
             .filter(h -> !h.whereMet() || safe.containsKey(h.id()) || met(h.id()))
             .toList();
-    List<Sheet.Hazard> all = new ArrayList<>(met);
-    all.addAll(afterFluid(met), rinses(met).toList());
-    return all;
-  }
-
-  /** The place behind the last hazard of the fluid itself; a rinse is read with that. */
-  private static int afterFluid(List<Sheet.Hazard> hazards) {
-    for (int i = hazards.size(); i > 0; i--) {
-      if (hazards.get(i - 1).energy() == Sheet.Energy.FLUID) {
-        return i;
-      }
-    }
-    return hazards.size();
+    return GateHazards.withRinses(met, rinses(met).toList());
   }
 
   /**

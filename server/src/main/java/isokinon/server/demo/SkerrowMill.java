@@ -110,11 +110,12 @@ public class SkerrowMill {
   @Order(2)
   @Transactional
   public void load() {
-    if (pumps.count() == 0) {
+    boolean empty = pumps.count() == 0;
+    if (empty) {
       fill();
     }
     // a shop of somebody's own lets nobody in whose PIN stands on a page
-    if (settings.name().equals(NAME)) {
+    if (empty || settings.name().equals(NAME)) {
       letEverybodyIn();
     }
   }

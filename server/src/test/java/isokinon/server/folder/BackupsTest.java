@@ -20,6 +20,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.LockSupport;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -86,6 +87,7 @@ class BackupsTest {
                 try (Connection hand = open(shop)) {
                   while (going.get()) {
                     note(hand, ++seq);
+                    LockSupport.parkNanos(1_000_000); // a shop in a hurry, not a flood
                   }
                 }
                 return seq;

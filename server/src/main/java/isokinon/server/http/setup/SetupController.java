@@ -15,6 +15,7 @@ import isokinon.server.work.setup.SetupView;
 import isokinon.server.work.setup.ShopForm;
 import isokinon.server.work.setup.tables.SetupTable;
 import jakarta.validation.Valid;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -86,7 +87,7 @@ class SetupController {
   @GetMapping("/names")
   @Needs(Right.SEE)
   @Operation(summary = "The names that columns may hold")
-  SetupView.NamesView names() {
+  List<SetupView.NamesView> names() {
     return setup.names();
   }
 

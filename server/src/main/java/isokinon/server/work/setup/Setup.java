@@ -1,29 +1,14 @@
 package isokinon.server.work.setup;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.type.TypeReference;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import isokinon.core.renewal.Consequence;
-import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
-import isokinon.core.wetend.Duty.Abrasion;
-import isokinon.core.wetend.FluidUse;
 import isokinon.server.access.SignedIn;
-import isokinon.server.db.setup.SetupChangeRow;
-import isokinon.server.db.setup.SetupMapper;
-import isokinon.server.db.stores.StoresMapper;
-import isokinon.server.work.consumables.ConsumableStock;
-import isokinon.server.work.library.Sheets;
-import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.setup.SetupView.ColumnView;
-import isokinon.server.work.setup.SetupView.LastChange;
 import isokinon.server.work.setup.SetupView.NamesView;
 import isokinon.server.work.setup.SetupView.RowView;
 import isokinon.server.work.setup.SetupView.TableView;
 import isokinon.server.work.setup.file.TableFile;
 import isokinon.server.work.setup.tables.Examples;
 import isokinon.server.work.setup.tables.KnownNames;
-import isokinon.server.work.setup.tables.KnownNames.Known;
 import isokinon.server.work.setup.tables.Names;
 import isokinon.server.work.setup.tables.SetupColumn;
 import isokinon.server.work.setup.tables.SetupTable;
@@ -32,17 +17,11 @@ import isokinon.server.work.setup.tables.ShopTable;
 import isokinon.server.work.setup.tables.ShopTable.Standing;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.ShopSettings;
-import isokinon.server.work.shared.Text;
 import isokinon.server.work.shared.Turns;
-import java.time.Clock;
-import java.time.DayOfWeek;
-import java.time.OffsetDateTime;
-import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -56,40 +35,23 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Setup {
 
-  private static final TypeReference<Map<String, String>> ROW = new TypeReference<>() {};
-
   private final SetupTables tables;
-  private final SetupMapper store;
-  private final StoresMapper people;
-  private final Sheets sheets;
-  private final ShopLibrary library;
-  private final ConsumableStock consumables;
+  private final KnownHere here;
+  private final SetupChanges changes;
   private final ShopSettings settings;
   private final Turns turns;
-  private final ObjectMapper json;
-  private final Clock clock;
 
   Setup(
       SetupTables tables,
-      SetupMapper store,
-      StoresMapper people,
-      Sheets sheets,
-      ShopLibrary library,
-      ConsumableStock consumables,
+      KnownHere here,
+      SetupChanges changes,
       ShopSettings settings,
-      Turns turns,
-      ObjectMapper json,
-      Clock clock) {
+      Turns turns) {
     this.tables = tables;
-    this.store = store;
-    this.people = people;
-    this.sheets = sheets;
-    this.library = library;
-    this.consumables = consumables;
+    this.here = here;
+    this.changes = changes;
     this.settings = settings;
     this.turns = turns;
-    this.json = json;
-    this.clock = clock;
   }
 
   /** What the shop says of itself. */
@@ -152,7 +114,7 @@ public class Setup {
                       t, t.title(), t.one(), rows.size() - (int) retired, (int) retired, needs(t));
                 })
             .toList(),
-        last());
+        changes.last());
   }
 
   /** What is missing while a table is empty. */
@@ -208,69 +170,21 @@ public class Setup {
 
   /** The names that columns may hold, by kind. */
   @Transactional(readOnly = true)
-  public NamesView names() {
+  public List<NamesView> names() {
     KnownNames known = known();
-    Map<Names, List<SetupView.Name>> all = new LinkedHashMap<>();
-    for (Names of : Names.values()) {
-      all.put(of, known.all(of).stream().map(k -> new SetupView.Name(k.code(), k.name())).toList());
-    }
-    return new NamesView(all);
+    return Arrays.stream(Names.values())
+        .map(
+            of ->
+                new NamesView(
+                    of,
+                    known.all(of).stream()
+                        .map(k -> new SetupView.Name(k.code(), k.name()))
+                        .toList()))
+        .toList();
   }
 
   KnownNames known() {
-    KnownNames known = new KnownNames();
-    known.add(
-        Names.AREAS,
-        tables.of(SetupTable.AREAS).rows().stream()
-            .map(s -> named(s.values().get("name"), s.values().get("name")))
-            .toList());
-    known.add(
-        Names.PUMPS,
-        tables.of(SetupTable.PUMPS).rows().stream()
-            .filter(s -> !s.retired())
-            .map(s -> named(s.values().get("tag"), s.values().get("title")))
-            .map(k -> new Known(k.code(), k.code() + ", " + k.name(), List.of()))
-            .toList());
-    known.add(Names.SHEETS, sheets.all().stream().map(s -> named(s.id(), s.title())).toList());
-    known.add(
-        Names.FLUIDS,
-        library.materials().fluids().stream()
-            .map(f -> new Known(f.code(), f.name(), f.aliases()))
-            .toList());
-    known.add(
-        Names.MATERIALS,
-        library.materials().materials().stream().map(m -> named(m.code(), m.name())).toList());
-    known.add(
-        Names.PEOPLE,
-        people.people().stream()
-            .filter(p -> p.worksHere())
-            .map(p -> named(p.initials(), p.initials()))
-            .toList());
-    known.add(
-        Names.CONSUMABLES,
-        consumables.table().all().stream().map(c -> named(c.id(), c.title())).toList());
-    known.add(Names.ABRASION, codes(Abrasion.values()));
-    known.add(Names.CONSEQUENCE, codes(Consequence.values()));
-    known.add(Names.FLUID_USE, codes(FluidUse.values()));
-    known.add(
-        Names.WEEKDAYS,
-        Arrays.stream(DayOfWeek.values())
-            .map(
-                d ->
-                    new Known(
-                        Integer.toString(d.getValue()),
-                        d.getDisplayName(TextStyle.FULL, Locale.UK),
-                        List.of(d.getDisplayName(TextStyle.SHORT, Locale.UK))))
-            .toList());
-    return known;
-  }
-
-  private static Known named(String code, String name) {
-    return new Known(code, name, List.of());
-  }
-
-  private static List<Known> codes(Code[] codes) {
-    return Arrays.stream(codes).map(c -> named(c.code(), c.code())).toList();
+    return here.known();
   }
 
   /**
@@ -353,18 +267,7 @@ public class Setup {
       Optional<Map<String, String>> after,
       SignedIn who,
       String batch) {
-    store.addChange(
-        new SetupChangeRow(
-            0,
-            batch,
-            OffsetDateTime.now(clock),
-            who.initials(),
-            who.device(),
-            table.id().code(),
-            Text.clipped(table.keyOf(after.or(() -> before).orElseThrow()), 200),
-            before.map(this::text).orElse(null),
-            after.map(this::text).orElse(null),
-            false));
+    changes.written(table, before, after, who, batch);
   }
 
   /** Somebody else changed the row while a form was filled: the second is shown what it is now. */
@@ -379,18 +282,14 @@ public class Setup {
                     new Fault(
                         c.id(),
                         "Changed meanwhile from "
-                            + said(seen.get(c.id()))
+                            + SetupChanges.said(seen.get(c.id()))
                             + " to "
-                            + said(standing.get(c.id()))
+                            + SetupChanges.said(standing.get(c.id()))
                             + "."))
             .toList();
     if (!moved.isEmpty()) {
       throw RequestProblem.notNow(moved);
     }
-  }
-
-  private static String said(String value) {
-    return value.isEmpty() ? "nothing" : value;
   }
 
   /** Retires a row, or takes it back; one of a table that retires nothing is taken out. */
@@ -410,22 +309,12 @@ public class Setup {
     String batch = UUID.randomUUID().toString();
     if (table.retires()) {
       table.retire(standing.values(), retired);
-      written(
-          table, side(standing.values(), !retired), side(standing.values(), retired), who, batch);
+      changes.retired(table, standing.values(), retired, who, batch);
     } else {
       table.remove(standing.values());
       written(table, Optional.of(standing.values()), Optional.empty(), who, batch);
     }
     return table(id);
-  }
-
-  private static final String RETIRED = "retired";
-
-  /** A row with whether it is retired, so that a change of that alone is seen as one. */
-  private static Optional<Map<String, String>> side(Map<String, String> row, boolean retired) {
-    Map<String, String> with = new LinkedHashMap<>(row);
-    with.put(RETIRED, retired ? "yes" : "no");
-    return Optional.of(with);
   }
 
   /**
@@ -437,85 +326,8 @@ public class Setup {
   @Transactional
   public SetupView undo(String batch) {
     turns.take(Turns.Turn.SETUP);
-    if (store.lastBatch().filter(batch::equals).isEmpty()) {
-      throw RequestProblem.notNow("", "Something was changed since: look again.");
-    }
-    for (SetupChangeRow change : store.batch(batch)) {
-      takeBack(change);
-    }
-    store.undone(batch);
+    changes.takeBack(batch);
     return view();
-  }
-
-  private void takeBack(SetupChangeRow change) {
-    SetupTable id =
-        Code.parse(SetupTable.class, change.tableName())
-            .orElseThrow(() -> new IllegalStateException("No table " + change.tableName()));
-    ShopTable table = tables.of(id);
-    Optional<Map<String, String>> stood = Optional.ofNullable(change.stood()).map(this::row);
-    Optional<Map<String, String>> stands = Optional.ofNullable(change.stands()).map(this::row);
-    if (stands.isPresent() && stands.get().containsKey(RETIRED)) {
-      table.retire(stands.get(), !stands.get().get(RETIRED).equals("yes"));
-      return;
-    }
-    if (stood.isEmpty()) {
-      table
-          .stays(stands.orElseThrow())
-          .ifPresent(
-              why -> {
-                throw RequestProblem.notNow("", why);
-              });
-      table.remove(stands.get());
-      return;
-    }
-    stands.filter(s -> !table.keyOf(s).equals(table.keyOf(stood.get()))).ifPresent(table::remove);
-    table.write(stood.get(), stands, change.who());
-  }
-
-  private Optional<LastChange> last() {
-    return store
-        .lastBatch()
-        .map(
-            batch -> {
-              List<SetupChangeRow> rows = store.batch(batch);
-              SetupChangeRow first = rows.get(0);
-              SetupTable id = Code.parse(SetupTable.class, first.tableName()).orElseThrow();
-              return new LastChange(
-                  batch,
-                  id,
-                  first.who(),
-                  Text.minute(first.madeAt().atZoneSameInstant(clock.getZone())),
-                  rows.size() == 1
-                      ? saying(id, first)
-                      : rows.size() + " rows of " + id.title().toLowerCase(Locale.ROOT));
-            });
-  }
-
-  private String saying(SetupTable id, SetupChangeRow change) {
-    Optional<Map<String, String>> stood = Optional.ofNullable(change.stood()).map(this::row);
-    Optional<Map<String, String>> stands = Optional.ofNullable(change.stands()).map(this::row);
-    if (stood.isEmpty()) {
-      return change.rowKey() + " was added";
-    }
-    if (stands.isEmpty()) {
-      return change.rowKey() + " was taken out";
-    }
-    if (stands.get().containsKey(RETIRED)) {
-      return change.rowKey()
-          + (stands.get().get(RETIRED).equals("yes") ? " was retired" : " was taken back");
-    }
-    List<String> what =
-        tables.of(id).columns().stream()
-            .filter(c -> !stood.get().get(c.id()).equals(stands.get().get(c.id())))
-            .map(
-                c ->
-                    c.title().toLowerCase(Locale.ROOT)
-                        + " from "
-                        + said(stood.get().get(c.id()))
-                        + " to "
-                        + said(stands.get().get(c.id())))
-            .toList();
-    return change.rowKey() + ": " + (what.isEmpty() ? "nothing else" : String.join(", ", what));
   }
 
   Standing find(ShopTable table, String key) {
@@ -528,21 +340,5 @@ public class Setup {
 
   ShopTable tableOf(SetupTable id) {
     return tables.of(id);
-  }
-
-  private String text(Map<String, String> row) {
-    try {
-      return json.writeValueAsString(row);
-    } catch (JsonProcessingException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  private Map<String, String> row(String text) {
-    try {
-      return json.readValue(text, ROW);
-    } catch (JsonProcessingException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -99,12 +99,13 @@ public record SetupView(List<InShort> tables, Optional<LastChange> last) {
   public record RowView(String key, Map<String, String> values, boolean retired) {}
 
   /**
-   * Names by kind.
+   * The names of a kind.
    *
-   * @param names the names of each kind
+   * @param of which kind
+   * @param names the names
    */
   @Schema(name = "SetupNames")
-  public record NamesView(Map<Names, List<Name>> names) {}
+  public record NamesView(Names of, List<Name> names) {}
 
   /**
    * A name that a column may hold.

@@ -1,6 +1,5 @@
 package isokinon.server.work.setup;
 
-import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.ShopSettings;
@@ -14,19 +13,8 @@ import java.util.List;
  * @param name what it is called
  * @param labourPerHour what an hour at the bench costs, in its currency
  * @param overtimePerHour what an hour outside the usual ones costs, in its currency
- * @param torqueUnit unit torques are shown in where a device has not chosen
  */
-public record ShopForm(
-    @Size(max = 60) String name,
-    Double labourPerHour,
-    Double overtimePerHour,
-    TorqueShown torqueUnit) {
-
-  /** The units that torques can be shown in. */
-  public enum TorqueShown implements Code {
-    NM,
-    FT_LBF
-  }
+public record ShopForm(@Size(max = 60) String name, Double labourPerHour, Double overtimePerHour) {
 
   private static final double MOST = 10_000;
 
@@ -35,8 +23,7 @@ public record ShopForm(
     return new ShopForm(
         settings.name(),
         settings.labourPerHour(),
-        settings.labourPerHour() * (1 + settings.overtime()),
-        Code.parse(TorqueShown.class, settings.torqueUnit()).orElse(TorqueShown.NM));
+        settings.labourPerHour() * (1 + settings.overtime()));
   }
 
   /**
@@ -56,14 +43,10 @@ public record ShopForm(
       faults.add(
           new Fault("overtimePerHour", "An hour after hours costs no less than a usual one."));
     }
-    if (torqueUnit == null) {
-      faults.add(new Fault("torqueUnit", "Say in which unit torques are shown."));
-    }
     if (!faults.isEmpty()) {
       throw RequestProblem.invalid(faults);
     }
     settings.name(name.strip(), who);
     settings.labour(labourPerHour, overtimePerHour / labourPerHour - 1, who);
-    settings.torqueUnit(torqueUnit.code(), who);
   }
 }

@@ -25,7 +25,6 @@ public class ShopSettings {
   private static final String LEVEL = "service-level";
   private static final String LABOUR = "labour-per-hour";
   private static final String OVERTIME = "overtime";
-  private static final String TORQUE = "torque-unit";
 
   private final SettingMapper store;
   private final Clock clock;
@@ -33,7 +32,6 @@ public class ShopSettings {
   private final Cached<Double> level;
   private final Cached<Double> labour;
   private final Cached<Double> overtime;
-  private final Cached<String> torqueUnit;
 
   public ShopSettings(SettingMapper store, DataVersions versions, Clock clock) {
     this.store = store;
@@ -43,7 +41,6 @@ public class ShopSettings {
     this.labour =
         Cached.of(versions, shop, () -> store.number(LABOUR).orElse(USUAL_LABOUR_PER_HOUR));
     this.overtime = Cached.of(versions, shop, () -> store.number(OVERTIME).orElse(USUAL_OVERTIME));
-    this.torqueUnit = Cached.of(versions, shop, () -> store.text(TORQUE).orElse(""));
     this.level = Cached.of(versions, shop, () -> store.number(LEVEL).orElse(USUAL_LEVEL));
   }
 
@@ -77,20 +74,10 @@ public class ShopSettings {
     return overtime.get();
   }
 
-  /** The unit torques are shown in where a device has not chosen; empty where nobody said. */
-  public String torqueUnit() {
-    return torqueUnit.get();
-  }
-
   /** Says what an hour costs, and what one outside the usual hours costs more. */
   public void labour(double perHour, double moreOvertime, String who) {
     store.setNumber(LABOUR, perHour, who, OffsetDateTime.now(clock));
     store.setNumber(OVERTIME, moreOvertime, who, OffsetDateTime.now(clock));
-  }
-
-  /** Says which unit torques are shown in. */
-  public void torqueUnit(String unit, String who) {
-    store.setText(TORQUE, unit, who, OffsetDateTime.now(clock));
   }
 
   /** What so many minutes of a technician cost, in the shop's currency. */

@@ -231,9 +231,7 @@ class SetupApiTest {
 
   @Test
   void whatAnHourCostsIsTheShopsToSay() {
-    String form =
-        "{\"name\": \"Skerrow Mill\", \"labourPerHour\": %s, \"overtimePerHour\": %s,"
-            + " \"torqueUnit\": \"nm\"}";
+    String form = "{\"name\": \"Skerrow Mill\", \"labourPerHour\": %s, \"overtimePerHour\": %s}";
     Reply wrong = desk.put(SETUP + "/shop", form.formatted("48", "40"));
     assertThat(wrong.fault("overtimePerHour")).contains("no less than a usual one");
     double before =

@@ -14,7 +14,7 @@ import org.apache.commons.text.similarity.JaroWinklerSimilarity;
 public final class KnownNames {
 
   /** Under this likeness nothing is offered: it would be chance. */
-  private static final double LEAST_LIKE = 0.6;
+  private static final double LEAST_LIKE = 0.78;
 
   private static final JaroWinklerSimilarity LIKENESS = new JaroWinklerSimilarity();
 

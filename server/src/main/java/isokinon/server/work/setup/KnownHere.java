@@ -1,0 +1,102 @@
+package isokinon.server.work.setup;
+
+import isokinon.core.renewal.Consequence;
+import isokinon.core.value.Code;
+import isokinon.core.wetend.Duty.Abrasion;
+import isokinon.core.wetend.FluidUse;
+import isokinon.server.db.stores.StoresMapper;
+import isokinon.server.work.consumables.ConsumableStock;
+import isokinon.server.work.library.Sheets;
+import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.setup.tables.KnownNames;
+import isokinon.server.work.setup.tables.KnownNames.Known;
+import isokinon.server.work.setup.tables.Names;
+import isokinon.server.work.setup.tables.SetupTable;
+import isokinon.server.work.setup.tables.SetupTables;
+import java.time.DayOfWeek;
+import java.time.format.TextStyle;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+
+/** The names that are known in this shop, for what columns may hold. */
+@Component
+class KnownHere {
+
+  private final SetupTables tables;
+  private final StoresMapper people;
+  private final Sheets sheets;
+  private final ShopLibrary library;
+  private final ConsumableStock consumables;
+
+  KnownHere(
+      SetupTables tables,
+      StoresMapper people,
+      Sheets sheets,
+      ShopLibrary library,
+      ConsumableStock consumables) {
+    this.tables = tables;
+    this.people = people;
+    this.sheets = sheets;
+    this.library = library;
+    this.consumables = consumables;
+  }
+
+  /** All of them, by kind. */
+  KnownNames known() {
+    KnownNames known = new KnownNames();
+    known.add(
+        Names.AREAS,
+        tables.of(SetupTable.AREAS).rows().stream()
+            .map(s -> named(s.values().get("name"), s.values().get("name")))
+            .toList());
+    known.add(
+        Names.PUMPS,
+        tables.of(SetupTable.PUMPS).rows().stream()
+            .filter(s -> !s.retired())
+            .map(s -> named(s.values().get("tag"), s.values().get("title")))
+            .map(k -> new Known(k.code(), k.code() + ", " + k.name(), List.of()))
+            .toList());
+    known.add(Names.SHEETS, sheets.all().stream().map(s -> named(s.id(), s.title())).toList());
+    known.add(
+        Names.FLUIDS,
+        library.materials().fluids().stream()
+            .map(f -> new Known(f.code(), f.name(), f.aliases()))
+            .toList());
+    known.add(
+        Names.MATERIALS,
+        library.materials().materials().stream().map(m -> named(m.code(), m.name())).toList());
+    known.add(
+        Names.PEOPLE,
+        people.people().stream()
+            .filter(p -> p.worksHere())
+            .map(p -> named(p.initials(), p.initials()))
+            .toList());
+    known.add(
+        Names.CONSUMABLES,
+        consumables.table().all().stream().map(c -> named(c.id(), c.title())).toList());
+    known.add(Names.ABRASION, codes(Abrasion.values()));
+    known.add(Names.CONSEQUENCE, codes(Consequence.values()));
+    known.add(Names.FLUID_USE, codes(FluidUse.values()));
+    known.add(
+        Names.WEEKDAYS,
+        Arrays.stream(DayOfWeek.values())
+            .map(
+                d ->
+                    new Known(
+                        Integer.toString(d.getValue()),
+                        d.getDisplayName(TextStyle.FULL, Locale.UK),
+                        List.of(d.getDisplayName(TextStyle.SHORT, Locale.UK))))
+            .toList());
+    return known;
+  }
+
+  private static Known named(String code, String name) {
+    return new Known(code, name, List.of());
+  }
+
+  private static List<Known> codes(Code[] codes) {
+    return Arrays.stream(codes).map(c -> named(c.code(), c.code())).toList();
+  }
+}
