@@ -277,7 +277,7 @@ final class EventFold {
         sheet.hazards().stream()
             .filter(h -> !h.whereMet() || safe.containsKey(h.id()) || met(h.id()))
             .toList();
-    return GateHazards.withRinses(met, rinses(met).toList());
+    return Fitted.withRinses(met, rinses(met).toList());
   }
 
   /**

@@ -4,6 +4,7 @@ import isokinon.core.material.Meeting;
 import isokinon.core.sheet.Handling;
 import isokinon.core.sheet.OnlyFor;
 import isokinon.core.sheet.Sheet;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -56,5 +57,21 @@ public record Fitted(
         false,
         false,
         OnlyFor.EVERY_JOB);
+  }
+
+  /**
+   * Hazards with the last rinses behind the last one of the fluid itself; at the end without one.
+   */
+  static List<Sheet.Hazard> withRinses(List<Sheet.Hazard> met, List<Sheet.Hazard> rinses) {
+    int place = met.size();
+    for (int i = met.size(); i > 0; i--) {
+      if (met.get(i - 1).energy() == Sheet.Energy.FLUID) {
+        place = i;
+        break;
+      }
+    }
+    List<Sheet.Hazard> all = new ArrayList<>(met);
+    all.addAll(place, rinses);
+    return all;
   }
 }

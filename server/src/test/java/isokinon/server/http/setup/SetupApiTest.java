@@ -9,7 +9,10 @@ import isokinon.server.ApiClient;
 import isokinon.server.ApiClient.Reply;
 import isokinon.server.MillTest;
 import isokinon.server.work.setup.tables.SetupTable;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
@@ -157,6 +160,64 @@ class SetupApiTest {
     assertThat(dry("areas", "colour\nred\n").at("/faults/0/message").asText())
         .startsWith("No column is the Name");
     assertThat(bring("areas", new byte[] {'P', 'K', 3, 4, 9}, Map.of()).status()).isEqualTo(400);
+  }
+
+  /** {@code docs/formats.md} is written by this test with {@code -Dformats.write=true}. */
+  @Test
+  void everyColumnStandsInTheDocument() throws IOException {
+    Path document = Path.of("../docs/formats.md");
+    String text = Files.readString(document);
+    int from = text.indexOf(FROM) + FROM.length();
+    String now = text.substring(0, from) + "\n" + columns();
+    if (Boolean.getBoolean("formats.write")) {
+      Files.writeString(document, now);
+    }
+    assertThat(Files.readString(document)).isEqualTo(now);
+  }
+
+  private static final String FROM = "<!-- the tables, from their declarations -->";
+  private static final List<String> FEW = List.of("abrasion", "consequence", "fluid-use");
+
+  private String columns() {
+    StringBuilder text = new StringBuilder();
+    JsonNode names = desk.get(SETUP + "/names").body();
+    for (SetupTable id : SetupTable.values()) {
+      JsonNode table = desk.get(tables(id.code())).body();
+      text.append("\n## ").append(table.path("title").asText()).append(" (`").append(id.code());
+      text.append("`)\n\nKnown by: ");
+      List<String> key = new ArrayList<>();
+      table.path("key").forEach(k -> key.add("`" + k.asText() + "`"));
+      text.append(String.join(", ", key)).append(".\n\n");
+      text.append("| column | what | holds | unit | needed |\n|---|---|---|---|---|\n");
+      for (JsonNode c : table.path("columns")) {
+        text.append("| `").append(c.path("id").asText()).append("` | ");
+        String says = c.path("says").asText();
+        text.append(c.path("title").asText()).append(says.isEmpty() ? "" : ": " + says);
+        text.append(" | ").append(holds(c, names)).append(" | ").append(c.path("unit").asText());
+        boolean needed = c.path("needed").asBoolean();
+        String ofNew = c.path("onlyNew").asBoolean() ? "of a new row" : "";
+        text.append(" | ").append(needed ? "yes" : "");
+        text.append(needed && !ofNew.isEmpty() ? ", " : "").append(ofNew).append(" |\n");
+      }
+    }
+    return text.toString();
+  }
+
+  private static String holds(JsonNode column, JsonNode names) {
+    String of = column.path("names").asText();
+    if (!column.path("holds").asText().equals("name")) {
+      return column.path("holds").asText();
+    }
+    if (!FEW.contains(of)) {
+      return "a name of the " + of;
+    }
+    List<String> codes = new ArrayList<>();
+    for (JsonNode kind : names) {
+      if (kind.path("of").asText().equals(of)) {
+        kind.path("names").forEach(n -> codes.add(n.path("code").asText()));
+      }
+    }
+    return String.join(", ", codes);
   }
 
   // ---- forms -----------------------------------------------------------------------------------
