@@ -56,9 +56,12 @@ class KilledServerJourneyTest extends AtTheMill {
   }
 
   @Test
-  void whoWatchesTheServerReadsItsFiguresAndItsLogHoldsNoPin() throws IOException {
+  void whoWatchesTheServerReadsItsFiguresItsLogHoldsNoPinAndTheDemoIsNoShop() throws IOException {
     assertThat(mill.get("/actuator/prometheus").body())
         .contains("isokinon_database_bytes", "isokinon_backup_last_seconds NaN");
+    RunningApp.Ended shop = mill.asAShop();
+    assertThat(shop.exitCode()).isEqualTo(11);
+    assertThat(String.join("", shop.lines())).contains("the made-up mill of the demo");
     assertThat(Files.readString(mill.keptLog())).doesNotContain(ApiClient.pin("MA"));
   }
 

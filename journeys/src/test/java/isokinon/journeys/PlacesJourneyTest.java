@@ -3,6 +3,7 @@ package isokinon.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -50,5 +51,8 @@ class PlacesJourneyTest extends AtTheMill {
     page.navigate("/pumps/SCR-07");
     assertThat(page.getByText("Three years, and what is ahead")).isVisible();
     Shop.picture(page, "pump");
+    page.navigate("/setup/pumps");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("SCR-03")).click();
+    Shop.picture(page, "setup");
   }
 }

@@ -135,8 +135,19 @@ final class RunningApp implements AutoCloseable {
 
   /** Starts a second one on the same folder. */
   Ended second() {
+    return ended(command(0));
+  }
+
+  /** Starts a shop of somebody's own on the same folder. */
+  Ended asAShop() {
+    List<String> command = new ArrayList<>(command(0));
+    command.remove("--isokinon.demo=true");
+    return ended(command);
+  }
+
+  private static Ended ended(List<String> command) {
     try {
-      Process second = new ProcessBuilder(command(0)).redirectErrorStream(true).start();
+      Process second = new ProcessBuilder(command).redirectErrorStream(true).start();
       List<String> lines = second.inputReader().lines().toList();
       return new Ended(second.waitFor(), lines);
     } catch (IOException e) {

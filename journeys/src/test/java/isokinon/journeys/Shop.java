@@ -175,7 +175,7 @@ final class Shop implements AutoCloseable {
   static void picture(Page page, String name) {
     if (!SCREENS.isEmpty()) {
       page.evaluate("() => document.activeElement?.blur()");
-      page.waitForTimeout(300);
+      page.waitForTimeout(1_500); // strips and drawings come after the page
       page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(SCREENS, name + ".png")));
     }
   }

@@ -131,10 +131,6 @@ class WholeRebuildJourneyTest extends AtTheMill {
     rt.reads("15.1");
     Shop.accessibleByDayAndNight(page);
     Shop.picture(page, "bench-build");
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark for the night shift"))
-        .click();
-    Shop.picture(page, "bench-night");
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Paper by day")).click();
     rt.readsTheRest("15");
     rt.done("Done, next step");
 

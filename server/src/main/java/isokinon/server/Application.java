@@ -3,6 +3,7 @@ package isokinon.server;
 import isokinon.server.folder.Backups;
 import isokinon.server.folder.CannotStart;
 import isokinon.server.folder.DataFolder;
+import isokinon.server.folder.DemoMark;
 import isokinon.server.folder.FolderOfTheApplication;
 import isokinon.server.folder.RecordsCheck;
 import isokinon.server.network.OnTheNetwork;
@@ -43,6 +44,9 @@ public class Application {
   public static void main(String[] args) throws IOException {
     try {
       Environment asked = FolderOfTheApplication.environment(args);
+      DemoMark.require(
+          FolderOfTheApplication.path(asked),
+          asked.getProperty("isokinon.demo", Boolean.class, false));
       String backup = asked.getProperty("isokinon.restore", "");
       if (!backup.isEmpty()) {
         System.exit(restored(Path.of(backup), FolderOfTheApplication.path(asked)));

@@ -26,8 +26,12 @@ import isokinon.server.db.shop.GaugeRow;
 import isokinon.server.db.shop.PersonRow;
 import isokinon.server.db.shop.WrenchRow;
 import isokinon.server.db.stores.StoresMapper;
+import isokinon.server.folder.DataFolder;
+import isokinon.server.folder.DemoMark;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.shared.ShopSettings;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -40,6 +44,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -72,6 +77,7 @@ public class SkerrowMill {
   private final ShopSettings settings;
   private final Pins pins;
   private final ShownPins shownPins;
+  private final ObjectProvider<DataFolder> folder;
   private final Clock clock;
 
   SkerrowMill(
@@ -88,7 +94,9 @@ public class SkerrowMill {
       ShopSettings settings,
       Pins pins,
       ShownPins shownPins,
+      ObjectProvider<DataFolder> folder,
       Clock clock) {
+    this.folder = folder;
     this.pumps = pumps;
     this.stores = stores;
     this.shelves = shelves;
@@ -110,14 +118,27 @@ public class SkerrowMill {
   @Order(2)
   @Transactional
   public void load() {
-    boolean empty = pumps.count() == 0;
+    // one in which somebody has begun a shop of their own is left as it is
+    boolean empty = pumps.count() == 0 && stores.people().isEmpty();
     if (empty) {
       fill();
     }
     // a shop of somebody's own lets nobody in whose PIN stands on a page
     if (empty || settings.name().equals(NAME)) {
       letEverybodyIn();
+      mark();
     }
+  }
+
+  private void mark() {
+    folder.ifAvailable(
+        f -> {
+          try {
+            DemoMark.set(f.path());
+          } catch (IOException e) {
+            throw new UncheckedIOException(e);
+          }
+        });
   }
 
   /**

@@ -17,7 +17,9 @@ public final class CannotStart extends RuntimeException {
     /** Not enough room on the disk to change the database safely. */
     NO_ROOM(7),
     /** A newer version of the application wrote it. */
-    NEWER(8);
+    NEWER(8),
+    /** The made-up mill of the demo lies there, and a shop of one's own was asked for. */
+    DEMO(11);
 
     private final int exitCode;
 
