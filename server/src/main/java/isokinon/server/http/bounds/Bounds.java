@@ -67,6 +67,9 @@ final class Bounds {
           Map.entry("sheet", 80),
           Map.entry("part", 80),
           Map.entry("round", 80),
+          // the longest text of a table of the set-up
+          Map.entry("values", 600),
+          Map.entry("seen", 600),
           Map.entry("note", 400),
           Map.entry("because", 400));
 

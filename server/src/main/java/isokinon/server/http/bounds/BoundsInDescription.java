@@ -66,6 +66,9 @@ class BoundsInDescription implements OpenApiCustomizer {
       default -> {}
     }
     inside(schema).forEach(s -> bound("", s, schemas, seen));
+    if (schema.getAdditionalProperties() instanceof Schema more) {
+      bound(name, more, schemas, seen);
+    }
     if (schema.getProperties() != null) {
       schema.getProperties().forEach((n, p) -> bound(n, p, schemas, seen));
     }
@@ -76,7 +79,6 @@ class BoundsInDescription implements OpenApiCustomizer {
         Stream.of(schema.getAllOf(), schema.getOneOf(), schema.getAnyOf())
             .filter(list -> list != null)
             .flatMap(list -> list.stream());
-    Schema more = schema.getAdditionalProperties() instanceof Schema s ? s : null;
-    return Stream.concat(kinds, Stream.of(schema.getItems(), more).filter(s -> s != null));
+    return Stream.concat(kinds, Stream.ofNullable(schema.getItems()));
   }
 }

@@ -76,7 +76,11 @@ class WithinBounds extends RequestBodyAdviceAdapter {
         map.forEach(
             (key, v) -> {
               text(path, String.valueOf(key), Bounds.text(""), faults);
-              entry(path + "." + key, v, faults);
+              if (v instanceof String text) {
+                text(path + "." + key, text, Bounds.text(field.getName()), faults);
+              } else {
+                entry(path + "." + key, v, faults);
+              }
             });
       }
     } else {

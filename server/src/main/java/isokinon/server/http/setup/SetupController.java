@@ -15,6 +15,7 @@ import isokinon.server.work.setup.SetupView;
 import isokinon.server.work.setup.ShopForm;
 import isokinon.server.work.setup.tables.SetupTable;
 import jakarta.validation.Valid;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpHeaders;
@@ -71,6 +72,15 @@ class SetupController {
     this.bring = bring;
   }
 
+  /** What was typed; a column without a value says nothing. */
+  private static Map<String, String> said(Map<String, String> given) {
+    Map<String, String> said = new LinkedHashMap<>();
+    if (given != null) {
+      given.forEach((column, value) -> said.put(column, value == null ? "" : value));
+    }
+    return said;
+  }
+
   private static void mayFill(SignedIn me, SetupTable table) {
     if (!me.may(table.right())) {
       throw new NotAllowed(me, table.right());
@@ -118,11 +128,7 @@ class SetupController {
       @PathVariable SetupTable table, @RequestBody RowForm form, @Me SignedIn me) {
     mayFill(me, table);
     return setup.put(
-        table,
-        form.key() == null ? "" : form.key(),
-        form.seen() == null ? Map.of() : form.seen(),
-        form.values() == null ? Map.of() : form.values(),
-        me);
+        table, form.key() == null ? "" : form.key(), said(form.seen()), said(form.values()), me);
   }
 
   @PostMapping("/tables/{table}/retire")

@@ -176,9 +176,10 @@ final class TableReading {
   }
 
   private String meaning(SetupColumn c, String typed) {
-    Map<String, String> said =
-        asked.words() == null ? Map.of() : asked.words().getOrDefault(c.id(), Map.of());
-    return said.getOrDefault(typed, typed);
+    return Optional.ofNullable(asked.words())
+        .map(words -> words.get(c.id()))
+        .map(said -> said.get(typed))
+        .orElse(typed);
   }
 
   private void together() {

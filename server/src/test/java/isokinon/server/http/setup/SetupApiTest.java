@@ -9,6 +9,7 @@ import isokinon.server.ApiClient;
 import isokinon.server.ApiClient.Reply;
 import isokinon.server.MillTest;
 import isokinon.server.work.setup.tables.SetupTable;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -17,6 +18,8 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -141,7 +144,7 @@ class SetupApiTest {
   }
 
   @Test
-  void whatCannotBeIsRefusedWithItsCellAndSentence() {
+  void whatCannotBeIsRefusedWithItsCellAndSentence() throws IOException {
     assertThat(
             dry(
                     "duties",
@@ -160,6 +163,11 @@ class SetupApiTest {
     assertThat(dry("areas", "colour\nred\n").at("/faults/0/message").asText())
         .startsWith("No column is the Name");
     assertThat(bring("areas", new byte[] {'P', 'K', 3, 4, 9}, Map.of()).status()).isEqualTo(400);
+    assertThat(bring("areas", zipOf(400_000_000), Map.of()).fault("file"))
+        .startsWith("It unpacks to more than 300 MB");
+    String nothing =
+        "{\"key\": \"W-05\", \"seen\": {\"min_nm\": null}, \"values\": {\"to\": null}}";
+    assertThat(desk.post(tables("wrenches") + "/rows", nothing).status()).isEqualTo(422);
   }
 
   /** {@code docs/formats.md} is written by this test with {@code -Dformats.write=true}. */
@@ -218,6 +226,19 @@ class SetupApiTest {
       }
     }
     return String.join(", ", codes);
+  }
+
+  private static byte[] zipOf(int zeros) throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry("xl/sharedStrings.xml"));
+      byte[] block = new byte[1_000_000];
+      for (int i = 0; i < zeros / block.length; i++) {
+        zip.write(block);
+      }
+      zip.closeEntry();
+    }
+    return bytes.toByteArray();
   }
 
   // ---- forms -----------------------------------------------------------------------------------

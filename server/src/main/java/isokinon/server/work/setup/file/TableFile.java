@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
+import java.util.zip.ZipInputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
@@ -54,6 +55,7 @@ public record TableFile(
   public static final int MOST_ROWS = 200_000;
 
   private static final int MOST_COLUMNS = 200;
+  private static final long MOST_UNPACKED = 300_000_000;
   private static final Charset EIGHT_BIT = Charset.forName("windows-1252");
   private static final byte[] ZIP = {'P', 'K'};
 
@@ -105,7 +107,27 @@ public record TableFile(
     }
   }
 
+  /** A workbook is a zip: one that would fill the memory is refused before it is read. */
+  private static void requireOfASize(byte[] file) {
+    byte[] buffer = new byte[1 << 16];
+    long unpacked = 0;
+    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
+      while (zip.getNextEntry() != null) {
+        for (int n = zip.read(buffer); n >= 0; n = zip.read(buffer)) {
+          unpacked += n;
+          if (unpacked > MOST_UNPACKED) {
+            throw RequestProblem.invalid(
+                "file", "It unpacks to more than 300 MB: bring it in parts.");
+          }
+        }
+      }
+    } catch (IOException e) {
+      throw RequestProblem.invalid("file", "It is no workbook that can be read.");
+    }
+  }
+
   private static TableFile workbook(byte[] file, String name) {
+    requireOfASize(file);
     try (ReadableWorkbook book =
         new ReadableWorkbook(new ByteArrayInputStream(file), new ReadingOptions(true, true))) {
       List<String> names = book.getSheets().map(Sheet::getName).toList();
