@@ -7,6 +7,7 @@ import isokinon.server.work.shared.Text;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.ByteBuffer;
@@ -15,10 +16,12 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
-import java.util.zip.ZipInputStream;
+import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
+import org.apache.commons.compress.archivers.zip.ZipFile;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
@@ -111,13 +114,15 @@ public record TableFile(
   private static void requireOfASize(byte[] file) {
     byte[] buffer = new byte[1 << 16];
     long unpacked = 0;
-    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-      while (zip.getNextEntry() != null) {
-        for (int n = zip.read(buffer); n >= 0; n = zip.read(buffer)) {
-          unpacked += n;
-          if (unpacked > MOST_UNPACKED) {
-            throw RequestProblem.invalid(
-                "file", "It unpacks to more than 300 MB: bring it in parts.");
+    try (ZipFile zip = ZipFile.builder().setByteArray(file).get()) {
+      for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
+        try (InputStream part = zip.getInputStream(entry)) {
+          for (int n = part.read(buffer); n >= 0; n = part.read(buffer)) {
+            unpacked += n;
+            if (unpacked > MOST_UNPACKED) {
+              throw RequestProblem.invalid(
+                  "file", "It unpacks to more than 300 MB: bring it in parts.");
+            }
           }
         }
       }
