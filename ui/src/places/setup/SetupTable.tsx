@@ -29,7 +29,7 @@ type Side = { kind: "none" } | { kind: "bring" } | { kind: "row"; row: SetupRow 
 function Rows({ table, names }: { table: SetupTableRows; names: SetupNames[] }) {
   const [search, setSearch] = useSearchParams();
   const go = useNavigate();
-  const stock = useMay("stock");
+  const fill = useMay(table.table === "lots" ? "stock" : "lead");
   const [word, setWord] = useState("");
   const [side, setSide] = useState<Side>(() =>
     search.has("bring")
@@ -82,8 +82,8 @@ function Rows({ table, names }: { table: SetupTableRows; names: SetupNames[] }) 
           <button
             type="button"
             className="press px-4"
-            disabled={!stock.may}
-            title={stock.why}
+            disabled={!fill.may}
+            title={fill.why}
             onClick={() => setSide({ kind: "bring" })}
           >
             Bring a table
@@ -91,8 +91,8 @@ function Rows({ table, names }: { table: SetupTableRows; names: SetupNames[] }) 
           <button
             type="button"
             className="press go px-5"
-            disabled={!stock.may}
-            title={stock.why}
+            disabled={!fill.may}
+            title={fill.why}
             onClick={() => setSide({ kind: "row", row: null, like: null })}
           >
             Add one

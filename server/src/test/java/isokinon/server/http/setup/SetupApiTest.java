@@ -304,11 +304,11 @@ class SetupApiTest {
   }
 
   @Test
-  void theStorekeeperKeepsKitsAndNotPumps() {
+  void theStorekeeperKeepsLotsAndALeadPricesAndPumps() {
     String row = "{\"key\": \"\", \"values\": {}}";
-    assertThat(desk.as("SB").post(tables("pumps") + "/rows", row).status()).isEqualTo(403);
-    assertThat(desk.as("SB").post(tables("kits") + "/rows", row).status()).isEqualTo(400);
-    assertThat(desk.as("RT").post(tables("kits") + "/rows", row).status()).isEqualTo(403);
+    assertThat(desk.as("SB").post(tables("kits") + "/rows", row).status()).isEqualTo(403);
+    assertThat(desk.as("SB").post(tables("lots") + "/rows", row).status()).isEqualTo(400);
+    assertThat(desk.as("RT").post(tables("lots") + "/rows", row).status()).isEqualTo(403);
   }
 
   @Test
