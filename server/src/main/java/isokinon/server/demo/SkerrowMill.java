@@ -6,7 +6,6 @@ import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.table.CsvRow;
 import isokinon.core.wetend.Duty.Abrasion;
-import isokinon.core.wetend.Duty.Zone;
 import isokinon.core.wetend.FluidUse;
 import isokinon.server.access.Pins;
 import isokinon.server.access.ShownPins;
@@ -18,7 +17,6 @@ import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpEnergyRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
-import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rounds.RoundDoneRow;
 import isokinon.server.db.rounds.RoundMapper;
 import isokinon.server.db.setup.SetupMapper;
@@ -191,7 +189,7 @@ public class SkerrowMill {
       String tag = row.get("tag");
       add(row, truth.get(tag), exposures.getOrDefault(tag, List.of()), today);
     }
-    MillTables.rows("wet-ends").forEach(r -> wetEnds.add(wetEnd(r)));
+    MillTables.rows("wet-ends").forEach(r -> wetEnds.add(MillTables.wetEnd(r)));
     MillTables.rows("rounds").forEach(r -> rounds.add(roundDone(r)));
     MillTables.rows("energies")
         .forEach(
@@ -364,31 +362,6 @@ public class SkerrowMill {
         r.number("interval_h"),
         r.get("cause"),
         r.get("cause_id"));
-  }
-
-  private static WetEndRow wetEnd(CsvRow r) {
-    return new WetEndRow(
-        r.get("tag"),
-        r.get("hardware"),
-        r.number("rotor_class_mm"),
-        r.get("parts"),
-        r.number("stop_cost"),
-        r.optional("pressure_bar").orElse(null),
-        r.optional("viscosity_mpas").orElse(null),
-        r.optional("density").orElse(null),
-        r.optional("solids_mm").orElse(null),
-        r.optional("solids_pct").orElse(null),
-        r.optional("solids_mohs").orElse(null),
-        r.optional("ambient_c").orElse(null),
-        r.flag("food").orElse(null),
-        r.get("zone").isEmpty() ? null : r.code(Zone.class, "zone"),
-        r.flag("runs_dry").orElse(null),
-        "",
-        null,
-        r.optional("chloride_mg_l").orElse(null),
-        r.optional("ph_low").orElse(null),
-        r.optional("ph_high").orElse(null),
-        r.optional("chlorine_mg_l").orElse(null));
   }
 
   private static GaugeRow gauge(CsvRow r, LocalDate today) {
