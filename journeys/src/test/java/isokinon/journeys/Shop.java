@@ -159,15 +159,28 @@ final class Shop implements AutoCloseable {
     PlaywrightAssertions.assertThat(page.locator(".waiting")).hasCount(0);
   }
 
-  /** Nothing sticks out to the right of the window, once the drawings have taken its width. */
+  /** What ends to the right of the window, as text: the first ten, with where they end, in px. */
+  private static final String STICKS_OUT =
+      """
+      () => [...document.querySelectorAll("body *")]
+        .map((e) => [e.tagName, String(e.className), Math.round(e.getBoundingClientRect().right)])
+        .filter(([, , right]) => right > document.documentElement.clientWidth)
+        .slice(0, 10)
+        .join(" | ") || `now ${document.documentElement.scrollWidth} px wide, nothing sticks out`""";
+
+  /**
+   * Nothing sticks out to the right of the window, once the drawings have taken its width. A busy
+   * machine may take its time for that; what still sticks out then is named.
+   */
   static void fitsItsWidth(Page page) {
     try {
       page.waitForFunction(
           "() => document.documentElement.scrollWidth <= document.documentElement.clientWidth",
           null,
-          new Page.WaitForFunctionOptions().setPollingInterval(40).setTimeout(3_000));
+          new Page.WaitForFunctionOptions().setPollingInterval(40).setTimeout(15_000));
     } catch (TimeoutError e) {
-      throw new AssertionError("wider than its window: " + page.url(), e);
+      throw new AssertionError(
+          "wider than its window: " + page.url() + " " + page.evaluate(STICKS_OUT), e);
     }
   }
 

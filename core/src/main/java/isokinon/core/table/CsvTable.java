@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -113,6 +114,25 @@ public record CsvTable(List<String> headings, List<CsvRow> rows, List<Fault> fau
           List.of(Fault.at(path, 1, "not readable as CSV: " + e.getMessage())));
     }
     return new CsvTable(headings, rows, List.of());
+  }
+
+  /**
+   * A table as CSV (RFC 4180), safe to open in a spreadsheet.
+   *
+   * @param rows as wide as the heading each; a value is written as its text
+   */
+  public static String written(List<String> headings, List<? extends List<?>> rows) {
+    StringBuilder text = new StringBuilder();
+    try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
+      out.printRecord(headings);
+      for (List<?> row : rows) {
+        out.printRecord(
+            row.stream().map(v -> v == null ? "" : SpreadsheetCell.of(v.toString())).toList());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return text.toString();
   }
 
   /**

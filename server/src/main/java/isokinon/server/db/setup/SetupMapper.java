@@ -3,7 +3,9 @@ package isokinon.server.db.setup;
 import isokinon.server.db.Changes;
 import isokinon.server.db.Topic;
 import java.time.OffsetDateTime;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -19,8 +21,24 @@ import org.apache.ibatis.annotations.Update;
 public interface SetupMapper {
 
   /** The rows of a table, columns by their names in small letters; a null is left out. */
+  default List<Map<String, Object>> rows(String columns, String from) {
+    return found(columns, from).stream()
+        .map(
+            row -> {
+              Map<String, Object> small = new LinkedHashMap<>();
+              row.forEach((name, value) -> small.put(name.toLowerCase(Locale.ROOT), value));
+              return small;
+            })
+        .toList();
+  }
+
+  /** The same, columns as the database writes their names. */
   @Select("select ${columns} from ${from}")
-  List<Map<String, Object>> rows(@Param("columns") String columns, @Param("from") String from);
+  List<Map<String, Object>> found(@Param("columns") String columns, @Param("from") String from);
+
+  /** How many rows of a table there are. */
+  @Select("select count(*) from ${from}")
+  int count(String from);
 
   /** Adds a row, or changes the one with this key. */
   @Update({
@@ -80,9 +98,15 @@ public interface SetupMapper {
   @Changes({})
   void addChange(SetupChangeRow row);
 
-  /** The last batch that was not taken back. */
-  @Select("select batch from setup_change where not undone order by id desc limit 1")
-  Optional<String> lastBatch();
+  /** The last change that was not taken back. */
+  @Select(
+      "select id, batch, made_at, who, device, table_name, row_key, stood, stands, undone from"
+          + " setup_change where not undone order by id desc limit 1")
+  Optional<SetupChangeRow> last();
+
+  /** How many rows were changed at once. */
+  @Select("select count(*) from setup_change where batch = #{batch}")
+  int size(String batch);
 
   /** What was done at once, the last of it first. */
   @Select(
@@ -94,10 +118,16 @@ public interface SetupMapper {
   @Changes({})
   void undone(String batch);
 
-  /** How many rows stand under these tables for a pump, so that it is retired and not removed. */
+  /** How many records there are of what a pump did, or of what is planned for it. */
   @Select(
       "select (select count(*) from run where pump = #{tag}) + (select count(*) from rebuild where"
           + " pump = #{tag}) + (select count(*) from reading where pump = #{tag}) + (select count(*)"
-          + " from counter_reading where pump = #{tag})")
+          + " from counter_reading where pump = #{tag}) + (select count(*) from round_done where pump"
+          + " = #{tag}) + (select count(*) from finding where pump = #{tag}) + (select count(*) from"
+          + " cause_found where pump = #{tag}) + (select count(*) from fault_found where pump ="
+          + " #{tag}) + (select count(*) from next_look where pump = #{tag}) + (select count(*) from"
+          + " policy where pump = #{tag}) + (select count(*) from reservation where pump = #{tag}) +"
+          + " (select count(*) from kept_part where from_pump = #{tag}) + (select count(*) from"
+          + " diary_entry where pump = #{tag})")
   int historyOf(String tag);
 }

@@ -3,7 +3,6 @@ package isokinon.server.http.setup;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import isokinon.server.access.Needs;
-import isokinon.server.access.NotAllowed;
 import isokinon.server.access.Right;
 import isokinon.server.access.SignedIn;
 import isokinon.server.http.delivery.MostBytes;
@@ -81,12 +80,6 @@ class SetupController {
     return said;
   }
 
-  private static void mayFill(SignedIn me, SetupTable table) {
-    if (!me.may(table.right())) {
-      throw new NotAllowed(me, table.right());
-    }
-  }
-
   @GetMapping
   @Needs(Right.SEE)
   @Operation(summary = "Every table of the set-up in short, and the last change")
@@ -126,7 +119,7 @@ class SetupController {
   @Operation(summary = "Adds a row, or changes one")
   SetupView.TableView put(
       @PathVariable SetupTable table, @RequestBody RowForm form, @Me SignedIn me) {
-    mayFill(me, table);
+    me.requires(table.right());
     return setup.put(
         table, form.key() == null ? "" : form.key(), said(form.seen()), said(form.values()), me);
   }
@@ -135,7 +128,7 @@ class SetupController {
   @Operation(summary = "Retires a row, takes it back, or takes it out where nothing hangs on it")
   SetupView.TableView retire(
       @PathVariable SetupTable table, @RequestBody RetireForm form, @Me SignedIn me) {
-    mayFill(me, table);
+    me.requires(table.right());
     return setup.retire(
         table, form.key() == null ? "" : form.key(), !Boolean.FALSE.equals(form.retired()), me);
   }
@@ -154,7 +147,7 @@ class SetupController {
       @PathVariable SetupTable table,
       @Valid @RequestBody BringTable.BringRequest request,
       @Me SignedIn me) {
-    mayFill(me, table);
+    me.requires(table.right());
     return bring.bring(table, request, me);
   }
 

@@ -1,21 +1,17 @@
 package isokinon.server.work.history;
 
-import isokinon.core.table.SpreadsheetCell;
+import isokinon.core.table.CsvTable;
 import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.RunRow;
 import isokinon.server.work.shared.Text;
-import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -38,20 +34,13 @@ public class HistoryTable {
   /** Every run, those that still run at the end, under our own headings. */
   @Transactional(readOnly = true)
   public String csv() {
-    StringBuilder text = new StringBuilder();
-    try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
-      out.printRecord(Arrays.stream(HistoryField.values()).map(HistoryField::code).toList());
-      for (Map<String, Object> run : all()) {
-        out.printRecord(
-            Arrays.stream(HistoryField.values())
-                .map(f -> run.getOrDefault(f.code(), ""))
-                .map(v -> v instanceof Double d ? Text.digits(d) : SpreadsheetCell.of(v.toString()))
-                .toList());
-      }
-    } catch (IOException e) {
-      throw new IllegalStateException(e);
-    }
-    return text.toString();
+    List<HistoryField> fields = List.of(HistoryField.values());
+    return CsvTable.written(
+        fields.stream().map(HistoryField::code).toList(),
+        all().stream()
+            .map(run -> fields.stream().map(f -> run.getOrDefault(f.code(), "")))
+            .map(line -> line.map(v -> v instanceof Double d ? Text.digits(d) : v).toList())
+            .toList());
   }
 
   /** The same as records; a field that is not known is left out. */

@@ -4,6 +4,7 @@ import isokinon.core.value.Fault;
 import isokinon.server.access.SignedIn;
 import isokinon.server.work.setup.file.TableFile;
 import isokinon.server.work.setup.tables.SetupTable;
+import isokinon.server.work.setup.tables.SetupTables;
 import isokinon.server.work.setup.tables.ShopTable;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Turns;
@@ -47,11 +48,15 @@ public class BringTable {
       Boolean leaveOut,
       Boolean dryRun) {}
 
-  private final Setup setup;
+  private final SetupTables tables;
+  private final KnownHere here;
+  private final SetupChanges changes;
   private final Turns turns;
 
-  BringTable(Setup setup, Turns turns) {
-    this.setup = setup;
+  BringTable(SetupTables tables, KnownHere here, SetupChanges changes, Turns turns) {
+    this.tables = tables;
+    this.here = here;
+    this.changes = changes;
     this.turns = turns;
   }
 
@@ -67,7 +72,8 @@ public class BringTable {
       turns.take(Turns.Turn.SETUP);
     }
     TableFile file = TableFile.read(q.file(), q.sheet() == null ? "" : q.sheet());
-    TableReading reading = TableReading.of(setup.tableOf(id), file, q, setup.known());
+    ShopTable table = tables.of(id);
+    TableReading reading = TableReading.of(table, file, q, here.known());
     boolean leaveOut = Boolean.TRUE.equals(q.leaveOut());
     if (store && !reading.faults().isEmpty() && !leaveOut) {
       throw RequestProblem.invalid(
@@ -77,10 +83,9 @@ public class BringTable {
     }
     if (store) {
       String batch = UUID.randomUUID().toString();
-      ShopTable table = setup.tableOf(id);
       for (TableReading.ReadRow row : reading.moving()) {
         table.write(row.values(), row.before(), who.initials());
-        setup.written(table, row.before(), Optional.of(row.values()), who, batch);
+        changes.written(table, row.before(), Optional.of(row.values()), who, batch);
       }
     }
     return reading.view(store);

@@ -108,10 +108,9 @@ public class Setup {
         Arrays.stream(SetupTable.values())
             .map(
                 t -> {
-                  List<Standing> rows = tables.of(t).rows();
-                  long retired = rows.stream().filter(Standing::retired).count();
+                  ShopTable.Count rows = tables.of(t).count();
                   return new SetupView.InShort(
-                      t, t.title(), t.one(), rows.size() - (int) retired, (int) retired, needs(t));
+                      t, t.title(), t.one(), rows.standing(), rows.retired(), needs(t));
                 })
             .toList(),
         changes.last());
@@ -171,7 +170,7 @@ public class Setup {
   /** The names that columns may hold, by kind. */
   @Transactional(readOnly = true)
   public List<NamesView> names() {
-    KnownNames known = known();
+    KnownNames known = here.known();
     return Arrays.stream(Names.values())
         .map(
             of ->
@@ -181,10 +180,6 @@ public class Setup {
                         .map(k -> new SetupView.Name(k.code(), k.name()))
                         .toList()))
         .toList();
-  }
-
-  KnownNames known() {
-    return here.known();
   }
 
   /**
@@ -208,7 +203,7 @@ public class Setup {
     standing.ifPresent(s -> requireUnmoved(table, s.values(), seen));
     Map<String, String> row = new LinkedHashMap<>();
     List<Fault> faults = new ArrayList<>();
-    KnownNames known = known();
+    KnownNames known = here.known();
     for (SetupColumn c : table.columns()) {
       boolean given = typed.containsKey(c.id());
       boolean stays = standing.isPresent() && (!given || table.onlyNew().contains(c.id()));
@@ -247,27 +242,9 @@ public class Setup {
       }
       table.remove(before.get());
     }
-    write(table, row, before, who);
-    return table(id);
-  }
-
-  private void write(
-      ShopTable table,
-      Map<String, String> row,
-      Optional<Map<String, String>> before,
-      SignedIn who) {
     table.write(row, before, who.initials());
-    written(table, before, Optional.of(row), who, UUID.randomUUID().toString());
-  }
-
-  /** Keeps a change with what stood there before. */
-  void written(
-      ShopTable table,
-      Optional<Map<String, String>> before,
-      Optional<Map<String, String>> after,
-      SignedIn who,
-      String batch) {
-    changes.written(table, before, after, who, batch);
+    changes.written(table, before, Optional.of(row), who, UUID.randomUUID().toString());
+    return table(id);
   }
 
   /** Somebody else changed the row while a form was filled: the second is shown what it is now. */
@@ -312,7 +289,7 @@ public class Setup {
       changes.retired(table, standing.values(), retired, who, batch);
     } else {
       table.remove(standing.values());
-      written(table, Optional.of(standing.values()), Optional.empty(), who, batch);
+      changes.written(table, Optional.of(standing.values()), Optional.empty(), who, batch);
     }
     return table(id);
   }
@@ -330,15 +307,11 @@ public class Setup {
     return view();
   }
 
-  Standing find(ShopTable table, String key) {
+  private static Standing find(ShopTable table, String key) {
     return table.rows().stream()
         .filter(s -> table.keyOf(s.values()).equals(key))
         .findFirst()
         .orElseThrow(
             () -> RequestProblem.missing("No " + table.id().one() + " is called " + key + "."));
-  }
-
-  ShopTable tableOf(SetupTable id) {
-    return tables.of(id);
   }
 }

@@ -83,7 +83,7 @@ class SetupChanges {
    * @throws RequestProblem where something was changed since
    */
   void takeBack(String batch) {
-    if (store.lastBatch().filter(batch::equals).isEmpty()) {
+    if (store.last().filter(c -> c.batch().equals(batch)).isEmpty()) {
       throw RequestProblem.notNow("", "Something was changed since: look again.");
     }
     for (SetupChangeRow change : store.batch(batch)) {
@@ -93,10 +93,7 @@ class SetupChanges {
   }
 
   private void takeBack(SetupChangeRow change) {
-    SetupTable id =
-        Code.parse(SetupTable.class, change.tableName())
-            .orElseThrow(() -> new IllegalStateException("No table " + change.tableName()));
-    ShopTable table = tables.of(id);
+    ShopTable table = tables.of(table(change));
     Optional<Map<String, String>> stood = Optional.ofNullable(change.stood()).map(this::row);
     Optional<Map<String, String>> stands = Optional.ofNullable(change.stands()).map(this::row);
     if (stands.isPresent() && stands.get().containsKey(RETIRED)) {
@@ -120,21 +117,25 @@ class SetupChanges {
   /** The last change that can be taken back. */
   Optional<LastChange> last() {
     return store
-        .lastBatch()
+        .last()
         .map(
-            batch -> {
-              List<SetupChangeRow> rows = store.batch(batch);
-              SetupChangeRow first = rows.get(0);
-              SetupTable id = Code.parse(SetupTable.class, first.tableName()).orElseThrow();
+            change -> {
+              SetupTable id = table(change);
+              int rows = store.size(change.batch());
               return new LastChange(
-                  batch,
+                  change.batch(),
                   id,
-                  first.who(),
-                  Text.minute(first.madeAt().atZoneSameInstant(clock.getZone())),
-                  rows.size() == 1
-                      ? saying(id, first)
-                      : rows.size() + " rows of " + id.title().toLowerCase(Locale.ROOT));
+                  change.who(),
+                  Text.minute(change.madeAt().atZoneSameInstant(clock.getZone())),
+                  rows == 1
+                      ? saying(id, change)
+                      : rows + " rows of " + id.title().toLowerCase(Locale.ROOT));
             });
+  }
+
+  private static SetupTable table(SetupChangeRow change) {
+    return Code.parse(SetupTable.class, change.tableName())
+        .orElseThrow(() -> new IllegalStateException("No table " + change.tableName()));
   }
 
   private String saying(SetupTable id, SetupChangeRow change) {

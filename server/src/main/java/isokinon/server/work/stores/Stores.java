@@ -6,7 +6,7 @@ import isokinon.core.stock.Availability;
 import isokinon.core.stock.KitId;
 import isokinon.core.stock.LotStatus;
 import isokinon.core.stock.ShelfLife;
-import isokinon.core.table.SpreadsheetCell;
+import isokinon.core.table.CsvTable;
 import isokinon.server.db.materials.WetKitRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
@@ -32,10 +32,10 @@ import isokinon.server.work.stores.StoresView.OverAge;
 import isokinon.server.work.stores.StoresView.Shelf;
 import isokinon.server.work.stores.StoresView.ShelfLot;
 import isokinon.server.work.stores.StoresView.StockLine;
-import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,8 +43,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -362,33 +360,30 @@ public class Stores {
   /** What to order, as a table. */
   @Transactional(readOnly = true)
   public String purchaseCsv() {
-    StringBuilder text = new StringBuilder();
-    try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
-      out.printRecord(
-          "order_by",
-          "sheet",
-          "kit",
-          "title",
-          "material",
-          "count",
-          "price",
-          "lead_days",
-          "because");
-      for (OrderLine o : view().order()) {
-        out.printRecord(
-            o.orderBy(),
-            o.sheetId(),
-            o.kit(),
-            SpreadsheetCell.of(o.title()),
-            o.material(),
-            o.count(),
-            Text.digits(o.price()),
-            o.leadDays(),
-            SpreadsheetCell.of(o.because()));
-      }
-    } catch (IOException e) {
-      throw new IllegalStateException(e);
-    }
-    return text.toString();
+    return CsvTable.written(
+        List.of(
+            "order_by",
+            "sheet",
+            "kit",
+            "title",
+            "material",
+            "count",
+            "price",
+            "lead_days",
+            "because"),
+        view().order().stream()
+            .map(
+                o ->
+                    Arrays.<Object>asList(
+                        o.orderBy(),
+                        o.sheetId(),
+                        o.kit(),
+                        o.title(),
+                        o.material(),
+                        o.count(),
+                        Text.digits(o.price()),
+                        o.leadDays(),
+                        o.because()))
+            .toList());
   }
 }

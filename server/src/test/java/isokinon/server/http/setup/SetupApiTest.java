@@ -285,6 +285,28 @@ class SetupApiTest {
   }
 
   @Test
+  void aChangeLeavesWhatItSaysNothingOfAndANewPumpGoesWhenItIsTakenBack() {
+    JsonNode duty = row(desk.get(tables("duties")).body(), "DYE-02 1").path("values");
+    assertThat(duty.path("note").asText()).isNotEmpty();
+    assertThat(puts("pumps", "DYE-02", Map.of(), Map.of("hours_per_day", "5")).status())
+        .isEqualTo(200);
+    assertThat(row(desk.get(tables("duties")).body(), "DYE-02 1").path("values")).isEqualTo(duty);
+
+    // one without a sheet yet is changed as the others are
+    assertThat(puts("pumps", "DYE-13", Map.of(), Map.of("hours_per_day", "5")).status())
+        .isEqualTo(200);
+
+    JsonNode before = desk.get(tables("pumps")).body().path("rows");
+    byte[] template = desk.get(tables("pumps") + ".csv?template=true").bytes();
+    assertThat(bring("pumps", template, Map.of()).body().path("fresh").asInt()).isEqualTo(1);
+    assertThat(desk.get(SETUP).body().at("/tables/1/rows").asInt()).isEqualTo(before.size() + 1);
+    String batch = desk.get(SETUP).body().at("/last/batch").asText();
+    assertThat(desk.post(SETUP + "/undo", "{\"batch\": \"" + batch + "\"}").status())
+        .isEqualTo(200);
+    assertThat(desk.get(tables("pumps")).body().path("rows")).isEqualTo(before);
+  }
+
+  @Test
   void whatHasAHistoryIsRetiredAndStands() {
     ApiClient.Job job = desk.job("BLE-02");
     assertThat(retires("pumps", "BLE-02").fault(""))

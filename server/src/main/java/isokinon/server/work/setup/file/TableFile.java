@@ -1,7 +1,6 @@
 package isokinon.server.work.setup.file;
 
 import isokinon.core.table.CsvTable;
-import isokinon.core.table.SpreadsheetCell;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import java.io.ByteArrayInputStream;
@@ -22,8 +21,6 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
 import org.apache.commons.compress.archivers.zip.ZipFile;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.dhatim.fastexcel.reader.Cell;
@@ -216,16 +213,7 @@ public record TableFile(
 
   /** A table as CSV, safe to open in a spreadsheet. */
   public static byte[] csv(List<String> headings, List<List<String>> rows) {
-    StringBuilder text = new StringBuilder();
-    try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
-      out.printRecord(headings);
-      for (List<String> row : rows) {
-        out.printRecord(row.stream().map(SpreadsheetCell::of).toList());
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-    return text.toString().getBytes(StandardCharsets.UTF_8);
+    return CsvTable.written(headings, rows).getBytes(StandardCharsets.UTF_8);
   }
 
   /** A table as a workbook of one sheet; {@code numbers} tells which columns are numbers. */

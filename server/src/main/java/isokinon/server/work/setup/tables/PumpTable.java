@@ -10,6 +10,7 @@ import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
+import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.work.library.Sheets;
@@ -20,7 +21,6 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -101,16 +101,15 @@ final class PumpTable extends ShopTable {
   }
 
   private static Standing standing(Map<String, Object> found) {
-    Map<String, Object> small = new LinkedHashMap<>();
-    found.forEach((k, v) -> small.put(k.toLowerCase(Locale.ROOT), v));
     Map<String, String> row = new LinkedHashMap<>();
-    for (SetupColumn c : PumpColumns.ALL) {
-      Object v = small.get(c.id());
-      row.put(
-          c.id(),
-          v == null ? "" : v instanceof Number n ? Text.digits(n.doubleValue()) : v.toString());
-    }
-    return new Standing(row, small.get("retired_at") != null);
+    PumpColumns.ALL.forEach(c -> row.put(c.id(), text(found.get(c.id()))));
+    return new Standing(row, found.get("retired_at") != null);
+  }
+
+  @Override
+  public Count count() {
+    int retired = store.count("pump where retired_at is not null");
+    return new Count(pumps.count() - retired, retired);
   }
 
   @Override
@@ -164,17 +163,34 @@ final class PumpTable extends ShopTable {
   }
 
   @Override
-  public void write(Map<String, String> row, Optional<Map<String, String>> before, String who) {
-    Sheet sheet = sheets.find(row.get("sheet")).orElseThrow();
+  public void write(Map<String, String> typed, Optional<Map<String, String>> before, String who) {
+    // one that stands may have none yet
+    Optional<Sheet> sheet = sheets.find(typed.get("sheet"));
+    Map<String, String> row = filled(typed, sheet);
     int position = areaPosition(row.get("area"));
     if (before.isEmpty()) {
-      add(row, sheet, position);
+      add(row, sheet.orElseThrow(), position);
     } else {
       change(row, sheet, position);
     }
     String tag = row.get("tag");
     fluid(row, tag);
     stopCost(row, sheet, tag, who);
+  }
+
+  /** A row with what is taken where nothing was said. */
+  private static Map<String, String> filled(Map<String, String> typed, Optional<Sheet> sheet) {
+    Map<String, String> row = new LinkedHashMap<>(typed);
+    Map.of(
+            "series", sheet.map(s -> Text.clipped(s.title(), 60)).orElse(""),
+            "abrasion", Abrasion.NONE.code(),
+            "suction_m", "0",
+            "consequence", Consequence.NORMAL.code(),
+            "counts_per_hour", "0",
+            "stop_cost", "0",
+            "concentration_pct", "100")
+        .forEach((column, usual) -> row.replace(column, "", usual));
+    return row;
   }
 
   private void add(Map<String, String> row, Sheet sheet, int position) {
@@ -190,7 +206,7 @@ final class PumpTable extends ShopTable {
             row.get("area"),
             position,
             sheet.family(),
-            or(row, "series", Text.clipped(sheet.title(), 60)),
+            row.get("series"),
             row.get("serial"),
             sheet.id(),
             row.get("title"),
@@ -202,9 +218,9 @@ final class PumpTable extends ShopTable {
             hours * counts,
             perDay,
             number(row, "interval_hours", 1),
-            Code.parse(Abrasion.class, or(row, "abrasion", "none")).orElseThrow(),
+            Code.parse(Abrasion.class, row.get("abrasion")).orElseThrow(),
             number(row, "suction_m", 0),
-            Code.parse(Consequence.class, or(row, "consequence", "normal")).orElseThrow(),
+            Code.parse(Consequence.class, row.get("consequence")).orElseThrow(),
             perDay > 0 ? read.minusDays(Math.round(age / perDay)) : read,
             hours - age,
             null,
@@ -217,52 +233,45 @@ final class PumpTable extends ShopTable {
             ""));
   }
 
-  private void change(Map<String, String> row, Sheet sheet, int position) {
+  private void change(Map<String, String> row, Optional<Sheet> sheet, int position) {
     Map<String, String> values = new LinkedHashMap<>();
     values.put("tag", row.get("tag"));
     values.put("area", row.get("area"));
     values.put("area_position", Integer.toString(position));
-    values.put("family", sheet.family().code());
-    values.put("sheet_id", sheet.id());
-    values.put("series", or(row, "series", Text.clipped(sheet.title(), 60)));
+    sheet.ifPresent(
+        s -> {
+          values.put("family", s.family().code());
+          values.put("sheet_id", s.id());
+        });
+    values.put("series", row.get("series"));
     values.put("serial", row.get("serial"));
     values.put("duty_title", row.get("title"));
     values.put("duty_note", row.get("note"));
     values.put("body_material", row.get("body"));
     values.put("hours_per_day", row.get("hours_per_day"));
     values.put("interval_hours", row.get("interval_hours"));
-    values.put("abrasion", or(row, "abrasion", "none"));
-    values.put("suction_lift_m", or(row, "suction_m", "0"));
-    values.put("consequence", or(row, "consequence", "normal"));
-    values.put("counts_per_hour", or(row, "counts_per_hour", "0"));
+    values.put("abrasion", row.get("abrasion"));
+    values.put("suction_lift_m", row.get("suction_m"));
+    values.put("consequence", row.get("consequence"));
+    values.put("counts_per_hour", row.get("counts_per_hour"));
     store.put("pump", List.of("tag"), List.copyOf(values.keySet()), List.copyOf(values.values()));
   }
 
   private int areaPosition(String area) {
     List<Map<String, Object>> areas = store.rows("name, position", "area order by position");
     for (Map<String, Object> a : areas) {
-      if (area.equals(value(a, "name"))) {
-        return ((Number) value(a, "position")).intValue();
+      if (area.equals(a.get("name"))) {
+        return ((Number) a.get("position")).intValue();
       }
     }
     int next =
-        areas.isEmpty()
-            ? 0
-            : 1 + ((Number) value(areas.get(areas.size() - 1), "position")).intValue();
+        areas.isEmpty() ? 0 : 1 + ((Number) areas.get(areas.size() - 1).get("position")).intValue();
     store.put(
         "area",
         List.of("name"),
         List.of("name", "position"),
         List.of(area, Integer.toString(next)));
     return next;
-  }
-
-  private static Object value(Map<String, Object> row, String name) {
-    return row.entrySet().stream()
-        .filter(e -> e.getKey().equalsIgnoreCase(name))
-        .map(Map.Entry::getValue)
-        .findFirst()
-        .orElse("");
   }
 
   /**
@@ -273,31 +282,44 @@ final class PumpTable extends ShopTable {
     if (row.get("fluid").isEmpty() || there.size() > 1) {
       return;
     }
-    if (!there.isEmpty()) {
-      store.remove("exposure", Map.of("pump", tag));
-    }
-    pumps.addExposure(
+    Optional<ExposureRow> now = there.stream().findFirst();
+    double warmest = number(row, "temperature_c", 0);
+    ExposureRow said =
         new ExposureRow(
             tag,
             1,
             row.get("fluid"),
             number(row, "concentration_pct", 100),
-            number(row, "temperature_c", 0),
+            warmest,
             1,
-            "",
-            there.isEmpty() ? null : there.get(0).usualC(),
-            FluidUse.PROCESS));
+            now.map(ExposureRow::note).orElse(""),
+            now.map(ExposureRow::usualC).filter(usual -> usual <= warmest).orElse(null),
+            now.map(ExposureRow::kind).orElse(FluidUse.PROCESS));
+    if (!now.equals(Optional.of(said))) {
+      store.remove("exposure", Map.of("pump", tag));
+      pumps.addExposure(said);
+    }
   }
 
-  private void stopCost(Map<String, String> row, Sheet sheet, String tag, String who) {
-    boolean there = wetEnds.wetEnd(tag).isPresent();
+  private void stopCost(Map<String, String> row, Optional<Sheet> sheet, String tag, String who) {
+    Optional<WetEndRow> there = wetEnds.wetEnd(tag);
+    double cost = number(row, "stop_cost", 0);
+    if (there.filter(w -> w.stopCost() == cost).isPresent()) {
+      return;
+    }
     Map<String, String> values = new LinkedHashMap<>();
     values.put("pump", tag);
-    values.put("stop_cost", or(row, "stop_cost", "0"));
+    values.put("stop_cost", row.get("stop_cost"));
     values.put("changed_by", who);
     values.put("changed_at", OffsetDateTime.now(clock).toString());
-    if (!there) {
-      values.put("hardware", sheet.hardware().isEmpty() ? "" : sheet.hardware().get(0).id());
+    if (there.isEmpty()) {
+      values.put(
+          "hardware",
+          sheet.stream()
+              .flatMap(s -> s.hardware().stream())
+              .map(Sheet.Hardware::id)
+              .findFirst()
+              .orElse(""));
       values.put("rotor_class_mm", "0");
       values.put("parts", "");
     }
@@ -333,9 +355,5 @@ final class PumpTable extends ShopTable {
 
   private static double number(Map<String, String> row, String column, double otherwise) {
     return row.get(column).isEmpty() ? otherwise : Double.parseDouble(row.get(column));
-  }
-
-  private static String or(Map<String, String> row, String column, String otherwise) {
-    return row.get(column).isEmpty() ? otherwise : row.get(column);
   }
 }

@@ -1,6 +1,7 @@
 package isokinon.server.work.setup.tables;
 
 import isokinon.core.value.Fault;
+import isokinon.server.work.shared.Text;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,25 @@ public abstract class ShopTable {
 
   /** Every row, those that are retired among them. */
   public abstract List<Standing> rows();
+
+  /** How many of its rows stand, and how many are retired besides. */
+  public record Count(int standing, int retired) {}
+
+  /** Counts its rows. */
+  public Count count() {
+    return new Count(rows().size(), 0);
+  }
+
+  /** A value of the database as it would be typed; empty where there is none. */
+  static String text(Object value) {
+    if (value == null) {
+      return "";
+    }
+    if (value instanceof Boolean yes) {
+      return yes ? "yes" : "no";
+    }
+    return value instanceof Number n ? Text.digits(n.doubleValue()) : value.toString();
+  }
 
   /** Columns that are asked of a new row only; of one that stands they change elsewhere. */
   public Set<String> onlyNew() {

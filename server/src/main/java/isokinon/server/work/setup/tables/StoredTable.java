@@ -3,7 +3,6 @@ package isokinon.server.work.setup.tables;
 import isokinon.core.value.Fault;
 import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
-import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -13,7 +12,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -86,6 +84,14 @@ class StoredTable extends ShopTable {
     return stored.retires();
   }
 
+  @Override
+  public Count count() {
+    int all = store.count(stored.table());
+    int retired =
+        stored.retires() ? store.count(stored.table() + " where " + RETIRED + " is not null") : 0;
+    return new Count(all - retired, retired);
+  }
+
   private String inDatabase(String column) {
     return stored.otherwise().getOrDefault(column, column);
   }
@@ -104,27 +110,19 @@ class StoredTable extends ShopTable {
   }
 
   private Standing standing(Map<String, Object> found) {
-    Map<String, Object> small = new LinkedHashMap<>();
-    found.forEach((k, v) -> small.put(k.toLowerCase(Locale.ROOT), v));
     Map<String, String> row = new LinkedHashMap<>();
-    columns.forEach(c -> row.put(c.id(), shown(c.holds(), small.get(inDatabase(c.id())))));
-    return new Standing(row, small.get(RETIRED) != null);
+    columns.forEach(c -> row.put(c.id(), shown(c.holds(), found.get(inDatabase(c.id())))));
+    return new Standing(row, found.get(RETIRED) != null);
   }
 
   private String shown(Holds holds, Object value) {
-    if (value == null) {
-      return "";
-    }
-    if (value instanceof Boolean yes) {
-      return yes ? "yes" : "no";
-    }
-    if (holds == Holds.TIME) {
+    if (value != null && holds == Holds.TIME) {
       return LocalTime.ofSecondOfDay(((Number) value).longValue() * MINUTES).toString();
     }
-    if (holds == Holds.MOMENT) {
+    if (value != null && holds == Holds.MOMENT) {
       return MOMENT.format(((OffsetDateTime) value).atZoneSameInstant(clock.getZone()));
     }
-    return value instanceof Number n ? Text.digits(n.doubleValue()) : value.toString();
+    return text(value);
   }
 
   private String kept(SetupColumn column, String value) {
