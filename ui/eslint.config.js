@@ -4,7 +4,7 @@ import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
 export default ts.config(
-  { ignores: ["target", "node_modules", "src/api/schema.d.ts", "*.config.*"] },
+  { ignores: ["target", "node_modules", "src/api/schema.d.ts", "src/api/bounds.ts", "build", "*.config.*"] },
   js.configs.recommended,
   ts.configs.strict,
   hooks.configs.flat["recommended-latest"],
@@ -21,6 +21,10 @@ export default ts.config(
         {
           selector: "Literal[value=/^#[0-9a-fA-F]{3,8}$/]",
           message: "Use a token, not a raw colour.",
+        },
+        {
+          selector: "JSXAttribute[name.name='maxLength']",
+          message: "Use TextInput: it says how much fits and cuts nothing.",
         },
         ...["Literal[value=/text-\\[[0-9.]/]", "TemplateElement[value.raw=/text-\\[[0-9.]/]"].map((selector) => ({
           selector,

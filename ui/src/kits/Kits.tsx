@@ -6,6 +6,7 @@ import { materialFill } from "../drawing/Hatches";
 import { Mark, MarkAt, verdictState } from "../parts/Mark";
 import { roleWord, rounded, sentence } from "../text/numbers";
 import { useDraft } from "../parts/useDraft";
+import { TextInput } from "../parts/TextInput";
 
 type Kit = ChooserView["kits"][number];
 
@@ -184,13 +185,14 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
   return (
     <div className="pt-2 pl-8">
       {mustInspect && (
-        <input
+        <TextInput
+          of="KitFitted.note"
           className="field mb-2 w-full"
           aria-label="What its inspection showed"
           placeholder="What its inspection showed"
-          value={inspected}
-          maxLength={2000}
-          onChange={(e) => setInspected(e.target.value)}
+          typed={inspected}
+
+          onType={setInspected}
         />
       )}
       <button

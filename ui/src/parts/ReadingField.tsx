@@ -1,4 +1,5 @@
 import type { ReactNode, RefObject } from "react";
+import { takes, type NumberBound } from "../text/bounds";
 import { unitWord } from "../text/numbers";
 import { Sentence } from "./States";
 
@@ -6,6 +7,8 @@ interface NumberProps {
   id?: string;
   /** What is read, for those who hear the screen; left out where a label stands beside the field. */
   label?: string | undefined;
+  /** The field of the request that takes it, where that bounds it; a reading is judged by its own limits. */
+  of?: NumberBound;
   typed: string;
   onType: (typed: string) => void;
   invalid?: boolean;
@@ -22,7 +25,8 @@ interface NumberProps {
 export function NumberInput(p: NumberProps) {
   const { id, label, typed, onType, invalid = false, describedBy, placeholder, className = "", ref } = p;
   const { onLeave, onEnter } = p;
-  return (
+  const may = p.of ? takes(p.of, typed) : "";
+  const input = (
     <input
       id={id}
       className={`m field text-right ${className}`}
@@ -30,7 +34,7 @@ export function NumberInput(p: NumberProps) {
       autoComplete="off"
       ref={ref}
       aria-label={label}
-      aria-invalid={invalid}
+      aria-invalid={invalid || may !== ""}
       aria-describedby={describedBy}
       placeholder={placeholder}
       value={typed}
@@ -38,6 +42,17 @@ export function NumberInput(p: NumberProps) {
       onBlur={onLeave}
       onKeyDown={(e) => e.key === "Enter" && onEnter?.()}
     />
+  );
+  if (!p.of) return input;
+  return (
+    <>
+      {input}
+      {may && (
+        <span role="status" className="py-1 text-small font-[640] text-renew">
+          {may}
+        </span>
+      )}
+    </>
   );
 }
 

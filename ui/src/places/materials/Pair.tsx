@@ -14,6 +14,7 @@ import { typedNumber } from "../../text/typedNumber";
 import { band, BandBar } from "./BandBar";
 import { Limits } from "./Limits";
 import { useMay } from "../../parts/useMay";
+import { TextInput } from "../../parts/TextInput";
 
 /** A material in a fluid: the rows, what was seen here, where they disagree, and the shop's own word. */
 export default function Pair() {
@@ -211,11 +212,12 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
       </div>
       <label className="block text-small text-muted">
         Why
-        <input
+        <TextInput
+          of="OwnResistance.note"
           className="field mt-1 block w-full text-ink"
-          value={typed.note}
-          maxLength={400}
-          onChange={(e) => set({ note: e.target.value })}
+          typed={typed.note}
+
+          onType={(words) => set({ note: words })}
         />
       </label>
       {write.error instanceof Refused && write.error.faults.length > 0
@@ -380,20 +382,22 @@ function Find({ pair: p }: { pair: PairView }) {
         <Typed name="Strength, %" value={typed.pct} set={(pct) => set({ pct })} />
         <label className="text-small text-muted">
           Pump
-          <input
+          <TextInput
+            of="FindingRequest.pump"
             className="field mt-1 block w-full text-ink"
-            value={typed.pump}
-            onChange={(e) => set({ pump: e.target.value })}
+            typed={typed.pump}
+            onType={(words) => set({ pump: words })}
           />
         </label>
       </div>
       <label className="mt-1 block text-small text-muted">
         In words
-        <input
+        <TextInput
+          of="FindingRequest.note"
           className="field mt-1 block w-full text-ink"
-          value={typed.note}
-          maxLength={2000}
-          onChange={(e) => set({ note: e.target.value })}
+          typed={typed.note}
+
+          onType={(words) => set({ note: words })}
         />
       </label>
       {unreadable !== undefined && <Sentence>"{unreadable}" is not a number.</Sentence>}

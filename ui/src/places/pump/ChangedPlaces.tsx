@@ -5,6 +5,7 @@ import { Choice } from "../../parts/Choice";
 import { faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
 import { useMay } from "../../parts/useMay";
+import { TextInput } from "../../parts/TextInput";
 
 interface Props {
   tag: string;
@@ -56,13 +57,14 @@ export function ChangedPlaces({ tag, unit, alike }: Props) {
         <Sentence key={f.message}>{f.message}</Sentence>
       ))}
       {unsuited.length > 0 && (
-        <input
+        <TextInput
+          of="ExchangeRequest.because"
           className="field mt-2 w-full"
           aria-label="Why it goes there all the same"
           placeholder="Why it goes there all the same"
-          value={because}
-          maxLength={400}
-          onChange={(e) => setBecause(e.target.value)}
+          typed={because}
+
+          onType={setBecause}
         />
       )}
       {exchange.error && unsuited.length === 0 && <Sentence>{faults[0]?.message ?? exchange.error.message}</Sentence>}

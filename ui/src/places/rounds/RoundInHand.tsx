@@ -5,6 +5,7 @@ import { api } from "../../api/client";
 import { newKey } from "../../api/outbox";
 import { Refused } from "../../api/transport";
 import type { RoundView } from "../../api/types";
+import { Room } from "../../parts/TextInput";
 import { NumberInput } from "../../parts/ReadingField";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
@@ -122,9 +123,9 @@ function InHand({ round: r }: { round: RoundView }) {
         <textarea
           className="field mt-1 block min-h-16 w-full text-lead text-ink"
           value={typed.note ?? ""}
-          maxLength={2000}
           onChange={(e) => put("note", e.target.value)}
         />
+        <Room of="RoundRequest.note" typed={typed.note ?? ""} />
       </label>
       {done.error && faults.length === 0 && <Sentence>{done.error.message}</Sentence>}
       <button

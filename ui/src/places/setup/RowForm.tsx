@@ -193,7 +193,11 @@ function Field({ column: c, names, value, fault, shut, onType }: FieldProps) {
             onChange={(e) => onType(e.target.value)}
           />
         )}
-        {c.says && !fault && <span className="block pt-0.5 text-small text-soft">{c.says}</span>}
+        {!fault && (
+          <span className="block pt-0.5 text-small text-soft">
+            {[c.says, c.holds === "name" || c.holds === "yes-no" ? "" : c.takes].filter(Boolean).join("; ")}
+          </span>
+        )}
         {fault && <Sentence>{fault}</Sentence>}
       </span>
     </label>

@@ -5,6 +5,7 @@ import { heard } from "../../api/session";
 import { faultAt, faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
 import { useSettings } from "../../parts/settings";
+import { TextInput } from "../../parts/TextInput";
 
 /** A shop in which no lead can sign in yet: whoever started the server says who the first one is. */
 export function FirstLead() {
@@ -35,20 +36,22 @@ export function FirstLead() {
         first lead is, who then sets everybody else up.
       </p>
       <Field label="Start code" say="six digits, where the server was started" fault={faultAt(faults, "code")}>
-        <input
+        <TextInput
+          of="FirstLead.code"
           className="field m w-[180px]"
           inputMode="numeric"
           autoComplete="off"
-          value={code}
-          onChange={(e) => setCode(e.target.value)}
+          typed={code}
+          onType={setCode}
         />
       </Field>
       <Field label="Your initials" say="two to four capital letters" fault={faultAt(faults, "initials")}>
-        <input
+        <TextInput
+          of="FirstLead.initials"
           className="field w-[180px]"
-          maxLength={4}
-          value={initials}
-          onChange={(e) => setInitials(e.target.value.toUpperCase())}
+
+          typed={initials}
+          onType={(words) => setInitials(words.toUpperCase())}
         />
       </Field>
       <Field
@@ -56,13 +59,14 @@ export function FirstLead() {
         say="four to six digits, or a pass phrase of twelve characters"
         fault={faultAt(faults, "pin")}
       >
-        <input
+        <TextInput
+          of="FirstLead.pin"
           className="field"
           type="password"
           autoComplete="new-password"
-          maxLength={100}
-          value={pin}
-          onChange={(e) => setPin(e.target.value)}
+
+          typed={pin}
+          onType={setPin}
         />
       </Field>
       {make.error && faults.every((f) => !f.path) && <Sentence>{make.error.message}</Sentence>}

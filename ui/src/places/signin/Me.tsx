@@ -3,6 +3,7 @@ import { useStanding } from "../../api/session";
 import { useSettings } from "../../parts/settings";
 import { Field } from "./FirstLead";
 import { OwnPin } from "./OwnPin";
+import { TextInput } from "../../parts/TextInput";
 
 /** One's own PIN, and what this device is called on the record. */
 export default function Me() {
@@ -19,12 +20,13 @@ export default function Me() {
           say="stands beside your initials on the record, from the next sign-in on"
           fault={undefined}
         >
-          <input
+          <TextInput
+            of="SignInQuestion.device"
             className="field max-w-[320px]"
             placeholder="bench 2"
-            maxLength={40}
-            value={device}
-            onChange={(e) => setDevice(e.target.value)}
+
+            typed={device}
+            onType={setDevice}
           />
         </Field>
       </section>

@@ -5,6 +5,7 @@ import { heard } from "../../api/session";
 import { faultAt, faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
 import { Field } from "./FirstLead";
+import { TextInput } from "../../parts/TextInput";
 
 /** A PIN of one's own: at once where a lead set the one that holds, else whenever somebody wants. */
 export function OwnPin({ due, who, done }: { due: boolean; who: string; done: () => void }) {
@@ -35,22 +36,24 @@ export function OwnPin({ due, who, done }: { due: boolean; who: string; done: ()
           : "Every device you are signed in on locks but this one."}
       </p>
       <Field label="The one you have" say="as you typed it just now" fault={undefined}>
-        <input
+        <TextInput
+          of="OwnPin.current"
           className="field"
           type="password"
           autoComplete="off"
-          value={current}
-          onChange={(e) => setCurrent(e.target.value)}
+          typed={current}
+          onType={setCurrent}
         />
       </Field>
       <Field label="Your own" say="four to six digits, or a pass phrase of twelve characters" fault={wrong}>
-        <input
+        <TextInput
+          of="OwnPin.pin"
           className="field"
           type="password"
           autoComplete="new-password"
-          maxLength={100}
-          value={pin}
-          onChange={(e) => setPin(e.target.value)}
+
+          typed={pin}
+          onType={setPin}
         />
       </Field>
       {change.error && !wrong && <Sentence>{change.error.message}</Sentence>}

@@ -5,6 +5,7 @@ import type { Person, PersonRole } from "../../api/types";
 import { LicensedMark } from "../../parts/PersonTag";
 import { faultsOf } from "../../parts/faults";
 import { Failed, Loading, Sentence } from "../../parts/States";
+import { TextInput } from "../../parts/TextInput";
 
 const ROLES: [PersonRole, string][] = [
   ["technician", "works at pumps"],
@@ -134,14 +135,15 @@ function Change({ person: p }: { person: Person }) {
           reset.mutate();
         }}
       >
-        <input
+        <TextInput
+          of="NewPin.pin"
           className="field min-w-0 flex-1"
           type="password"
           autoComplete="new-password"
           aria-label={`Another PIN for ${p.initials}`}
           placeholder="Another PIN, four to six digits"
-          value={pin}
-          onChange={(e) => setPin(e.target.value)}
+          typed={pin}
+          onType={setPin}
         />
         <button type="submit" className="press" disabled={!pin || reset.isPending}>
           Give it
@@ -154,12 +156,13 @@ function Change({ person: p }: { person: Person }) {
           give.mutate();
         }}
       >
-        <input
+        <TextInput
+          of="NewBadge.badge"
           className="field min-w-0 flex-1"
           aria-label={`Badge of ${p.initials}`}
           placeholder="Hold a badge to the reader; empty takes it away"
-          value={badge}
-          onChange={(e) => setBadge(e.target.value)}
+          typed={badge}
+          onType={setBadge}
         />
         <button type="submit" className="press" disabled={give.isPending}>
           Badge
@@ -199,27 +202,29 @@ function AddPerson() {
       }}
     >
       <h2 className="head border-b-[1.5px] border-ink pb-1">Somebody comes new</h2>
-      <input
+      <TextInput
+        of="NewPerson.initials"
         className="field"
         aria-label="Initials"
         placeholder="Initials, two to four letters"
-        maxLength={4}
-        value={initials}
-        onChange={(e) => setInitials(e.target.value.toUpperCase())}
+
+        typed={initials}
+        onType={(words) => setInitials(words.toUpperCase())}
       />
       <Roles role={role} choose={setRole} />
       <label className="flex min-h-11 items-center gap-3 text-lead">
         <input type="checkbox" className="size-6" checked={licensed} onChange={(e) => setLicensed(e.target.checked)} />
         Licensed for electrical work
       </label>
-      <input
+      <TextInput
+        of="NewPerson.pin"
         className="field"
         type="password"
         autoComplete="new-password"
         aria-label="First PIN"
         placeholder="First PIN; replaced at the first use"
-        value={pin}
-        onChange={(e) => setPin(e.target.value)}
+        typed={pin}
+        onType={setPin}
       />
       {faultsOf(add.error).map((f) => (
         <Sentence key={f.message}>{f.message}</Sentence>

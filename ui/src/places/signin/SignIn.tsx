@@ -9,6 +9,7 @@ import { PersonTag } from "../../parts/PersonTag";
 import { Sentence } from "../../parts/States";
 import { useSettings } from "../../parts/settings";
 import { usePinTry } from "./usePinTry";
+import { TextInput } from "../../parts/TextInput";
 
 const WaitingJob = lazy(() => import("./WaitingJob"));
 
@@ -131,14 +132,15 @@ function Pin({ person: p, here }: { person: Person; here: boolean }) {
             enter();
           }}
         >
-          <input
+          <TextInput
+            of="SignInQuestion.pin"
             className="field"
             type="password"
             autoFocus
             autoComplete="off"
             aria-label={`${p.initials}, your pass phrase`}
-            value={typed}
-            onChange={(e) => pin.type(e.target.value)}
+            typed={typed}
+            onType={(words) => pin.type(words)}
           />
           <button type="submit" className="press go" disabled={!typed || pin.left > 0 || signIn.isPending}>
             {pin.left > 0 ? `Opens in ${countdown(pin.left)}` : "Sign in"}
@@ -189,14 +191,15 @@ function Badge() {
           <path d="M3,6H19V25H3ZM8,6V2H14V6M7,21H15M7,11V16M10,11V16M12,11V16M15,11V16" />
         </svg>
         Or hold your badge to the reader
-        <input
+        <TextInput
+          of="SignInQuestion.badge"
           className="field min-w-0 flex-1"
           type="password"
           autoComplete="off"
           aria-label="Code of a badge"
-          value={code}
-          onChange={(e) => {
-            setCode(e.target.value);
+          typed={code}
+          onType={(words) => {
+            setCode(words);
             setFault("");
           }}
         />

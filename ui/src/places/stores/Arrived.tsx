@@ -3,10 +3,13 @@ import { useState } from "react";
 import type { StoresView } from "../../api/types";
 import { Faults } from "../../parts/BringTable";
 import { Choice } from "../../parts/Choice";
+import { NumberInput } from "../../parts/ReadingField";
+import { TextInput } from "../../parts/TextInput";
 import { useMay } from "../../parts/useMay";
+import { isNumber, takes, type NumberBound, type TextBound } from "../../text/bounds";
 
-/** Name of a field, what stands over it, an example. */
-export type ArrivedField<K extends string> = readonly [K, string, string];
+/** Name of a field, what stands over it, an example, the field of the request that takes it. */
+export type ArrivedField<K extends string> = readonly [K, string, string, TextBound | NumberBound];
 
 interface Props<K extends string> {
   label: string;
@@ -26,6 +29,7 @@ export function Arrived<K extends string>({ label, all, of, say, fields, receive
   const [typed, setTyped] = useState(
     () => Object.fromEntries(fields.map(([name]) => [name, ""])) as Record<K | "lot", string>,
   );
+  const outside = fields.some(([name, , , of]) => isNumber(of) && takes(of, typed[name]) !== "");
   const arrive = useMutation({
     mutationFn: () => receive(kind, typed),
     onSuccess: (now) => {
@@ -43,18 +47,29 @@ export function Arrived<K extends string>({ label, all, of, say, fields, receive
     >
       <Choice label={label} value={kind} onChange={setKind} all={all} of={of} say={say} />
       <div className="flex flex-wrap items-end gap-2">
-        {fields.map(([name, above, hint]) => (
+        {fields.map(([name, above, hint, of]) => (
           <label key={name} className="text-small text-muted">
             {above}
-            <input
-              className="field m block w-36 text-ink"
-              placeholder={hint}
-              value={typed[name]}
-              onChange={(e) => setTyped({ ...typed, [name]: e.target.value })}
-            />
+            {isNumber(of) ? (
+              <NumberInput
+                of={of}
+                className="block w-36 text-ink"
+                placeholder={hint}
+                typed={typed[name]}
+                onType={(words) => setTyped({ ...typed, [name]: words })}
+              />
+            ) : (
+              <TextInput
+                of={of}
+                className="field m block w-36 text-ink"
+                placeholder={hint}
+                typed={typed[name]}
+                onType={(words) => setTyped({ ...typed, [name]: words })}
+              />
+            )}
           </label>
         ))}
-        <button className="press go px-5" disabled={!stock.may || !kind || !typed.lot || arrive.isPending}>
+        <button className="press go px-5" disabled={!stock.may || !kind || !typed.lot || outside || arrive.isPending}>
           On the shelf
         </button>
       </div>

@@ -100,6 +100,7 @@ function Lot({ lot: l, unit }: { lot: ConsumableLotView; unit: string }) {
           label={`What is left of ${l.id}, ${unit}`}
           from={l.amount}
           keep={`${unit} are left`}
+          of="ConsumableLotRequest.amount"
           may={shelf.stock}
           onCount={(amount) => shelf.consumable.mutate({ act: "count", lot: l.id, amount })}
         />

@@ -1,4 +1,6 @@
 import { useState } from "react";
+import { NumberInput } from "../../parts/ReadingField";
+import { takes, type NumberBound } from "../../text/bounds";
 import { typedNumber } from "../../text/typedNumber";
 
 interface Props {
@@ -10,13 +12,14 @@ interface Props {
   from: number;
   /** What the button says that keeps it. */
   keep: string;
-  whole?: boolean;
+  /** The field of the request that takes it. */
+  of: NumberBound;
   may: boolean;
   onCount: (counted: number) => void;
 }
 
 /** What was counted or measured of a lot: a button, then a field. */
-export function CountForm({ ask, label, from, keep, whole = false, may, onCount }: Props) {
+export function CountForm({ ask, label, from, keep, of, may, onCount }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const counted = typed === null ? undefined : typedNumber(typed);
   if (typed === null) {
@@ -35,14 +38,8 @@ export function CountForm({ ask, label, from, keep, whole = false, may, onCount 
         setTyped(null);
       }}
     >
-      <input
-        className="field m w-24"
-        inputMode={whole ? "numeric" : "decimal"}
-        aria-label={label}
-        value={typed}
-        onChange={(e) => setTyped(e.target.value)}
-      />
-      <button className="press call px-3 text-body" disabled={counted == null || !may}>
+      <NumberInput of={of} className="w-24" label={label} typed={typed} onType={setTyped} />
+      <button className="press call px-3 text-body" disabled={counted == null || takes(of, typed) !== "" || !may}>
         {keep}
       </button>
     </form>

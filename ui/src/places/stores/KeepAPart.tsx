@@ -6,6 +6,7 @@ import type { KeptCondition } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Sentence } from "../../parts/States";
 import { useMay } from "../../parts/useMay";
+import { TextInput } from "../../parts/TextInput";
 
 /** Keeps a part that came out and looked sound: its hours go with it. */
 export function KeepAPart() {
@@ -65,19 +66,21 @@ export function KeepAPart() {
         />
       </div>
       <div className="grid grid-cols-2 gap-2 pt-1">
-        <input
+        <TextInput
+          of="KeepRequest.serial"
           className="field"
           aria-label="Serial"
           placeholder="Serial, if any"
-          value={serial}
-          onChange={(e) => setSerial(e.target.value)}
+          typed={serial}
+          onType={setSerial}
         />
-        <input
+        <TextInput
+          of="KeepRequest.note"
           className="field"
           aria-label="Note"
           placeholder="How it looks"
-          value={note}
-          onChange={(e) => setNote(e.target.value)}
+          typed={note}
+          onType={setNote}
         />
       </div>
       <button
@@ -93,6 +96,7 @@ export function KeepAPart() {
           <Sentence>{keep.error.message}</Sentence>
           <NumberInput
             className="mt-1 w-full"
+            of="KeepRequest.hours"
             label="Hours it has run"
             placeholder="Hours it has run"
             typed={hours}

@@ -85,7 +85,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
           label={`Pieces of ${l.id} counted`}
           from={l.quantity}
           keep="That many are there"
-          whole
+          of="LotRequest.count"
           may={shelf.stock}
           onCount={(count) => shelf.act.mutate({ act: "count", lot: l.id, count })}
         />

@@ -4,11 +4,11 @@ import { typedNumber } from "../../text/typedNumber";
 import { Arrived } from "./Arrived";
 
 const FIELDS = [
-  ["lot", "Lot number", "L-0500"],
-  ["cured", "Cure date", "2026-03-01"],
-  ["count", "Pieces", "1"],
-  ["price", "Price, £", ""],
-  ["place", "Place", "B4"],
+  ["lot", "Lot number", "L-0500", "ReceivedRequest.lot"],
+  ["cured", "Cure date", "2026-03-01", "ReceivedRequest.cured"],
+  ["count", "Pieces", "1", "ReceivedRequest.count"],
+  ["price", "Price, £", "", "ReceivedRequest.price"],
+  ["place", "Place", "B4", "ReceivedRequest.place"],
 ] as const;
 
 /** A lot that came in: what it is, its number, its cure date. */

@@ -4,11 +4,11 @@ import { typedNumber } from "../../text/typedNumber";
 import { Arrived } from "./Arrived";
 
 const FIELDS = [
-  ["lot", "Lot number", "G-200"],
-  ["bestBefore", "Date on the pack", "2028-03-31"],
-  ["packs", "Packs", "1"],
-  ["price", "Price of a pack, £", ""],
-  ["place", "Place", "F1"],
+  ["lot", "Lot number", "G-200", "ConsumableReceivedRequest.lot"],
+  ["bestBefore", "Date on the pack", "2028-03-31", "ConsumableReceivedRequest.bestBefore"],
+  ["packs", "Packs", "1", "ConsumableReceivedRequest.packs"],
+  ["price", "Price of a pack, £", "", "ConsumableReceivedRequest.price"],
+  ["place", "Place", "F1", "ConsumableReceivedRequest.place"],
 ] as const;
 
 /** Packs of a consumable that came in: what it is, its lot, the date on the pack. */

@@ -5,6 +5,7 @@ import { api } from "../../../api/client";
 import type { ChooserView, LotView, RenewItem, RoleChoice } from "../../../api/types";
 import { Choice } from "../../../parts/Choice";
 import { Mark, verdictState } from "../../../parts/Mark";
+import { TextInput } from "../../../parts/TextInput";
 import { roleWord } from "../../../text/numbers";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
@@ -160,11 +161,11 @@ function Singles({ view, now, link }: Here) {
           ? `${parts[0]?.name} as a single part`
           : `The ${parts.length} without a lot as single parts`}
         : number on the bag
-        <input
+        <TextInput
+          of="KitFitted.note"
           className="m field mt-1 block w-full text-ink"
-          value={number}
-          maxLength={80}
-          onChange={(e) => setNumber(e.target.value)}
+          typed={number}
+          onType={setNumber}
         />
       </label>
       <button type="submit" className="press" disabled={!number.trim() || link.busy}>

@@ -5,6 +5,7 @@ import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import { RestForm } from "./Rest";
 import { useKey } from "./useKey";
+import { TextInput } from "../../../parts/TextInput";
 
 interface Props {
   link: BenchLink;
@@ -93,14 +94,15 @@ function Note({ link, id, close }: { link: BenchLink; id: number; close: () => v
         void record();
       }}
     >
-      <input
+      <TextInput
+        of="Noted.text"
         className="field flex-1"
         aria-label="Note"
         placeholder="What the record should say"
-        value={text}
-        maxLength={2000}
+        typed={text}
+
         autoFocus
-        onChange={(e) => setText(e.target.value)}
+        onType={setText}
       />
       <button type="submit" className="press call" disabled={!text.trim() || link.busy}>
         Keep the note

@@ -6,6 +6,7 @@ import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import { sentence } from "../../../text/numbers";
 import { faultAt } from "../../../parts/faults";
+import { TextInput } from "../../../parts/TextInput";
 
 const WAITS = ["kit", "part", "machining", "permit", "the next shift"];
 
@@ -43,13 +44,14 @@ export function RestForm({ link, id, close }: { link: BenchLink; id: number; clo
         ))}
       </div>
       <div className="flex gap-2.5">
-        <input
+        <TextInput
+          of="Paused.note"
           className="field flex-1"
           aria-label="Note for whoever takes it up"
           placeholder="Note for whoever takes it up"
-          value={text}
-          maxLength={2000}
-          onChange={(e) => setText(e.target.value)}
+          typed={text}
+
+          onType={setText}
         />
         <button type="submit" className="press call" disabled={link.busy}>
           Lay it aside

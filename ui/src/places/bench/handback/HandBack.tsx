@@ -12,6 +12,7 @@ import { Foot } from "../frame/Foot";
 import { worksNot } from "../frame/worksNot";
 import { OutHere } from "../decide/OutHere";
 import { Sandglass, Waits } from "../frame/Waits";
+import { TextInput } from "../../../parts/TextInput";
 
 /** What goes back with the pump: signed off first, then handed back. */
 export function HandBack({ view, now, link }: InStage<"HAND_BACK">) {
@@ -73,12 +74,13 @@ function One({ wait: w, link }: { wait: WaitView; link: StageProps["link"] }) {
         {w.title}
       </span>
       {left > 0 && (
-        <input
+        <TextInput
+          of="Settled.because"
           className="field w-64 text-body"
           aria-label="Why it is done before its time"
           placeholder="Why before its time"
-          value={why}
-          onChange={(e) => setWhy(e.target.value)}
+          typed={why}
+          onType={setWhy}
         />
       )}
       <button

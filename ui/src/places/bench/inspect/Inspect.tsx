@@ -18,6 +18,7 @@ import { useKey } from "../frame/useKey";
 import { Measures } from "./Measures";
 import { SmallPart } from "../../../drawing/SmallPart";
 import { WhyItWore } from "./WhyItWore";
+import { TextInput } from "../../../parts/TextInput";
 
 const VERDICTS = ["sound", "watch", "renew"] as const;
 type Verdict = (typeof VERDICTS)[number];
@@ -171,14 +172,15 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
               <label className="block text-small text-muted" htmlFor="seen">
                 What was seen, or the reason
               </label>
-              <input
+              <TextInput
+                of="Judged.because"
                 id="seen"
                 className="field mt-1 w-full"
-                value={text}
-                maxLength={2000}
+                typed={text}
+
                 aria-invalid={textFault !== undefined}
-                onChange={(e) => {
-                  setText(e.target.value);
+                onType={(words) => {
+                  setText(words);
                   link.clear();
                 }}
               />

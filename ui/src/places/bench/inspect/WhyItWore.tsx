@@ -6,6 +6,7 @@ import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
 import { faultAt } from "../../../parts/faults";
+import { TextInput } from "../../../parts/TextInput";
 
 /** Causes of the wear in hand, and the answer that is kept with the part. */
 export function WhyItWore({ finding, view, link }: { finding: FindingView } & StageProps) {
@@ -116,13 +117,14 @@ function Counter({ cause: c, finding, view, link }: { cause: CauseView; finding:
           .join(". ")}
       </p>
       <div className="flex gap-2">
-        <input
+        <TextInput
+          of="CauseFound.note"
           className="field min-w-0 flex-1 text-body"
           aria-label="Where it came from, in your words"
           placeholder="Where it came from"
-          value={text}
-          maxLength={2000}
-          onChange={(e) => setText(e.target.value)}
+          typed={text}
+
+          onType={setText}
         />
         <button type="button" className="press call" disabled={link.busy} onClick={() => void keep()}>
           It was this

@@ -17,6 +17,7 @@ import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { Waits } from "../frame/Waits";
 import { Suspects } from "./Suspects";
+import { TextInput } from "../../../parts/TextInput";
 
 /** So many tests leave room for the pump beneath them. */
 const ROOM_FOR_DRAWING = 6;
@@ -205,12 +206,13 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
           >
             <label className="flex min-w-0 flex-1 items-center gap-2">
               <span className="whitespace-nowrap text-soft">What was seen</span>
-              <input
+              <TextInput
+                of="NotMet.what"
                 className="field min-w-0 flex-1"
-                value={seen}
-                maxLength={2000}
+                typed={seen}
+
                 autoFocus
-                onChange={(e) => setSeen(e.target.value)}
+                onType={setSeen}
               />
             </label>
             <button type="submit" className="press border-renew text-renew" disabled={link.busy}>
@@ -223,11 +225,12 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             <span className="whitespace-nowrap text-soft">
               {t.afterWaits ? "Why it may start" : "How it was timed"}
             </span>
-            <input
+            <TextInput
+              of="Proved.timing"
               className="field min-w-0 flex-1"
-              value={why}
-              maxLength={2000}
-              onChange={(e) => setWhy(e.target.value)}
+              typed={why}
+
+              onType={setWhy}
             />
           </label>
         )}

@@ -9,6 +9,7 @@ import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
 import { worksNot } from "../frame/worksNot";
 import { faultAt } from "../../../parts/faults";
+import { TextInput } from "../../../parts/TextInput";
 
 /** One question of the step: a confirmation to press, or a number to read. */
 export function Check({
@@ -102,13 +103,14 @@ function Leave({ check: c, step, link }: { check: CheckView; step: string; link:
         void link.act({ kind: "CHECK_LEFT", step, check: c.id, because: why });
       }}
     >
-      <input
+      <TextInput
+        of="CheckLeft.because"
         className="field min-w-0 flex-1"
         aria-label={`Why it is left: ${c.ask}`}
         placeholder="Why it is left"
-        value={why}
-        maxLength={2000}
-        onChange={(e) => setWhy(e.target.value)}
+        typed={why}
+
+        onType={setWhy}
       />
       <button type="submit" className="press" disabled={link.busy || !why.trim()}>
         Leave it

@@ -12,6 +12,7 @@ import { SmallPart } from "../../../drawing/SmallPart";
 import { Places } from "./Places";
 import { Torque } from "./Torque";
 import { Sentence } from "../../../parts/States";
+import { TextInput } from "../../../parts/TextInput";
 
 /** The step of Strip or Build that is in hand: its sentence, what goes with it, what is missing. */
 export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD">) {
@@ -52,7 +53,7 @@ export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD"
             <Sentence>{held}</Sentence>
             <label className="flex items-center gap-2 text-body text-soft">
               Why it need not wait
-              <input className="field flex-1" value={why} maxLength={2000} onChange={(e) => setWhy(e.target.value)} />
+              <TextInput of="StepDone.because" className="field flex-1" typed={why} onType={setWhy} />
             </label>
           </div>
         )}
@@ -101,12 +102,13 @@ function Stuck({ step, link, close }: { step: StepView; link: StageProps["link"]
       {fault && <Sentence>{fault}</Sentence>}
       <label className="flex items-center gap-2 text-body text-soft">
         What stands against it
-        <input
+        <TextInput
+          of="FoundImpossible.because"
           className="field min-w-0 flex-1"
           placeholder="seized, no room, thread gone"
-          value={why}
-          maxLength={2000}
-          onChange={(e) => setWhy(e.target.value)}
+          typed={why}
+
+          onType={setWhy}
         />
         <button type="submit" className="press" disabled={link.busy || !why.trim()}>
           Plan another way in

@@ -16,6 +16,7 @@ import { Adapter } from "./Adapter";
 import type { StageProps } from "../frame/stage";
 import { faultAt } from "../../../parts/faults";
 import { worksNot } from "../frame/worksNot";
+import { TextInput } from "../../../parts/TextInput";
 
 type Props = { step: StepView; torque: TorqueView } & StageProps;
 
@@ -259,14 +260,15 @@ function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; st
       </p>
       {open && (
         <div className="pt-2">
-          <input
+          <TextInput
+            of="TorqueAccepted.because"
             className="field w-full"
             aria-label={`Why bolt ${bolt} is accepted`}
             placeholder="Why it is accepted"
-            value={reason}
-            maxLength={2000}
+            typed={reason}
+
             autoFocus
-            onChange={(e) => setReason(e.target.value)}
+            onType={setReason}
           />
           {fault && <Sentence>{fault}</Sentence>}
           <button

@@ -12,6 +12,7 @@ import type { InStage, StageProps } from "../frame/stage";
 import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { Schools, WaysIn } from "./WaysIn";
+import { TextInput } from "../../../parts/TextInput";
 
 const SECTIONS: Record<string, string> = {
   wet: "Wet end",
@@ -129,13 +130,14 @@ function Wishes({
                   </button>
                 ))}
               </div>
-              <input
+              <TextInput
+                of="TakenIn.reason"
                 className="field h-12 min-w-[260px] flex-1 text-lead text-ink"
                 aria-label="In words: what was seen"
-                value={reason}
-                maxLength={2000}
+                typed={reason}
+
                 placeholder={`in words: ${dueWords(pump)}`}
-                onChange={(e) => setReason(e.target.value)}
+                onType={setReason}
               />
             </div>
             <p className="pt-1 text-small leading-4 text-muted">{meaning(why)}</p>

@@ -21,7 +21,7 @@ import java.util.stream.Stream;
 /**
  * Planning measured on every shipped sheet (renew everything) and on synthetic sheets of 40, 80 and
  * 120 steps in 2 to 5 chains with alternatives: median milliseconds, whether exact, and the same
- * route given to a general integer-programming solver beside it.
+ * question given to a general constraint solver beside it, once each.
  */
 public final class PlanBench {
 
@@ -32,7 +32,7 @@ public final class PlanBench {
 
   /** Prints the tables. */
   public static void main(String[] args) throws IOException {
-    System.out.println("renew everything           steps   median ms  exact   solver ms  ratio");
+    System.out.println("renew everything           steps   median ms  exact   solver ms   ratio  proved");
     try (Stream<Path> files = Files.list(Path.of("../library/sheets"))) {
       for (Path file : files.filter(f -> f.toString().endsWith(".yaml")).sorted().toList()) {
         Sheet sheet = SheetReader.forLibrary().read(Files.readString(file)).orThrow().by(List.of());
@@ -40,7 +40,7 @@ public final class PlanBench {
       }
     }
     System.out.println();
-    System.out.println("synthetic: steps/chains    steps   median ms  exact   solver ms  ratio");
+    System.out.println("synthetic: steps/chains    steps   median ms  exact   solver ms   ratio  proved");
     for (int steps : new int[] {40, 80, 120}) {
       for (int chains = 2; chains <= 5; chains++) {
         Sheet sheet = synthetic(steps, chains);
@@ -54,28 +54,53 @@ public final class PlanBench {
     Planner planner = new Planner();
     Plan plan = planner.plan(sheet, request);
     double ours = median(() -> planner.plan(sheet, request).minutes());
-    RouteProgramme programme = new RouteProgramme(sheet, asked);
-    double found = programme.solve();
-    double solver = median(programme::solve);
-    if (Math.abs(found - plan.minutes()) > 1e-6 && plan.optimal()) {
-      throw new IllegalStateException(
-          name + ": planner " + plan.minutes() + " min, solver " + found + " min");
+    WholeQuestion question =
+        new WholeQuestion(sheet, asked, planner.orderQuestions(sheet, request));
+    long began = System.nanoTime();
+    WholeQuestion.Answer found = question.solve();
+    double solver = (System.nanoTime() - began) / 1e6;
+    boolean proved = found.strip().proved() && found.build().proved();
+    if (plan.optimal() && !same(plan, found, proved)) {
+      throw new IllegalStateException(name + ": " + plan + " and the solver " + found);
     }
     System.out.printf(
         Locale.ROOT,
-        "%-26s %5d %11.2f  %-6s %10.2f  %5.1f  strip %d/%d, build %d/%d, off by at most %d/%d%n",
+        "%-26s %5d %11.2f  %-6s %10.1f %7.0f  %-6s  %s%n",
         name,
         sheet.steps().size(),
         ours,
         plan.optimal(),
         solver,
         solver / ours,
-        plan.poseChanges(),
-        plan.toolChanges(),
-        plan.buildPoseChanges(),
-        plan.buildToolChanges(),
-        plan.mostPosesOff(),
-        plan.mostToolsOff());
+        proved,
+        "strip %d/%d, build %d/%d, off by at most %d/%d; solver %d/%d, %d/%d"
+            .formatted(
+                plan.poseChanges(),
+                plan.toolChanges(),
+                plan.buildPoseChanges(),
+                plan.buildToolChanges(),
+                plan.mostPosesOff(),
+                plan.mostToolsOff(),
+                found.strip().poses(),
+                found.strip().tools(),
+                found.build().poses(),
+                found.build().tools()));
+  }
+
+  /** Whether a proved plan and the solver agree: to the change, or no worse than its best so far. */
+  private static boolean same(Plan plan, WholeQuestion.Answer found, boolean proved) {
+    int ours = changes(plan.poseChanges(), plan.toolChanges());
+    int oursBack = changes(plan.buildPoseChanges(), plan.buildToolChanges());
+    int theirs = changes(found.strip().poses(), found.strip().tools());
+    int theirsBack = changes(found.build().poses(), found.build().tools());
+    return Math.abs(found.minutes() - plan.minutes()) < 1e-6
+        && (proved
+            ? ours == theirs && oursBack == theirsBack
+            : (theirs < 0 || ours <= theirs) && (theirsBack < 0 || oursBack <= theirsBack));
+  }
+
+  private static int changes(int poses, int tools) {
+    return poses * 10_000 + tools;
   }
 
   private interface Work {

@@ -34,6 +34,64 @@ public final class Planner {
    *     comes off, or done steps that could not have been done
    */
   public Plan plan(Sheet sheet, PlanRequest request) {
+    Solved solved = solved(sheet, request);
+    RouteSearch.Route route = solved.route;
+    OrderProblem stripping = solved.stripping;
+    Order strip = solved.strip;
+    List<Integer> members = route.steps().stream().boxed().toList();
+    List<BuildOnlyStep> extras = solved.extras;
+    OrderProblem building = solved.building;
+    Order build = order(building);
+
+    List<String> stripIds = stepIds(sheet, strip.sequence().stream().map(solved.toStrip::get).toList());
+    List<String> buildIds = build.sequence().stream().map(solved.back::id).toList();
+    List<Handling> way =
+        Stream.concat(
+                stripIds.stream()
+                    .flatMap(id -> sheet.handling(id).stream())
+                    .map(h -> h.during(true)),
+                buildIds.stream()
+                    .flatMap(id -> sheet.handling(id).stream())
+                    .map(h -> h.during(false)))
+            .toList();
+    Set<String> planned = new HashSet<>(stepIds(sheet, members));
+    return new Plan(
+        stripIds,
+        buildIds,
+        members.stream().mapToDouble(i -> sheet.steps().get(i).minutes()).sum(),
+        extras.stream().mapToDouble(BuildOnlyStep::buildMinutes).sum(),
+        extras.stream().mapToDouble(BuildOnlyStep::waitMinutes).sum(),
+        stripping.clockMinutes(strip.sequence()) + building.clockMinutes(build.sequence()),
+        strip.poseChanges(),
+        strip.toolChanges(),
+        build.poseChanges(),
+        build.toolChanges(),
+        solved.renewals,
+        freed(sheet, members),
+        sheet.sides().stream()
+            .flatMap(s -> s.steps(Sides.Closes.CLOSES_FIRST, planned).stream())
+            .filter(planned::contains)
+            .toList(),
+        way.stream().flatMap(h -> h.tools().stream()).distinct().toList(),
+        way.stream().flatMap(h -> h.apply().stream()).map(Handling.Apply::what).distinct().toList(),
+        way.stream().flatMap(h -> h.hazards().stream()).distinct().toList(),
+        route.exact() && strip.optimal() && build.optimal(),
+        strip.poseChanges() - strip.leastPoses() + build.poseChanges() - build.leastPoses(),
+        strip.toolChanges() - strip.leastTools() + build.toolChanges() - build.leastTools());
+  }
+
+  /** The route, the strip in order, and the build as a question. */
+  private record Solved(
+      RouteSearch.Route route,
+      List<Integer> toStrip,
+      OrderProblem stripping,
+      Order strip,
+      List<Plan.Renewal> renewals,
+      List<BuildOnlyStep> extras,
+      BuildProblem back,
+      OrderProblem building) {}
+
+  private static Solved solved(Sheet sheet, PlanRequest request) {
     RouteSearch search = new RouteSearch(sheet);
     BitSet done = checked(sheet, request, search);
     Set<String> asked = new LinkedHashSet<>(request.renew());
@@ -68,43 +126,26 @@ public final class Planner {
     }
     BuildProblem back = new BuildProblem(sheet, search, sequence, extras);
     OrderProblem building = back.problem(endPose, poses);
-    Order build = order(building);
+    return new Solved(route, toStrip, stripping, strip, renewals, extras, back, building);
+  }
 
-    List<String> stripIds = stepIds(sheet, strip.sequence().stream().map(toStrip::get).toList());
-    List<String> buildIds = build.sequence().stream().map(back::id).toList();
-    List<Handling> way =
-        Stream.concat(
-                stripIds.stream()
-                    .flatMap(id -> sheet.handling(id).stream())
-                    .map(h -> h.during(true)),
-                buildIds.stream()
-                    .flatMap(id -> sheet.handling(id).stream())
-                    .map(h -> h.during(false)))
-            .toList();
-    Set<String> planned = new HashSet<>(stepIds(sheet, members));
-    return new Plan(
-        stripIds,
-        buildIds,
-        members.stream().mapToDouble(i -> sheet.steps().get(i).minutes()).sum(),
-        extras.stream().mapToDouble(BuildOnlyStep::buildMinutes).sum(),
-        extras.stream().mapToDouble(BuildOnlyStep::waitMinutes).sum(),
-        stripping.clockMinutes(strip.sequence()) + building.clockMinutes(build.sequence()),
-        strip.poseChanges(),
-        strip.toolChanges(),
-        build.poseChanges(),
-        build.toolChanges(),
-        renewals,
-        freed(sheet, members),
-        sheet.sides().stream()
-            .flatMap(s -> s.steps(Sides.Closes.CLOSES_FIRST, planned).stream())
-            .filter(planned::contains)
-            .toList(),
-        way.stream().flatMap(h -> h.tools().stream()).distinct().toList(),
-        way.stream().flatMap(h -> h.apply().stream()).map(Handling.Apply::what).distinct().toList(),
-        way.stream().flatMap(h -> h.hazards().stream()).distinct().toList(),
-        route.exact() && strip.optimal() && build.optimal(),
-        strip.poseChanges() - strip.leastPoses() + build.poseChanges() - build.leastPoses(),
-        strip.toolChanges() - strip.leastTools() + build.toolChanges() - build.leastTools());
+  /**
+   * The two questions of order that a plan answers, for another solver to be held beside: the strip,
+   * and the build that follows from the strip that the plan took.
+   *
+   * @param strip the steps to strip
+   * @param build the steps to build
+   */
+  public record OrderQuestions(OrderProblem strip, OrderProblem build) {}
+
+  /**
+   * What {@link #plan} puts in order for this request.
+   *
+   * @throws UnplannableRequest as {@link #plan} does
+   */
+  public OrderQuestions orderQuestions(Sheet sheet, PlanRequest request) {
+    Solved solved = solved(sheet, request);
+    return new OrderQuestions(solved.stripping, solved.building);
   }
 
   private static List<String> stepIds(Sheet sheet, List<Integer> steps) {

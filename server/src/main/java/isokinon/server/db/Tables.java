@@ -151,6 +151,11 @@ public class Tables {
       this.source = source;
     }
 
+    /** Where it stands. */
+    public Path folder() {
+      return folder;
+    }
+
     /** Its tables. */
     public Tables tables() {
       return of(source);

@@ -9,7 +9,8 @@ public final class NoRoom extends RuntimeException {
       "The disk of the server is full: nothing can be recorded until there is room again. What you"
           + " typed is still with you.";
 
-  NoRoom() {
+  /** Nothing but the sentence. */
+  public NoRoom() {
     super(SENTENCE);
   }
 }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.LongSupplier;
 import org.apache.ibatis.executor.Executor;
 import org.apache.ibatis.mapping.MappedStatement;
 import org.apache.ibatis.plugin.Interceptor;
@@ -11,6 +12,7 @@ import org.apache.ibatis.plugin.Intercepts;
 import org.apache.ibatis.plugin.Invocation;
 import org.apache.ibatis.plugin.Signature;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.actuate.health.Health;
 import org.springframework.boot.actuate.health.HealthIndicator;
 import org.springframework.stereotype.Component;
@@ -32,12 +34,21 @@ public class RoomToWrite implements Interceptor, HealthIndicator {
 
   private static final long LOOK_EVERY_NANOS = 250_000_000;
 
-  private final Optional<Path> folder;
+  private final LongSupplier free;
   private volatile long lookedAt = System.nanoTime() - LOOK_EVERY_NANOS;
   private volatile boolean room = true;
 
+  @Autowired
   RoomToWrite(ObjectProvider<DataFolder> folder) {
-    this.folder = Optional.ofNullable(folder.getIfAvailable()).map(DataFolder::path);
+    Optional<Path> path = Optional.ofNullable(folder.getIfAvailable()).map(DataFolder::path);
+    this.free = () -> path.map(RoomToWrite::free).orElse(LEAST);
+  }
+
+  /**
+   * @param free bytes free on the disk
+   */
+  RoomToWrite(LongSupplier free) {
+    this.free = free;
   }
 
   @Override
@@ -57,10 +68,21 @@ public class RoomToWrite implements Interceptor, HealthIndicator {
     }
   }
 
+  /**
+   * Lets a write into another folder pass, as that for temporary files; its disk may be another.
+   *
+   * @throws NoRoom where that disk is nearly full
+   */
+  public void require(Path other) {
+    if (free(other) < LEAST) {
+      throw new NoRoom();
+    }
+  }
+
   private boolean isThere() {
     long now = System.nanoTime();
     if (now - lookedAt >= LOOK_EVERY_NANOS) {
-      room = folder.map(RoomToWrite::free).orElse(LEAST) >= LEAST;
+      room = free.getAsLong() >= LEAST;
       lookedAt = now;
     }
     return room;

@@ -215,8 +215,8 @@ class Problems {
   }
 
   /** Nothing is written on a full disk; every other fault of the database is ours. */
-  @ExceptionHandler
-  ResponseEntity<ProblemDetail> noRoom(DataAccessException e, HttpServletRequest request) {
+  @ExceptionHandler({DataAccessException.class, NoRoom.class})
+  ResponseEntity<ProblemDetail> noRoom(RuntimeException e, HttpServletRequest request) {
     Throwable root = NestedExceptionUtils.getMostSpecificCause(e);
     if (root instanceof NoRoom) {
       return one(HttpStatus.INSUFFICIENT_STORAGE, "", NoRoom.SENTENCE);

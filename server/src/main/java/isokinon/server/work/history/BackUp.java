@@ -7,6 +7,7 @@ import isokinon.core.table.SpreadsheetCell;
 import isokinon.core.value.Fault;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Tables;
+import isokinon.server.folder.RoomToWrite;
 import isokinon.server.work.shared.RequestProblem;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -49,10 +50,12 @@ public class BackUp {
 
   private final Tables tables;
   private final DataVersions versions;
+  private final RoomToWrite room;
 
-  BackUp(Tables tables, DataVersions versions) {
+  BackUp(Tables tables, DataVersions versions, RoomToWrite room) {
     this.tables = tables;
     this.versions = versions;
+    this.room = room;
   }
 
   /**
@@ -139,6 +142,7 @@ public class BackUp {
    * @param file as {@link #json} wrote it
    * @throws RequestProblem where the shop has pumps already, or the file is not such a back-up;
    *     nothing is stored then
+   * @throws isokinon.server.folder.NoRoom where the disk fills up meanwhile; nothing is stored then
    */
   @Transactional
   public void restore(Path file) {
@@ -154,7 +158,7 @@ public class BackUp {
     }
     try {
       if (saved.schema() == tables.schema()) {
-        put(saved, tables);
+        put(saved, tables, room::require);
       } else {
         restoreOlder(saved);
       }
@@ -170,17 +174,22 @@ public class BackUp {
    */
   private void restoreOlder(BackUpFile saved) throws IOException {
     try (Tables.Copy copy = tables.copyAt(saved.schema())) {
-      put(saved, copy.tables());
+      put(saved, copy.tables(), () -> room.require(copy.folder()));
       copy.migrate();
       tables.clearAll();
       for (String table : tables.names()) {
         List<String> columns = tables.columns(table);
-        fill(tables, table, columns, to -> copy.tables().read(table, columns, to));
+        fill(
+            tables, table, columns, room::require, to -> copy.tables().read(table, columns, to));
       }
     }
   }
 
-  private static void fill(Tables into, String table, List<String> columns, Source source)
+  /**
+   * @param room throws where the disk that is written to is nearly full; asked before every part
+   */
+  private static void fill(
+      Tables into, String table, List<String> columns, Runnable room, Source source)
       throws IOException {
     List<List<String>> some = new ArrayList<>();
     long[] kept = {0};
@@ -188,11 +197,13 @@ public class BackUp {
         row -> {
           some.add(new ArrayList<>(row));
           if (some.size() >= ROWS_AT_ONCE) {
+            room.run();
             add(into, table, columns, some, kept[0]);
             kept[0] += some.size();
             some.clear();
           }
         });
+    room.run();
     add(into, table, columns, some, kept[0]);
     into.numberOn(table);
   }
@@ -230,14 +241,14 @@ public class BackUp {
         });
   }
 
-  private static void put(BackUpFile saved, Tables into) throws IOException {
+  private static void put(BackUpFile saved, Tables into, Runnable room) throws IOException {
     List<String> known = into.names();
     check(saved, into, known);
     into.clearAll();
     for (String table : known) {
       BackUpFile.Place place = saved.tables().get(table);
       if (place != null) {
-        fill(into, table, place.columns(), to -> saved.rows(place, to));
+        fill(into, table, place.columns(), room, to -> saved.rows(place, to));
       }
     }
   }

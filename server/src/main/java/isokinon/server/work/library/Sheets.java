@@ -278,7 +278,7 @@ public class Sheets {
    */
   public List<Imported> importZip(byte[] bytes) {
     List<Imported> imported = new ArrayList<>();
-    long until = System.nanoTime() + MOST_TIME.toNanos();
+    long until = clock.millis() + MOST_TIME.toMillis();
     try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
       int files = 0;
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
@@ -289,7 +289,7 @@ public class Sheets {
           throw RequestProblem.notNow("zip", "More than " + MOST_FILES + " files in one zip.");
         }
         byte[] text = zip.readNBytes(SheetReader.MOST_CHARACTERS + 1);
-        imported.add(imported(entry.getName(), text, System.nanoTime() < until));
+        imported.add(imported(entry.getName(), text, clock.millis() < until));
       }
     } catch (ZipException | EOFException e) {
       throw RequestProblem.notNow("zip", "This is no readable zip: " + e.getMessage() + ".");

@@ -159,6 +159,7 @@ public class Setup {
         c.id(),
         c.title(),
         c.says(),
+        c.takes(),
         c.holds(),
         c.unit(),
         c.needed(),

@@ -68,7 +68,8 @@ public record SetupView(List<InShort> tables, Optional<LastChange> last) {
    *
    * @param id its heading in our own tables
    * @param title what it is called on screen
-   * @param says what it takes
+   * @param says what it is, a few words
+   * @param takes what may be typed: the bounds of a number, the length of a text
    * @param holds what it holds
    * @param unit unit of its number; empty where it has none
    * @param needed whether every row has it
@@ -81,6 +82,7 @@ public record SetupView(List<InShort> tables, Optional<LastChange> last) {
       String id,
       String title,
       String says,
+      String takes,
       Holds holds,
       String unit,
       boolean needed,

@@ -196,7 +196,7 @@ class SetupApiTest {
       List<String> key = new ArrayList<>();
       table.path("key").forEach(k -> key.add("`" + k.asText() + "`"));
       text.append(String.join(", ", key)).append(".\n\n");
-      text.append("| column | what | holds | unit | needed |\n|---|---|---|---|---|\n");
+      text.append("| column | what | takes | unit | needed |\n|---|---|---|---|---|\n");
       for (JsonNode c : table.path("columns")) {
         text.append("| `").append(c.path("id").asText()).append("` | ");
         String says = c.path("says").asText();
@@ -214,7 +214,7 @@ class SetupApiTest {
   private static String holds(JsonNode column, JsonNode names) {
     String of = column.path("names").asText();
     if (!column.path("holds").asText().equals("name")) {
-      return column.path("holds").asText();
+      return column.path("takes").asText();
     }
     if (!FEW.contains(of)) {
       return "a name of the " + of;

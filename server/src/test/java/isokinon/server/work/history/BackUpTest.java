@@ -2,6 +2,8 @@ package isokinon.server.work.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.Mockito.doAnswer;
+import static org.mockito.Mockito.mock;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -10,6 +12,8 @@ import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Tables;
+import isokinon.server.folder.NoRoom;
+import isokinon.server.folder.RoomToWrite;
 import isokinon.server.work.shared.RequestProblem;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -20,6 +24,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.zip.ZipInputStream;
 import org.flywaydb.core.Flyway;
 import org.h2.jdbcx.JdbcDataSource;
@@ -44,10 +49,16 @@ class BackUpTest {
 
   private record Shop(BackUp backUp, JdbcTemplate jdbc) {
     static Shop empty(String name) {
+      return empty(name, mock(RoomToWrite.class));
+    }
+
+    static Shop empty(String name, RoomToWrite room) {
       JdbcDataSource source = new JdbcDataSource();
       source.setURL("jdbc:h2:mem:" + name + ";DB_CLOSE_DELAY=-1");
       Flyway.configure().dataSource(source).load().migrate();
-      return new Shop(new BackUp(Tables.of(source), new DataVersions()), new JdbcTemplate(source));
+      return new Shop(
+          new BackUp(Tables.of(source), new DataVersions(), room),
+          new JdbcTemplate(source));
     }
   }
 
@@ -80,6 +91,30 @@ class BackUpTest {
     assertThat(other.jdbc().queryForObject("select count(*) from run", Integer.class))
         .isEqualTo(runs + 1)
         .isGreaterThan(100);
+  }
+
+  @Test
+  void aDiskThatFillsUpMeanwhileStopsARestoreAndNothingIsStored() throws IOException {
+    RoomToWrite room = mock(RoomToWrite.class);
+    Shop shop = Shop.empty("full", room);
+    Path file = file(text(mill));
+    AtomicInteger asked = new AtomicInteger();
+    doAnswer(
+            ask -> {
+              if (asked.incrementAndGet() == 12) {
+                throw new NoRoom();
+              }
+              return null;
+            })
+        .when(room)
+        .require();
+    TransactionTemplate transaction =
+        new TransactionTemplate(new DataSourceTransactionManager(shop.jdbc().getDataSource()));
+    assertThatThrownBy(() -> transaction.executeWithoutResult(t -> shop.backUp().restore(file)))
+        .isInstanceOf(NoRoom.class);
+    assertThat(shop.jdbc().queryForObject("select count(*) from person", Integer.class)).isZero();
+    shop.backUp().restore(file);
+    assertThat(text(shop.backUp())).isEqualTo(text(mill));
   }
 
   @Test

@@ -170,6 +170,20 @@ public record SetupColumn(
     return Text.plain(max);
   }
 
+  /** What may be typed, in a few words: the bounds of a number, the length of a text. */
+  public String takes() {
+    return switch (holds) {
+      case TEXT -> "up to " + most() + " characters";
+      case NUMBER, WHOLE ->
+          (holds == Holds.WHOLE ? "a whole number, " : "") + Text.plain(min) + " to " + most();
+      case DAY -> "a day, as 2026-03-01";
+      case TIME -> "a time of day, as 06:00";
+      case MOMENT -> "a day and its time, as 2026-03-01 06:00";
+      case YES_NO -> "yes or no";
+      case NAME -> of.open() ? "a name, or a new one of up to " + most() + " characters" : "a name";
+    };
+  }
+
   private Read number(String word) {
     Optional<Double> value = TableValues.number(word.replaceAll("\\s*" + unit + "$", ""));
     if (value.isEmpty()) {
