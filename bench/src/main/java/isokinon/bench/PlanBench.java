@@ -32,7 +32,8 @@ public final class PlanBench {
 
   /** Prints the tables. */
   public static void main(String[] args) throws IOException {
-    System.out.println("renew everything           steps   median ms  exact   solver ms   ratio  proved");
+    System.out.println(
+        "renew everything           steps   median ms  exact   solver ms   ratio  proved");
     try (Stream<Path> files = Files.list(Path.of("../library/sheets"))) {
       for (Path file : files.filter(f -> f.toString().endsWith(".yaml")).sorted().toList()) {
         Sheet sheet = SheetReader.forLibrary().read(Files.readString(file)).orThrow().by(List.of());
@@ -40,7 +41,8 @@ public final class PlanBench {
       }
     }
     System.out.println();
-    System.out.println("synthetic: steps/chains    steps   median ms  exact   solver ms   ratio  proved");
+    System.out.println(
+        "synthetic: steps/chains    steps   median ms  exact   solver ms   ratio  proved");
     for (int steps : new int[] {40, 80, 120}) {
       for (int chains = 2; chains <= 5; chains++) {
         Sheet sheet = synthetic(steps, chains);
@@ -87,7 +89,9 @@ public final class PlanBench {
                 found.build().tools()));
   }
 
-  /** Whether a proved plan and the solver agree: to the change, or no worse than its best so far. */
+  /**
+   * Whether a proved plan and the solver agree: to the change, or no worse than its best so far.
+   */
   private static boolean same(Plan plan, WholeQuestion.Answer found, boolean proved) {
     int ours = changes(plan.poseChanges(), plan.toolChanges());
     int oursBack = changes(plan.buildPoseChanges(), plan.buildToolChanges());

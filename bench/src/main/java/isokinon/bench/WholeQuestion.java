@@ -192,8 +192,7 @@ final class WholeQuestion {
     if (own >= 0) {
       return model.newConstant(own);
     }
-    int most =
-        problem.items().stream().mapToInt(i -> tool ? i.tool() : i.pose()).max().orElse(-1);
+    int most = problem.items().stream().mapToInt(i -> tool ? i.tool() : i.pose()).max().orElse(-1);
     return model.newIntVar(
         -1, Math.max(most, tool ? problem.startTool() : problem.startPose()), "state");
   }

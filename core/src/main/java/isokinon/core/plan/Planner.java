@@ -43,7 +43,8 @@ public final class Planner {
     OrderProblem building = solved.building;
     Order build = order(building);
 
-    List<String> stripIds = stepIds(sheet, strip.sequence().stream().map(solved.toStrip::get).toList());
+    List<String> stripIds =
+        stepIds(sheet, strip.sequence().stream().map(solved.toStrip::get).toList());
     List<String> buildIds = build.sequence().stream().map(solved.back::id).toList();
     List<Handling> way =
         Stream.concat(
@@ -130,8 +131,8 @@ public final class Planner {
   }
 
   /**
-   * The two questions of order that a plan answers, for another solver to be held beside: the strip,
-   * and the build that follows from the strip that the plan took.
+   * The two questions of order that a plan answers, for another solver to be held beside: the
+   * strip, and the build that follows from the strip that the plan took.
    *
    * @param strip the steps to strip
    * @param build the steps to build

@@ -179,8 +179,7 @@ public class BackUp {
       tables.clearAll();
       for (String table : tables.names()) {
         List<String> columns = tables.columns(table);
-        fill(
-            tables, table, columns, room::require, to -> copy.tables().read(table, columns, to));
+        fill(tables, table, columns, room::require, to -> copy.tables().read(table, columns, to));
       }
     }
   }

@@ -57,8 +57,7 @@ class BackUpTest {
       source.setURL("jdbc:h2:mem:" + name + ";DB_CLOSE_DELAY=-1");
       Flyway.configure().dataSource(source).load().migrate();
       return new Shop(
-          new BackUp(Tables.of(source), new DataVersions(), room),
-          new JdbcTemplate(source));
+          new BackUp(Tables.of(source), new DataVersions(), room), new JdbcTemplate(source));
     }
   }
 

@@ -8,8 +8,8 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import isokinon.server.db.DataVersions;
-import isokinon.server.db.shop.SheetMapper;
 import isokinon.server.db.pumps.PumpMapper;
+import isokinon.server.db.shop.SheetMapper;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
