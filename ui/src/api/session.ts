@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from "react";
+import { show } from "../text/shownIn";
 import type { Session } from "./types";
 
 /** Who stands at this device: as the server said last, and whether the page is locked over it. */
@@ -26,6 +27,7 @@ function set(next: Standing) {
 
 /** What the server says of this device. */
 export function heard(session: Session): void {
+  show(session.shownIn);
   const who = session.initials ?? "";
   set({ session, last: who || standing.last, locked: !who });
   if (who) {
@@ -38,6 +40,7 @@ export function heard(session: Session): void {
 
 /** The same person stands here still: what lies over the page stays over it. */
 export function heardAgain(session: Session): void {
+  show(session.shownIn);
   if (session.initials === standing.session?.initials) set({ ...standing, session });
   else heard(session);
 }

@@ -11,6 +11,7 @@ export type SetupRow = Schemas["SetupRow"];
 export type SetupNames = Schemas["SetupNames"];
 export type SetupName = Schemas["SetupName"];
 export type ShopForm = Schemas["ShopForm"];
+export type ShopView = Schemas["ShopView"];
 export type BroughtView = Schemas["BroughtView"];
 export type BringRequest = Schemas["BringRequest"];
 export type FloorView = Schemas["FloorView"];

@@ -1,7 +1,8 @@
 import { scaleLinear } from "d3-scale";
 import type { ConsumableLine } from "../api/types";
-import { unitWord } from "../text/numbers";
+
 import { MinimumMark } from "./MinimumMark";
+import { unitWord } from "../text/shop";
 
 const WIDTH = 274;
 const HEIGHT = 34;

@@ -1,7 +1,8 @@
+import { torque as shown } from "../text/numbers";
 import { scaleLinear } from "d3-scale";
 import type { TorqueView } from "../api/types";
 import { MarkAt } from "../parts/Mark";
-import { torque as shown } from "../text/numbers";
+
 import { useSettings } from "../parts/settings";
 
 const WIDTH = 334;

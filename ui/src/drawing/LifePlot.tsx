@@ -4,6 +4,7 @@ import type { ComparisonView, LifeView } from "../api/types";
 import { MarkAt } from "../parts/Mark";
 import { rounded } from "../text/numbers";
 import { Failure, Planned } from "./eventMarks";
+import { currency, money } from "../text/shop";
 
 const LEFT = 92;
 const RIGHT = 20;
@@ -336,7 +337,7 @@ function Costs({ life, x, top }: { life: LifeView; x: Scale; top: number }) {
   return (
     <g>
       <text x={20} y={top + 2} fontSize={13.5} fontWeight={680} fill="var(--ink)">
-        £ per
+        {currency()} per
       </text>
       <text x={20} y={top + 17} fontSize={13.5} fontWeight={680} fill="var(--ink)">
         1000 h
@@ -386,7 +387,7 @@ function Costs({ life, x, top }: { life: LifeView; x: Scale; top: number }) {
             textAnchor="end"
             fill="var(--accent)"
           >
-            £{rounded(fixed.per1000h)}
+            {money(fixed.per1000h)}
           </text>
         </g>
       )}
@@ -441,7 +442,7 @@ function Today({ life, x, y }: { life: LifeView; x: Scale; y: Scale }) {
         {today.say}:
       </text>
       <text {...text} y={y(today.per1000h) + 45} fontSize={14} fontWeight={720} fill="var(--renew)">
-        £{rounded(today.overPerYear)} a year over the best
+        {money(today.overPerYear)} a year over the best
       </text>
     </g>
   );

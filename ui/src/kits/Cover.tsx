@@ -1,7 +1,8 @@
 import type { CoverView } from "../api/types";
 import { counted } from "../text/counted";
-import { rounded } from "../text/numbers";
+
 import { Mark } from "../parts/Mark";
+import { money } from "../text/shop";
 
 /** The cheapest way to have what is renewed: the shelf first, then kits and single parts. */
 export function Cover({ cover: c }: { cover: CoverView }) {
@@ -10,7 +11,7 @@ export function Cover({ cover: c }: { cover: CoverView }) {
       <h3 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pb-1">
         To have it all
         <span className="m text-lead">
-          £{rounded(c.cost)}
+          {money(c.cost)}
           <span className="pl-2 text-small font-medium text-muted">
             {c.arrivesInDays > 0 ? `here in ${c.arrivesInDays} days` : "all on the shelf"}
           </span>
@@ -24,7 +25,7 @@ export function Cover({ cover: c }: { cover: CoverView }) {
               {b.title}
             </span>
             <span className="m text-small text-muted">{b.leadDays} days</span>
-            <span className="m w-20 text-right text-body font-semibold">£{rounded(b.price * b.count, 2)}</span>
+            <span className="m w-20 text-right text-body font-semibold">{money(b.price * b.count, 2)}</span>
           </li>
         ))}
       </ul>
@@ -49,7 +50,7 @@ export function Cover({ cover: c }: { cover: CoverView }) {
                 </span>
               )}
               {u.price !== null && u.packs > 0 && (
-                <span className="m w-20 text-right text-body font-semibold">£{rounded(u.price, 2)}</span>
+                <span className="m w-20 text-right text-body font-semibold">{money(u.price, 2)}</span>
               )}
             </li>
           ))}

@@ -7,6 +7,7 @@ import { Mark, MarkAt, verdictState } from "../parts/Mark";
 import { roleWord, rounded, sentence } from "../text/numbers";
 import { useDraft } from "../parts/useDraft";
 import { TextInput } from "../parts/TextInput";
+import { currency, money } from "../text/shop";
 
 type Kit = ChooserView["kits"][number];
 
@@ -37,7 +38,7 @@ export function Kits({ chooser, beside, onFit, fitted = [], busy = false, draftK
     <aside aria-label="Kits" className="border-l-[1.5px] border-ink max-[860px]:border-t max-[860px]:border-l-0">
       <div className="flex items-baseline justify-between px-4 pt-2.5">
         <h2 className="head">Kits</h2>
-        <span className="text-small text-muted">£ per 1000 h run; the line spans nine in ten</span>
+        <span className="text-small text-muted">{currency()} per 1000 h run; the line spans nine in ten</span>
       </div>
       <svg viewBox="0 0 380 18" className="block w-full max-w-[404px] pl-4" aria-hidden>
         {ticks.map((v) => (
@@ -122,7 +123,7 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
         )}
         {k.lifeHours !== null && (
           <p>
-            £{rounded(k.price)} and {Math.round(k.labourMinutes)} min
+            {money(k.price)} and {Math.round(k.labourMinutes)} min
             {k.changeAtHours !== null && `, change at ${hundreds(k.changeAtHours)}\u00a0h`}
           </p>
         )}
@@ -140,7 +141,7 @@ function KitRow({ kit: k, lead, beside, rank, x, best, fitted, onFit, busy, draf
       {k.hardwareNote && (
         <p className={`pl-8 text-body leading-[18px] narrow ${k.hardwarePrice > 0 ? "font-[640]" : "text-soft"}`}>
           {sentence(k.hardwareNote)}
-          {k.hardwarePrice > 0 && `, £${rounded(k.hardwarePrice)} once`}
+          {k.hardwarePrice > 0 && `, ${money(k.hardwarePrice)} once`}
         </p>
       )}
       {k.because && (
@@ -191,7 +192,6 @@ function Fit({ kit: k, best, fitted, busy, onFit, draftKey }: FitProps) {
           aria-label="What its inspection showed"
           placeholder="What its inspection showed"
           typed={inspected}
-
           onType={setInspected}
         />
       )}
@@ -231,11 +231,11 @@ function CostLine({ kit: k, x, best }: { kit: Kit; x: RowProps["x"]; best: boole
       viewBox="0 0 380 36"
       className="block w-full"
       role="img"
-      aria-label={`${Math.round(cost)} pounds per 1000 hours, nine in ten between ${Math.round(k.costLow ?? 0)} and ${Math.round(k.costHigh ?? 0)}`}
+      aria-label={`${money(Math.round(cost))} per 1000 hours, nine in ten between ${Math.round(k.costLow ?? 0)} and ${Math.round(k.costHigh ?? 0)}`}
     >
       <text className="m" x={32} y={27} fontSize={27} fontWeight={600} letterSpacing={-1.2} fill="var(--ink)">
         <tspan fontSize={19} fontWeight={500} fill="var(--muted)">
-          £
+          {currency()}
         </tspan>
         {Math.round(cost)}
       </text>

@@ -1,7 +1,8 @@
 import type { ReactNode, RefObject } from "react";
 import { takes, type NumberBound } from "../text/bounds";
-import { unitWord } from "../text/numbers";
+
 import { Sentence } from "./States";
+import { unitWord } from "../text/shop";
 
 interface NumberProps {
   id?: string;

@@ -1,4 +1,5 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { torqueUnit } from "../text/shop";
 
 /** What this device remembers: its name, which torque unit, which theme. */
 interface Settings {
@@ -20,7 +21,7 @@ function useStored(key: string, first: string): [string, (value: string) => void
 
 export function SettingsProvider({ children }: { children: ReactNode }) {
   const [device, setDevice] = useStored("isokinon.device", "");
-  const [unit, setUnit] = useStored("isokinon.unit", "N·m");
+  const [unit, setUnit] = useStored("isokinon.unit", "");
   const [theme, setTheme] = useStored("isokinon.theme", "day");
   useEffect(() => {
     document.documentElement.dataset["theme"] = theme;
@@ -29,7 +30,7 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
     () => ({
       device,
       setDevice,
-      unit: unit === "ft·lbf" ? "ft·lbf" : "N·m",
+      unit: unit === "ft·lbf" || unit === "N·m" ? unit : torqueUnit(),
       setUnit,
       night: theme === "night",
       setNight: (night) => setTheme(night ? "night" : "day"),

@@ -1,3 +1,5 @@
+import { dayLocale } from "./shownIn";
+
 /** How numbers are set on screen: thin spaces between thousands, no needless decimals. */
 
 const THIN = "\u2009";
@@ -34,15 +36,10 @@ export function torque(nm: number, unit: "N·m" | "ft·lbf"): string {
 }
 
 export function day(iso: string): string {
-  return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", {
+  return new Date(`${iso}T12:00:00`).toLocaleDateString(dayLocale(), {
     day: "numeric",
     month: "short",
   });
-}
-
-/** A unit as it is shown; a sheet writes degrees without the sign, and millilitres small. */
-export function unitWord(unit: string): string {
-  return { degC: "°C", ml: "mL" }[unit] ?? unit;
 }
 
 /** A part role as people say it. */

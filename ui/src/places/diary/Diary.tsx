@@ -3,10 +3,11 @@ import { useState } from "react";
 import { api } from "../../api/client";
 import type { DiaryView } from "../../api/types";
 import { Failed, Loading, Sentence } from "../../parts/States";
-import { rounded } from "../../text/numbers";
+
 import { JobAside } from "./JobAside";
 import { Wall } from "./Wall";
 import { useMay } from "../../parts/useMay";
+import { money } from "../../text/shop";
 
 /** Six weeks of work on one wall: who rebuilds what when, and why then. */
 export default function Diary() {
@@ -43,7 +44,7 @@ function Shown({ diary }: { diary: DiaryView }) {
             <b className="font-[700]">{diary.entries.length} jobs</b> in six weeks
             {diary.planned && `, placed ${diary.planned}`}
             {diary.entries.length > 0 &&
-              `; failing while waiting £${rounded(diary.failing)}, wasted £${rounded(diary.wasted)} expected`}
+              `; failing while waiting ${money(diary.failing)}, wasted ${money(diary.wasted)} expected`}
             {diary.waiting > 0 && `; ${diary.waiting} not placed`}.
           </span>
           <span className="ml-auto flex items-center gap-2">

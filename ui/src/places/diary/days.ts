@@ -1,4 +1,5 @@
 import type { DiaryEntry, DiaryView } from "../../api/types";
+import { dayLocale } from "../../text/shownIn";
 
 export interface Day {
   day: number;
@@ -21,7 +22,7 @@ const weekday = (from: string, day: number) => dateOf(from, day).getDay();
 
 export function dayWord(from: string, day: number): string {
   const date = dateOf(from, day);
-  return date.toLocaleDateString("en-GB", { weekday: "short", day: "numeric", month: "short" });
+  return date.toLocaleDateString(dayLocale(), { weekday: "short", day: "numeric", month: "short" });
 }
 
 export const clockWord = (minute: number) =>

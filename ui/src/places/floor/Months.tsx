@@ -1,6 +1,7 @@
 import type { ScaleLinear } from "d3-scale";
 import { day } from "../../text/numbers";
 import { COLUMNS } from "./columns";
+import { dayLocale } from "../../text/shownIn";
 
 const MS_PER_DAY = 86_400_000;
 const LEAST_GAP = 24;
@@ -20,7 +21,7 @@ export function monthStarts(
     if (days > to) return starts;
     starts.push({
       days,
-      name: first.toLocaleDateString("en-GB", { month: "short", timeZone: "UTC" }),
+      name: first.toLocaleDateString(dayLocale(), { month: "short", timeZone: "UTC" }),
       january: first.getUTCMonth() === 0,
     });
   }

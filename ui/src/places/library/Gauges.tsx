@@ -3,8 +3,9 @@ import { api } from "../../api/client";
 import type { GaugeCondition } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
-import { rounded, unitWord } from "../../text/numbers";
+import { rounded } from "../../text/numbers";
 import { Empty, Failed, Loading } from "../../parts/States";
+import { unitWord } from "../../text/shop";
 
 const CONDITIONS: Record<GaugeCondition, string> = {
   ok: "works",

@@ -12,6 +12,7 @@ import { Faults } from "../../parts/BringTable";
 import { FileButton } from "../../parts/FileButton";
 import { Sentence } from "../../parts/States";
 import { useMay } from "../../parts/useMay";
+import { isMonthFirst } from "../../text/shownIn";
 
 interface Held {
   name: string;
@@ -61,7 +62,7 @@ export default function History() {
               csv: await file.text(),
               columns: {},
               failedWords: [],
-              monthFirst: false,
+              monthFirst: isMonthFirst(),
             });
           }}
         >

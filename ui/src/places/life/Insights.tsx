@@ -3,8 +3,9 @@ import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { InsightView, InsightKind } from "../../api/types";
 import { Mark } from "../../parts/Mark";
-import { rounded, unbroken } from "../../text/numbers";
+import { unbroken } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
+import { money } from "../../text/shop";
 
 /** What the shop's records say without being asked, each with the place that shows it. */
 export function Insights() {
@@ -26,7 +27,7 @@ export function Insights() {
               <span className="w-[136px] text-right">
                 {f.aYear !== null && (
                   <>
-                    <span className="m text-title leading-7 font-semibold tracking-[-.02em]">£{rounded(f.aYear)}</span>
+                    <span className="m text-title leading-7 font-semibold tracking-[-.02em]">{money(f.aYear)}</span>
                     <span className="block text-small text-muted">a year</span>
                   </>
                 )}
@@ -69,5 +70,5 @@ export function headline(finds: Pick<InsightView, "aYear" | "state">[]): string 
   if (open.length === 0) return "Nothing in the records asks for a change.";
   const worth = open.reduce((sum, f) => sum + (f.aYear ?? 0), 0);
   const things = open.length === 1 ? "One thing" : `${open.length} things`;
-  return worth > 0 ? `${things} to change, worth £${rounded(worth)} a year.` : `${things} to change.`;
+  return worth > 0 ? `${things} to change, worth ${money(worth)} a year.` : `${things} to change.`;
 }

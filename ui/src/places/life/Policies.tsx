@@ -10,6 +10,7 @@ import { rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
 import { typedNumber } from "../../text/typedNumber";
 import { useMay } from "../../parts/useMay";
+import { currency, money, unitWord } from "../../text/shop";
 
 interface Props {
   life: LifeView;
@@ -103,7 +104,7 @@ function Policy({
           </span>
         </span>
         <span className={`whitespace-nowrap ${p.bar === "dear" ? "invisible" : ""}`}>
-          <span className="text-body text-muted">£</span>
+          <span className="text-body text-muted">{currency()}</span>
           <b className="m text-title font-semibold tracking-[-.03em]">{rounded(p.per1000h)}</b>
           <span className="m text-small text-muted"> /1000 h</span>
         </span>
@@ -115,7 +116,7 @@ function Policy({
             width={STRIP}
           />
           <span className="flex justify-between text-body font-[640]">
-            <span>£{rounded(p.perYear)} a year</span>
+            <span>{money(p.perYear)} a year</span>
             <span>{rounded(p.failuresPerYear, p.failuresPerYear < 10 ? 1 : 0)} failures a year</span>
           </span>
         </>
@@ -125,9 +126,9 @@ function Policy({
 }
 
 const FIELDS = [
-  ["planned", "A renewal", "£"],
-  ["failed", "A failure, all in", "£"],
-  ["look", "A look", "£"],
+  ["planned", "A renewal", "¤"],
+  ["failed", "A failure, all in", "¤"],
+  ["look", "A look", "¤"],
 ] as const;
 
 /** What it costs, each to be typed over. */
@@ -168,7 +169,7 @@ function Cost(p: { label: string; unit: string; value: string; onTyped: (value: 
   return (
     <label className="block text-small leading-[15px] text-muted">
       <span className="flex h-[30px] items-end pb-0.5">
-        {p.label}, {p.unit}
+        {p.label}, {unitWord(p.unit)}
       </span>
       <NumberInput
         className="w-full px-2 text-lead text-ink"
@@ -188,8 +189,7 @@ function SetIt({ life, way }: { life: LifeView; way: PolicyView }) {
   const pumps = life.running.map((r) => r.pump);
   const every = way.every === null ? null : Math.round(way.every / 10) * 10;
   const keep = useMutation({
-    mutationFn: () =>
-      api.keep(pumps, way.way, every, `${way.title}, ${way.say}: £${Math.round(way.per1000h)} per 1000 h`),
+    mutationFn: () => api.keep(pumps, way.way, every, `${way.title}, ${way.say}: ${money(way.per1000h)} per 1000 h`),
     onSuccess: () => cache.invalidateQueries(),
   });
   if (pumps.length === 0) return null;

@@ -2,6 +2,7 @@ import { scaleLinear } from "d3-scale";
 import type { ResistanceLine } from "../../api/types";
 import { thickness } from "../../drawing/known";
 import { rounded } from "../../text/numbers";
+import { quantity, shownNumber } from "../../text/shop";
 
 const WIDTH = 226;
 const HOTTEST = 160;
@@ -32,7 +33,9 @@ export function BandBar({ row: r }: { row: ResistanceLine }) {
         stroke="var(--paper)"
         strokeWidth={5}
       >
-        {r.limitedC === null ? "never" : `${r.fullC === null ? "–" : rounded(full)}/${rounded(last)}`}
+        {r.limitedC === null
+          ? "never"
+          : `${r.fullC === null ? "–" : shownNumber(full, "degC")}/${shownNumber(last, "degC")}`}
       </text>
     </svg>
   );
@@ -50,6 +53,6 @@ export function said(r: ResistanceLine): string {
   const limits =
     r.limitedC === null
       ? "never fit"
-      : `full resistance to ${r.fullC === null ? "nothing" : `${rounded(r.fullC)} °C`}, limited to ${rounded(r.limitedC)} °C`;
+      : `full resistance to ${r.fullC === null ? "nothing" : quantity(r.fullC, "degC")}, limited to ${quantity(r.limitedC, "degC")}`;
   return `${band(r)}: ${limits}${r.effect ? `, ${r.effect}` : ""}${r.ownRow !== null ? ", own row" : `, ${KNOWN_WORDS[r.known]}`}`;
 }

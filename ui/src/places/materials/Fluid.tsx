@@ -2,10 +2,11 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { api } from "../../api/client";
 import type { FluidSheet } from "../../api/types";
-import { rounded } from "../../text/numbers";
+
 import { Failed, Loading } from "../../parts/States";
 import { band, BandBar } from "./BandBar";
 import { Limits } from "./Limits";
+import { quantity } from "../../text/shop";
 
 /** A fluid against every material of the library. */
 export default function Fluid() {
@@ -90,7 +91,7 @@ function Care({ fluid: f }: { fluid: FluidSheet }) {
       <b className="font-[660]">Hurts: </b>
       {f.hurts.join(", ")}. <b className="font-[660]">Wear: </b>
       {f.wear.join(", ").toLowerCase()}. <b className="font-[660]">Spilt: </b>
-      {f.spilt} {f.flashC !== null && <b className="font-[660]">Flash point {rounded(f.flashC)} °C. </b>}
+      {f.spilt} {f.flashC !== null && <b className="font-[660]">Flash point {quantity(f.flashC, "degC")}. </b>}
       <span className="text-muted">The safety data sheet of what is really there comes first.</span>
     </p>
   );

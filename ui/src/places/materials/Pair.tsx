@@ -15,6 +15,7 @@ import { band, BandBar } from "./BandBar";
 import { Limits } from "./Limits";
 import { useMay } from "../../parts/useMay";
 import { TextInput } from "../../parts/TextInput";
+import { inShown, ofShown, quantity, unitWord } from "../../text/shop";
 
 /** A material in a fluid: the rows, what was seen here, where they disagree, and the shop's own word. */
 export default function Pair() {
@@ -152,8 +153,8 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
   const [typed, setTyped] = useState({
     from: String(row.fromPct),
     to: String(row.toPct),
-    full: row.fullC === null ? "" : String(row.fullC),
-    limited: row.limitedC === null ? "" : String(row.limitedC),
+    full: row.fullC === null ? "" : String(inShown(row.fullC, "degC")),
+    limited: row.limitedC === null ? "" : String(inShown(row.limitedC, "degC")),
     effect: row.effect,
     note: row.note,
   });
@@ -171,8 +172,8 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
         material: row.material,
         fromPct: read.from ?? 0,
         toPct: read.to ?? 0,
-        fullC: read.full ?? null,
-        limitedC: read.limited ?? null,
+        fullC: celsius(read.full),
+        limitedC: celsius(read.limited),
         effect: typed.effect,
         note: typed.note,
       }),
@@ -192,8 +193,8 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
       <div className="grid grid-cols-4 gap-2.5 pt-2">
         <Typed name="From, %" value={typed.from} set={(from) => set({ from })} />
         <Typed name="To, %" value={typed.to} set={(to) => set({ to })} />
-        <Typed name="Full to, °C" value={typed.full} set={(full) => set({ full })} />
-        <Typed name="Limited to, °C" value={typed.limited} set={(limited) => set({ limited })} />
+        <Typed name={`Full to, ${unitWord("degC")}`} value={typed.full} set={(full) => set({ full })} />
+        <Typed name={`Limited to, ${unitWord("degC")}`} value={typed.limited} set={(limited) => set({ limited })} />
       </div>
       <p className="pt-1 text-small leading-[16px] text-muted">
         Leave the limits empty where it is never fit.{" "}
@@ -216,7 +217,6 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
           of="OwnResistance.note"
           className="field mt-1 block w-full text-ink"
           typed={typed.note}
-
           onType={(words) => set({ note: words })}
         />
       </label>
@@ -228,6 +228,10 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
       </button>
     </form>
   );
+}
+
+function celsius(typed: number | null | undefined): number | null {
+  return typed == null ? null : Number(ofShown(typed, "degC").toFixed(3));
 }
 
 function Typed({ name, value, set }: { name: string; value: string; set: (value: string) => void }) {
@@ -308,7 +312,7 @@ function Evidence({ pair: p }: { pair: PairView }) {
                   <Mark state={state} size={15} />
                 </span>
                 <span className="flex-1">
-                  <b className="font-[660]">{say(s.reading)}</b> at {rounded(s.temperatureC, 1)} °C,{" "}
+                  <b className="font-[660]">{say(s.reading)}</b> at {quantity(s.temperatureC, "degC", 1)},{" "}
                   {rounded(s.concentrationPct, 1)} %{s.pump && `, ${s.pump}`}
                   <span className="block text-small text-muted">
                     {[s.day, s.who, s.from === "typed" ? "" : s.from, s.note].filter(Boolean).join(", ")}
@@ -344,7 +348,7 @@ function Find({ pair: p }: { pair: PairView }) {
         material: p.material,
         kind,
         ...(typeof read.pct === "number" ? { concentrationPct: read.pct } : {}),
-        ...(typeof read.at === "number" ? { temperatureC: read.at } : {}),
+        ...(typeof read.at === "number" ? { temperatureC: celsius(read.at) } : {}),
         ...(measured && typeof read.reading === "number" ? { reading: read.reading } : {}),
         pump: typed.pump.trim().toUpperCase(),
         note: typed.note,
@@ -378,7 +382,7 @@ function Find({ pair: p }: { pair: PairView }) {
       </div>
       <div className="grid grid-cols-4 gap-2.5">
         {measured && <Typed name="Reading" value={typed.reading} set={(reading) => set({ reading })} />}
-        <Typed name="At, °C" value={typed.at} set={(at) => set({ at })} />
+        <Typed name={`At, ${unitWord("degC")}`} value={typed.at} set={(at) => set({ at })} />
         <Typed name="Strength, %" value={typed.pct} set={(pct) => set({ pct })} />
         <label className="text-small text-muted">
           Pump
@@ -396,7 +400,6 @@ function Find({ pair: p }: { pair: PairView }) {
           of="FindingRequest.note"
           className="field mt-1 block w-full text-ink"
           typed={typed.note}
-
           onType={(words) => set({ note: words })}
         />
       </label>

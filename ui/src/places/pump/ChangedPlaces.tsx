@@ -63,7 +63,6 @@ export function ChangedPlaces({ tag, unit, alike }: Props) {
           aria-label="Why it goes there all the same"
           placeholder="Why it goes there all the same"
           typed={because}
-
           onType={setBecause}
         />
       )}

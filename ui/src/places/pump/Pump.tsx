@@ -13,6 +13,7 @@ import { ChangedPlaces } from "./ChangedPlaces";
 import { CounterReading } from "./CounterReading";
 import { HistoryLine } from "./HistoryLine";
 import { Trends } from "./Trends";
+import { quantity } from "../../text/shop";
 
 /** One pump's life: its duty, what is fitted, what happened to it, what is next. */
 export default function Pump() {
@@ -139,7 +140,7 @@ function Duty({ pump: p }: { pump: PumpView }) {
             {d.note && <span className="block text-small text-muted">{d.note}</span>}
           </span>
           <span className="m text-body whitespace-nowrap">
-            {rounded(d.concentrationPct, 1)} %, {rounded(d.temperatureC)} °C, {rounded(d.share * 100)} % of time
+            {rounded(d.concentrationPct, 1)} %, {quantity(d.temperatureC, "degC")}, {rounded(d.share * 100)} % of time
           </span>
         </div>
       ))}

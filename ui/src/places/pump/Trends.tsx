@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { PumpView, TrendView } from "../../api/types";
-import { rounded, unitWord } from "../../text/numbers";
+import { rounded } from "../../text/numbers";
+import { unitWord } from "../../text/shop";
 
 const WIDTH = 360;
 const HEIGHT = 118;

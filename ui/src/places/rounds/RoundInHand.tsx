@@ -10,10 +10,11 @@ import { NumberInput } from "../../parts/ReadingField";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { limitWords } from "../../text/limits";
-import { rounded, unitWord } from "../../text/numbers";
+
 import { typedNumber } from "../../text/typedNumber";
 import { dueWord } from "./dueWord";
 import { useMay } from "../../parts/useMay";
+import { quantity, typedUnit, unitWord } from "../../text/shop";
 
 /** A round at the pump: what is made safe, what is done, what is asked, and done. */
 export default function RoundInHand() {
@@ -40,7 +41,10 @@ function InHand({ round: r }: { round: RoundView }) {
         note: typed.note ?? "",
         answers: r.checks
           .filter((c) => typed[c.id])
-          .map((c) => ({ check: c.id, ...(c.kind === "number" && { reading: { typed: typed[c.id] ?? "" } }) })),
+          .map((c) => ({
+            check: c.id,
+            ...(c.kind === "number" && { reading: { typed: typed[c.id] ?? "", unit: typedUnit(c.unit) } }),
+          })),
       }),
     onSuccess: (left) => {
       clear();
@@ -82,9 +86,7 @@ function InHand({ round: r }: { round: RoundView }) {
             <label htmlFor={c.id} className="min-w-[260px] flex-1 text-lead leading-5 font-[600]">
               {c.ask}
               <span className="block text-small font-[500] text-muted">
-                {[bounds(c), c.last !== null && `last ${rounded(c.last, 3)} ${unitWord(c.unit)}`]
-                  .filter(Boolean)
-                  .join("; ")}
+                {[bounds(c), c.last !== null && `last ${quantity(c.last, c.unit, 3)}`].filter(Boolean).join("; ")}
               </span>
             </label>
             {c.kind === "number" ? (
@@ -143,7 +145,7 @@ function InHand({ round: r }: { round: RoundView }) {
 type Asked = RoundView["checks"][number];
 
 function bounds(c: Asked): string {
-  const both = limitWords(c, 3).join(", ");
+  const both = limitWords(c, 3, c.unit).join(", ");
   return both && `${both} ${unitWord(c.unit)}`;
 }
 

@@ -9,6 +9,7 @@ import { Faults } from "../../parts/BringTable";
 import { counted } from "../../text/counted";
 import { namesOf } from "./known";
 import { NameField } from "./NameField";
+import { isMonthFirst } from "../../text/shownIn";
 
 type Asked = Omit<BringRequest, "dryRun">;
 
@@ -88,7 +89,7 @@ export function Bring({ table, names, close }: { table: SetupTableRows; names: S
           onFile={async (file) => {
             bring.reset();
             setName(file.name);
-            ask({ file: await base64(file), columns: {}, words: {}, monthFirst: false, leaveOut: false });
+            ask({ file: await base64(file), columns: {}, words: {}, monthFirst: isMonthFirst(), leaveOut: false });
           }}
         >
           {seen ? "Another file" : "Choose the file"}

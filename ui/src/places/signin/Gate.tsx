@@ -37,7 +37,11 @@ export function Gate({ children }: { children: ReactNode }) {
   return (
     <>
       {opened && (
-        <div inert={covered} className={covered ? "hidden" : "flex min-h-screen flex-col"}>
+        <div
+          key={JSON.stringify(session.shownIn)}
+          inert={covered}
+          className={covered ? "hidden" : "flex min-h-screen flex-col"}
+        >
           {children}
         </div>
       )}

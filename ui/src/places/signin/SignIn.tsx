@@ -10,11 +10,12 @@ import { Sentence } from "../../parts/States";
 import { useSettings } from "../../parts/settings";
 import { usePinTry } from "./usePinTry";
 import { TextInput } from "../../parts/TextInput";
+import { dayLocale } from "../../text/shownIn";
 
 const WaitingJob = lazy(() => import("./WaitingJob"));
 
 const TIME = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
-const DAY = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
+const day = () => new Intl.DateTimeFormat(dayLocale(), { day: "numeric", month: "short" });
 
 /** Where and when somebody was seen last, for a tag. */
 function seen(p: Person): string[] {
@@ -22,7 +23,7 @@ function seen(p: Person): string[] {
   if (!p.lastAt) return ["not signed in yet"];
   const at = new Date(p.lastAt);
   const today = at.toDateString() === new Date().toDateString();
-  return ["last here", `${today ? TIME.format(at) : DAY.format(at)}${p.lastDevice ? `, ${p.lastDevice}` : ""}`];
+  return ["last here", `${today ? TIME.format(at) : day().format(at)}${p.lastDevice ? `, ${p.lastDevice}` : ""}`];
 }
 
 /** Who stands here: a tag to touch, then a few digits. What lies behind stays as it is. */

@@ -7,6 +7,7 @@ import { NumberInput } from "../../parts/ReadingField";
 import { TextInput } from "../../parts/TextInput";
 import { useMay } from "../../parts/useMay";
 import { isNumber, takes, type NumberBound, type TextBound } from "../../text/bounds";
+import { currency, MONEY } from "../../text/shop";
 
 /** Name of a field, what stands over it, an example, the field of the request that takes it. */
 export type ArrivedField<K extends string> = readonly [K, string, string, TextBound | NumberBound];
@@ -49,7 +50,7 @@ export function Arrived<K extends string>({ label, all, of, say, fields, receive
       <div className="flex flex-wrap items-end gap-2">
         {fields.map(([name, above, hint, of]) => (
           <label key={name} className="text-small text-muted">
-            {above}
+            {above.replace(MONEY, currency())}
             {isNumber(of) ? (
               <NumberInput
                 of={of}

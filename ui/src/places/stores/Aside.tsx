@@ -5,6 +5,7 @@ import { day, rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
 import { KeepAPart } from "./KeepAPart";
 import { useShelf } from "./useShelf";
+import { money } from "../../text/shop";
 
 /** What asks for something: over-age lots, what to order, pieces out, parts kept. */
 export function Aside({ stores: s }: { stores: StoresView }) {
@@ -48,7 +49,7 @@ export function Aside({ stores: s }: { stores: StoresView }) {
       <section aria-label="To order" className="pt-4">
         <h2 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pb-1">
           To order
-          <span className="m text-body font-semibold">£{rounded(s.orderCost)}</span>
+          <span className="m text-body font-semibold">{money(s.orderCost)}</span>
         </h2>
         {s.order.length === 0 && <p className="py-2 text-body text-soft">The shelf lasts half a year.</p>}
         <ul>
@@ -66,7 +67,7 @@ export function Aside({ stores: s }: { stores: StoresView }) {
                 {o.material ? <b className="font-[660]">{o.material} </b> : null}
                 {o.title}
               </span>
-              <span className="m text-small">£{rounded(o.price)}</span>
+              <span className="m text-small">{money(o.price)}</span>
             </li>
           ))}
         </ul>

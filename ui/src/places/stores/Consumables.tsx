@@ -4,12 +4,13 @@ import { AmountStrip } from "../../drawing/AmountStrip";
 import { Mark } from "../../parts/Mark";
 import { Sentence } from "../../parts/States";
 import { counted } from "../../text/counted";
-import { rounded, unitWord } from "../../text/numbers";
+import { rounded } from "../../text/numbers";
 import { TakePacksIn } from "./TakePacksIn";
 import { CountForm } from "./CountForm";
 import { LOT_STATE } from "./lotState";
 import { ShelfRow } from "./ShelfRow";
 import { useShelf } from "./useShelf";
+import { money, unitWord } from "../../text/shop";
 
 /** Grease, oil, locker and the like: what is there in date, what the largest job takes, what to order. */
 export function Consumables({ lines }: { lines: ConsumableLine[] }) {
@@ -91,7 +92,7 @@ function Lot({ lot: l, unit }: { lot: ConsumableLotView; unit: string }) {
         </span>
         <span className={over ? "font-[640] text-renew" : "text-soft"}>{l.say}</span>
         <span className="text-muted">
-          place {l.place || "not known"}, £{rounded(l.price)} a pack
+          place {l.place || "not known"}, {money(l.price)} a pack
         </span>
       </div>
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">

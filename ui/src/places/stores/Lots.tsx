@@ -4,11 +4,12 @@ import { api } from "../../api/client";
 import type { ShelfLot, StockLine } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
-import { rounded } from "../../text/numbers";
+
 import { Sentence } from "../../parts/States";
 import { CountForm } from "./CountForm";
 import { LOT_STATE } from "./lotState";
 import { useShelf } from "./useShelf";
+import { money } from "../../text/shop";
 
 /** The lots of a kit, why so many are needed, and what can be done with each. */
 export function Lots({ line }: { line: StockLine }) {
@@ -38,7 +39,7 @@ function Lot({ lot: l, pumps }: { lot: ShelfLot; pumps: string[] }) {
         <span className="m">{l.quantity} there</span>
         <span className={over ? "font-[640] text-renew" : "text-soft"}>{l.say}</span>
         <span className="text-muted">
-          cured {l.cured}, place {l.place || "not known"}, £{rounded(l.price)}
+          cured {l.cured}, place {l.place || "not known"}, {money(l.price)}
         </span>
         <a
           className="under ml-auto text-body"

@@ -1,13 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
 import { api } from "../../api/client";
 import { typedNumber } from "../../text/typedNumber";
+import { MONEY } from "../../text/shop";
 import { Arrived } from "./Arrived";
 
 const FIELDS = [
   ["lot", "Lot number", "L-0500", "ReceivedRequest.lot"],
   ["cured", "Cure date", "2026-03-01", "ReceivedRequest.cured"],
   ["count", "Pieces", "1", "ReceivedRequest.count"],
-  ["price", "Price, £", "", "ReceivedRequest.price"],
+  ["price", `Price, ${MONEY}`, "", "ReceivedRequest.price"],
   ["place", "Place", "B4", "ReceivedRequest.place"],
 ] as const;
 

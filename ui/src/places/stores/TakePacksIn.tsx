@@ -1,13 +1,14 @@
 import { api } from "../../api/client";
 import type { ConsumableLine } from "../../api/types";
 import { typedNumber } from "../../text/typedNumber";
+import { MONEY } from "../../text/shop";
 import { Arrived } from "./Arrived";
 
 const FIELDS = [
   ["lot", "Lot number", "G-200", "ConsumableReceivedRequest.lot"],
   ["bestBefore", "Date on the pack", "2028-03-31", "ConsumableReceivedRequest.bestBefore"],
   ["packs", "Packs", "1", "ConsumableReceivedRequest.packs"],
-  ["price", "Price of a pack, £", "", "ConsumableReceivedRequest.price"],
+  ["price", `Price of a pack, ${MONEY}`, "", "ConsumableReceivedRequest.price"],
   ["place", "Place", "F1", "ConsumableReceivedRequest.place"],
 ] as const;
 

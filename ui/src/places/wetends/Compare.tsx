@@ -3,6 +3,7 @@ import type { ChooserView, KitChoice } from "../../api/types";
 import { Mark, verdictState } from "../../parts/Mark";
 import { roleWord, rounded } from "../../text/numbers";
 import { hundreds, shelfWord } from "../../kits/Kits";
+import { currency, money } from "../../text/shop";
 
 /** Two wet ends beside each other, line by line; what differs stands out. */
 export function Compare({ chooser, kits, onDone }: { chooser: ChooserView; kits: KitChoice[]; onDone: () => void }) {
@@ -39,7 +40,7 @@ export function Compare({ chooser, kits, onDone }: { chooser: ChooserView; kits:
         </thead>
         <tbody>
           <Line name="What decides" of={kits} say={(k) => k.because} words />
-          <Line name="£ per 1000 h" of={kits} say={(k) => money(k)} better={(k) => k.costPer1000h} />
+          <Line name={`${currency()} per 1000 h`} of={kits} say={costs} better={(k) => k.costPer1000h} />
           <Line
             name="Expected life"
             of={kits}
@@ -60,12 +61,12 @@ export function Compare({ chooser, kits, onDone }: { chooser: ChooserView; kits:
             say={(k) => (k.stopsPer1000h === null ? "–" : rounded(k.stopsPer1000h * 10, 1))}
             better={(k) => k.stopsPer1000h}
           />
-          <Line name="Kit" of={kits} say={(k) => `£${rounded(k.price)}, ${Math.round(k.labourMinutes)} min`} />
+          <Line name="Kit" of={kits} say={(k) => `${money(k.price)}, ${Math.round(k.labourMinutes)} min`} />
           <Line
             name="Besides"
             of={kits}
             say={(k) =>
-              (k.hardwareNote || "nothing else") + (k.hardwarePrice > 0 ? `, £${rounded(k.hardwarePrice)} once` : "")
+              (k.hardwareNote || "nothing else") + (k.hardwarePrice > 0 ? `, ${money(k.hardwarePrice)} once` : "")
             }
             words
           />
@@ -135,10 +136,10 @@ function Line({ name, of, say, better, words = false }: LineProps) {
   );
 }
 
-function money(k: KitChoice): string {
+function costs(k: KitChoice): string {
   return k.costPer1000h === null
     ? "–"
-    : `£${rounded(Math.round(k.costPer1000h))}, ${rounded(Math.round(k.costLow ?? 0))} to ${rounded(Math.round(k.costHigh ?? 0))}`;
+    : `${money(Math.round(k.costPer1000h))}, ${rounded(Math.round(k.costLow ?? 0))} to ${rounded(Math.round(k.costHigh ?? 0))}`;
 }
 
 function life(k: KitChoice): string {

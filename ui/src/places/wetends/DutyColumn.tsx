@@ -1,6 +1,7 @@
 import type { ChooserView, DutyForm, Fault } from "../../api/types";
 import { rounded } from "../../text/numbers";
 import { Sentence } from "../../parts/States";
+import { money, quantity, shownNumber, unitWord } from "../../text/shop";
 
 interface Props {
   chooser: ChooserView;
@@ -37,8 +38,8 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
             </p>
             <p className="flex items-baseline gap-3 pt-1">
               <span className="m text-title leading-[27px] font-semibold tracking-[-.04em]">
-                {d.temperatureC === null ? "?" : rounded(d.temperatureC, 1)}
-                <span className="pl-1 text-small font-medium tracking-normal text-muted">°C</span>
+                {d.temperatureC === null ? "?" : shownNumber(d.temperatureC, "degC", 1)}
+                <span className="pl-1 text-small font-medium tracking-normal text-muted">{unitWord("degC")}</span>
               </span>
               <span className="m text-lead font-semibold">
                 {d.concentrationPct === null ? "?" : rounded(d.concentrationPct, 1)}
@@ -49,7 +50,7 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
               </span>
             </p>
             {d.usualC !== null && d.usualC !== d.temperatureC && (
-              <p className="text-small text-muted">usually {rounded(d.usualC, 1)} °C</p>
+              <p className="text-small text-muted">usually {quantity(d.usualC, "degC", 1)}</p>
             )}
             {(d.concentrationPct ?? 100) < 100 && (
               <input
@@ -77,11 +78,11 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
           <Fact name="Suction lift" value={`${rounded(duty.suctionLiftM ?? 0, 1)} m`} />
           <Fact
             name="Discharge"
-            value={duty.pressureBar === null ? "not known" : `${rounded(duty.pressureBar, 1)} bar`}
+            value={duty.pressureBar === null ? "not known" : quantity(duty.pressureBar, "bar", 1)}
           />
           {duty.viscosityMpas !== null && <Fact name="Viscosity" value={`${rounded(duty.viscosityMpas)} mPa·s`} />}
           {duty.densityKgM3 !== null && <Fact name="Density" value={`${rounded(duty.densityKgM3)} kg/m³`} />}
-          <Fact name="Coldest" value={duty.ambientC === null ? "not known" : `${rounded(duty.ambientC)} °C`} />
+          <Fact name="Coldest" value={duty.ambientC === null ? "not known" : quantity(duty.ambientC, "degC")} />
           <Fact name="Food" value={yesNo(duty.food)} />
           <Fact
             name="Static"
@@ -93,7 +94,7 @@ export function DutyColumn({ chooser, duty, faults, onDuty, editing, onEdit }: P
           {duty.chlorineMgL !== null && <Fact name="Free chlorine" value={`${rounded(duty.chlorineMgL, 1)} mg/L`} />}
           {chooser.hoursPerDay > 0 && <Fact name="Run" value={`${rounded(chooser.hoursPerDay)} h a day`} />}
           {chooser.bodyMaterial && <Fact name="Body" value={chooser.bodyMaterial} />}
-          <Fact name="A stop costs" value={`£${rounded(duty.stopCost ?? 0)}`} />
+          <Fact name="A stop costs" value={`${money(duty.stopCost ?? 0)}`} />
         </dl>
       </div>
     </section>

@@ -6,6 +6,7 @@ import type { DutyForm, Fault, FluidForm } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Sentence } from "../../parts/States";
 import { typedNumber } from "../../text/typedNumber";
+import { inShown, ofShown, unitWord } from "../../text/shop";
 
 interface Props {
   duty: DutyForm;
@@ -42,7 +43,7 @@ const FACTS: [NumberField, string, string][] = [
   ["phLow", "pH, lowest", ""],
   ["phHigh", "pH, highest", ""],
   ["chlorineMgL", "Free chlorine, highest", "mg/L"],
-  ["stopCost", "A stop by failure costs", "£"],
+  ["stopCost", "A stop by failure costs", "¤"],
 ];
 
 /** Every fact of a duty, typed. What is left empty stays not known. */
@@ -99,7 +100,8 @@ export function DutyEditor({ duty, faults, onDuty, onDone }: Props) {
         {FACTS.map(([field, name, unit]) => (
           <NumberIn
             key={field}
-            name={unit ? `${name}, ${unit}` : name}
+            name={name}
+            unit={unit}
             value={duty[field]}
             fault={faultOf(faults, field)}
             set={(value) => onDuty({ ...duty, [field]: value, ...(value === null ? refill(field) : {}) })}
@@ -216,13 +218,15 @@ function Fluid({ fluid: e, at, faults, set, drop }: FluidProps) {
           set={(concentrationPct) => set({ concentrationPct })}
         />
         <NumberIn
-          name="Usual, °C"
+          name="Usual"
+          unit="°C"
           value={e.usualC}
           fault={faultOf(faults, `${at}.usualC`)}
           set={(usualC) => set({ usualC })}
         />
         <NumberIn
-          name="Highest, °C"
+          name="Highest"
+          unit="°C"
           value={e.temperatureC}
           fault={faultOf(faults, `${at}.temperatureC`)}
           set={(temperatureC) => set({ temperatureC })}
@@ -248,20 +252,24 @@ function Fluid({ fluid: e, at, faults, set, drop }: FluidProps) {
 
 interface NumberProps {
   name: string;
+  /** Unit of the records; it is typed in that of the shop. */
+  unit?: string;
   value: number | null;
   fault: string;
   set: (value: number | null) => void;
 }
 
 /** A number that may stay empty; what is none is kept and told, never guessed. */
-function NumberIn({ name, value, fault, set }: NumberProps) {
+function NumberIn({ name, unit = "", value: held, fault, set: keep }: NumberProps) {
+  const value = held === null ? null : Number(inShown(held, unit).toFixed(6));
+  const set = (now: number | null) => keep(now === null ? null : Number(ofShown(now, unit).toFixed(6)));
   const [typed, setTyped] = useState(value === null ? "" : String(value));
   const read = typedNumber(typed);
   const shown = read === value || read === undefined ? typed : value === null ? "" : String(value);
   const told = read === undefined && shown === typed ? `"${typed}" is not a number.` : fault;
   return (
     <label className="text-small text-muted">
-      {name}
+      {unit ? `${name}, ${unitWord(unit)}` : name}
       <NumberInput
         className="mt-1 block w-full text-ink"
         typed={shown}

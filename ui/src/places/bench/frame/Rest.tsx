@@ -50,7 +50,6 @@ export function RestForm({ link, id, close }: { link: BenchLink; id: number; clo
           aria-label="Note for whoever takes it up"
           placeholder="Note for whoever takes it up"
           typed={text}
-
           onType={setText}
         />
         <button type="submit" className="press call" disabled={link.busy}>

@@ -3,12 +3,12 @@ import { ReadingField } from "../../../parts/ReadingField";
 import type { MeasureView } from "../../../api/types";
 import { MeasureScale } from "../../../drawing/MeasureScale";
 import { GaugeReader } from "../../../parts/GaugeField";
-import { rounded, unitWord } from "../../../text/numbers";
-import { typedNumber } from "../../../text/typedNumber";
+
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
 import { faultAt } from "../../../parts/faults";
+import { quantity, typedInRecords, typedUnit } from "../../../text/shop";
 
 /** What is measured on a part, each with its gauge, its limit and what it read before. */
 export function Measures({ part, measures, view, link }: { part: string; measures: MeasureView[] } & StageProps) {
@@ -29,7 +29,7 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
     const done = await link.act({
       kind: "MEASURED",
       part,
-      measurement: { measure: m.measure, reading: { typed, gauge } },
+      measurement: { measure: m.measure, reading: { typed, gauge, unit: typedUnit(m.unit) } },
     });
     if (done) {
       clear();
@@ -46,7 +46,7 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
           {gauge
             ? `read with ${gauge}; press the unit to keep it`
             : m.value !== null
-              ? `${rounded(m.value, 3)} ${unitWord(m.unit)}, ${m.by}`
+              ? `${quantity(m.value, m.unit, 3)}, ${m.by}`
               : m.before && `before: ${m.before}`}
         </span>
       </div>
@@ -76,7 +76,7 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
             setGauge(from);
           }}
         />
-        <MeasureScale measure={m} typed={typedNumber(typed) ?? null} width={196} />
+        <MeasureScale measure={m} typed={typedInRecords(typed, m.unit)} width={196} />
       </div>
       {fault && <Sentence>{fault}</Sentence>}
     </li>

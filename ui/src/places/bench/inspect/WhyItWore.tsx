@@ -123,7 +123,6 @@ function Counter({ cause: c, finding, view, link }: { cause: CauseView; finding:
           aria-label="Where it came from, in your words"
           placeholder="Where it came from"
           typed={text}
-
           onType={setText}
         />
         <button type="button" className="press call" disabled={link.busy} onClick={() => void keep()}>

@@ -2,7 +2,7 @@ import { ReadingField } from "../../../parts/ReadingField";
 import { useStanding } from "../../../api/session";
 import type { Gate } from "../../../api/types";
 import { EnergyLines, GATE_ROW } from "../../../drawing/EnergyLines";
-import { rounded, unitWord } from "../../../text/numbers";
+import { rounded } from "../../../text/numbers";
 import { Meetings } from "../../../parts/Meetings";
 import { Sentence } from "../../../parts/States";
 import { useFocus } from "../../../parts/useFocus";
@@ -11,6 +11,7 @@ import type { InStage, Now, StageProps } from "../frame/stage";
 import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { worksNot } from "../frame/worksNot";
+import { quantity, typedUnit, unitWord } from "../../../text/shop";
 
 const COUNTS = ["No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"];
 
@@ -158,7 +159,7 @@ interface ProofProps {
 function Proof({ gate: g, link, current, typed, type, clear, wrong }: ProofProps) {
   const field = useFocus<HTMLInputElement>(current);
   const read = async () => {
-    if (await link.act({ kind: "PROVED_SAFE", hazard: g.id, reading: { typed } })) clear();
+    if (await link.act({ kind: "PROVED_SAFE", hazard: g.id, reading: { typed, unit: typedUnit(g.unit) } })) clear();
   };
   return (
     <div>
@@ -219,7 +220,7 @@ function Fluids({ fluids }: { fluids: Now<"MAKE_SAFE">["fluids"] }) {
           <p className="flex justify-between text-lead font-[660]">
             {f.name}
             <span className="m text-body">
-              {rounded(f.concentrationPct, 1)} % <span className="pl-2">{rounded(f.temperatureC)} °C</span>
+              {rounded(f.concentrationPct, 1)} % <span className="pl-2">{quantity(f.temperatureC, "degC")}</span>
             </span>
           </p>
           <p className="text-body leading-[18px] text-soft">{f.hurts.join(", ")}</p>

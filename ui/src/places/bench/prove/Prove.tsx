@@ -7,9 +7,8 @@ import { countdown, Dial, useLeft } from "../../../parts/Clock";
 import { GaugeReader } from "../../../parts/GaugeField";
 import { Mark } from "../../../parts/Mark";
 import { limitWords } from "../../../text/limits";
-import { rounded, unitWord } from "../../../text/numbers";
+
 import { Sentence } from "../../../parts/States";
-import { typedNumber } from "../../../text/typedNumber";
 import { useFocus } from "../../../parts/useFocus";
 import { useDraft } from "../../../parts/useDraft";
 import type { InStage, StageProps } from "../frame/stage";
@@ -18,6 +17,7 @@ import { Foot } from "../frame/Foot";
 import { Waits } from "../frame/Waits";
 import { Suspects } from "./Suspects";
 import { TextInput } from "../../../parts/TextInput";
+import { quantity, shownNumber, typedInRecords, typedUnit, unitWord } from "../../../text/shop";
 
 /** So many tests leave room for the pump beneath them. */
 const ROOM_FOR_DRAWING = 6;
@@ -85,7 +85,7 @@ function Line({ test: t, number, choose }: { test: ProofView; number: number; ch
       <p className="pr-3 text-right text-body">
         {t.answered && (
           <b className={`m text-lead ${missed ? "text-renew" : ""}`}>
-            {t.value === null ? "confirmed" : `${rounded(t.value, 3)} ${unitWord(t.unit)}`}
+            {t.value === null ? "confirmed" : quantity(t.value, t.unit, 3)}
           </b>
         )}
         {t.missed && t.value === null && <b className="text-lead text-renew">does not hold</b>}
@@ -118,7 +118,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
     const done = await link.act({
       kind: "PROVED",
       test: t.id,
-      reading: { typed, gauge },
+      reading: { typed, gauge, unit: typedUnit(t.unit) },
       timing: why,
     });
     if (done) {
@@ -140,12 +140,12 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             <p className="text-body font-[640] text-renew">
               {t.value === null
                 ? `It does not hold${t.seen ? `: ${t.seen}` : ""}.`
-                : `${rounded(t.value, 3)} ${unitWord(t.unit)} misses the limit.`}
+                : `${quantity(t.value, t.unit, 3)} misses the limit.`}
             </p>
           )}
         </div>
         {t.clockSeconds > 0 && <TestClock test={t} link={link} view={view} />}
-        {t.kind === "number" && <TestPlot test={t} typed={typedNumber(typed) ?? null} />}
+        {t.kind === "number" && <TestPlot test={t} typed={typedInRecords(typed, t.unit)} />}
       </div>
       <div className="flex flex-wrap items-start gap-2.5 pt-2 pl-8">
         {t.kind === "number" ? (
@@ -225,19 +225,13 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
             <span className="whitespace-nowrap text-soft">
               {t.afterWaits ? "Why it may start" : "How it was timed"}
             </span>
-            <TextInput
-              of="Proved.timing"
-              className="field min-w-0 flex-1"
-              typed={why}
-
-              onType={setWhy}
-            />
+            <TextInput of="Proved.timing" className="field min-w-0 flex-1" typed={why} onType={setWhy} />
           </label>
         )}
       </div>
       {t.calibration && t.runs.length > 0 && (
         <p className="m pt-1.5 pl-8 text-body text-soft">
-          {t.runs.map((r) => rounded(r, 2)).join(", ")} {unitWord(t.unit)}
+          {t.runs.map((r) => shownNumber(r, t.unit, 2)).join(", ")} {unitWord(t.unit)}
         </p>
       )}
       {t.missed && <Suspects key={t.seen + String(t.value)} test={t} view={view} link={link} />}
@@ -248,7 +242,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
 }
 
 function limit(t: ProofView): string {
-  return `${limitWords(t, 3).join(", ")} ${unitWord(t.unit)}`;
+  return `${limitWords(t, 3, t.unit).join(", ")} ${unitWord(t.unit)}`;
 }
 
 /** The clock of a test: started here, kept on the server, so that it runs on whatever happens. */

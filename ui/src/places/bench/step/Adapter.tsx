@@ -1,9 +1,10 @@
+import { torque as shown } from "../../../text/numbers";
 import { NumberInput } from "../../../parts/ReadingField";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, Refused } from "../../../api/client";
 import type { TorqueView } from "../../../api/types";
-import { torque as shown } from "../../../text/numbers";
+
 import { useSettings } from "../../../parts/settings";
 import { Sentence } from "../../../parts/States";
 

@@ -4,12 +4,13 @@ import { useStanding } from "../../../api/session";
 import type { CheckView } from "../../../api/types";
 import { Mark } from "../../../parts/Mark";
 import { limitWords } from "../../../text/limits";
-import { rounded, unitWord } from "../../../text/numbers";
+import { rounded } from "../../../text/numbers";
 import { useDraft } from "../../../parts/useDraft";
 import type { StageProps } from "../frame/stage";
 import { worksNot } from "../frame/worksNot";
 import { faultAt } from "../../../parts/faults";
 import { TextInput } from "../../../parts/TextInput";
+import { quantity, typedUnit, unitWord } from "../../../text/shop";
 
 /** One question of the step: a confirmation to press, or a number to read. */
 export function Check({
@@ -21,9 +22,7 @@ export function Check({
 }: { check: CheckView; number: number; step: string } & StageProps) {
   const [leaving, setLeaving] = useState(false);
   const who = useStanding().session?.initials;
-  const said = c.answered
-    ? `${c.value === null ? "confirmed" : `${rounded(c.value, 2)} ${unitWord(c.unit)}`}, ${c.by}`
-    : "";
+  const said = c.answered ? `${c.value === null ? "confirmed" : quantity(c.value, c.unit, 2)}, ${c.by}` : "";
   const second = c.passed && c.second && !c.secondBy;
   return (
     <li className="flex min-h-[56px] flex-wrap items-center gap-x-4 border-b border-line2 py-1.5">
@@ -109,7 +108,6 @@ function Leave({ check: c, step, link }: { check: CheckView; step: string; link:
         aria-label={`Why it is left: ${c.ask}`}
         placeholder="Why it is left"
         typed={why}
-
         onType={setWhy}
       />
       <button type="submit" className="press" disabled={link.busy || !why.trim()}>
@@ -143,8 +141,8 @@ function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: s
   const [right, setRight, clearRight] = useDraft(`${view.id}.${step}.${c.id}.right`);
   const fault = faultAt(link.faults, "value", c.id);
   const keep = async () => {
-    const pair = c.pair ? { right: { typed: right } } : {};
-    if (await link.act({ kind: "CHECKED", step, check: c.id, reading: { typed }, ...pair })) {
+    const pair = c.pair ? { right: { typed: right, unit: typedUnit(c.unit) } } : {};
+    if (await link.act({ kind: "CHECKED", step, check: c.id, reading: { typed, unit: typedUnit(c.unit) }, ...pair })) {
       clear();
       clearRight();
     }
@@ -176,7 +174,7 @@ function NumberCheck({ check: c, step, link, view }: { check: CheckView; step: s
 }
 
 function limits(c: CheckView): string {
-  const parts = limitWords(c, 2);
+  const parts = limitWords(c, 2, c.unit);
   if (c.markReading !== null && c.within !== null)
     parts.push(`as marked, ${rounded(c.markReading, 2)} within ${rounded(c.within, 2)}`);
   return parts.length > 0 ? `${parts.join(", ")} ${unitWord(c.unit)}` : "";

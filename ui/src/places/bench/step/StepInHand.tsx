@@ -107,7 +107,6 @@ function Stuck({ step, link, close }: { step: StepView; link: StageProps["link"]
           className="field min-w-0 flex-1"
           placeholder="seized, no room, thread gone"
           typed={why}
-
           onType={setWhy}
         />
         <button type="submit" className="press" disabled={link.busy || !why.trim()}>

@@ -1,3 +1,4 @@
+import { torque as shown } from "../../../text/numbers";
 import { counted } from "../../../text/counted";
 import { NumberInput } from "../../../parts/ReadingField";
 import { useState, type ReactNode } from "react";
@@ -8,7 +9,7 @@ import { DrawDown } from "../../../drawing/DrawDown";
 import { useFocus } from "../../../parts/useFocus";
 import { GaugeReader } from "../../../parts/GaugeField";
 import { Mark } from "../../../parts/Mark";
-import { torque as shown } from "../../../text/numbers";
+
 import { useSettings } from "../../../parts/settings";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";

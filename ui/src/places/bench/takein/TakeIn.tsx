@@ -13,6 +13,7 @@ import { faultAt } from "../../../parts/faults";
 import { Foot } from "../frame/Foot";
 import { Schools, WaysIn } from "./WaysIn";
 import { TextInput } from "../../../parts/TextInput";
+import { quantity } from "../../../text/shop";
 
 const SECTIONS: Record<string, string> = {
   wet: "Wet end",
@@ -343,7 +344,7 @@ function Duty({ pump }: { pump: PumpView }) {
         <p key={d.fluid} className="flex justify-between border-t border-line2 py-1.5 text-body">
           <span className="min-w-0 truncate font-[600]">{d.name}</span>
           <span className="m text-small whitespace-nowrap">
-            {rounded(d.concentrationPct, 1)} % {rounded(d.temperatureC)} °C {rounded(d.share * 100)} %
+            {rounded(d.concentrationPct, 1)} % {quantity(d.temperatureC, "degC")} {rounded(d.share * 100)} %
           </span>
         </p>
       ))}

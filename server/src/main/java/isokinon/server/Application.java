@@ -9,6 +9,7 @@ import isokinon.server.folder.RecordsCheck;
 import isokinon.server.network.OnTheNetwork;
 import isokinon.server.network.ScannedAddress;
 import isokinon.server.work.library.ShippedLibrary;
+import isokinon.server.work.shared.ShopClock;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
@@ -111,6 +112,6 @@ public class Application {
 
   @Bean
   Clock clock() {
-    return Clock.systemDefaultZone();
+    return new ShopClock(Clock.systemDefaultZone());
   }
 }

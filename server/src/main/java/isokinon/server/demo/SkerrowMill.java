@@ -27,6 +27,7 @@ import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.folder.DataFolder;
 import isokinon.server.folder.DemoMark;
 import isokinon.server.work.library.Sheets;
+import isokinon.server.work.shared.ShopCurrency;
 import isokinon.server.work.shared.ShopSettings;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -160,6 +161,7 @@ public class SkerrowMill {
   private void fill() {
     LocalDate today = LocalDate.now(clock);
     settings.name(NAME, "");
+    settings.currency(new ShopCurrency("GBP"), "");
     for (String area : AREAS) {
       setup.put(
           "area",

@@ -17,6 +17,7 @@ import isokinon.server.http.security.SessionCookie;
 import isokinon.server.http.security.SignInRate;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.ShopSettings;
+import isokinon.server.work.shared.ShownIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
@@ -66,6 +67,7 @@ class SessionController {
    * @param ownPinDue whether the PIN was set by a lead and another is to be chosen first
    * @param device what the device is called; empty where nobody is signed in
    * @param shop what the shop is called; empty where nobody said
+   * @param shownIn in what this shop is shown what it has
    * @param lockAfterSeconds a device that nobody touches locks itself after so long
    * @param firstLeadWanted whether no lead can sign in yet
    * @param shownPins PINs of a made-up shop, for everybody to get in; else none
@@ -78,6 +80,7 @@ class SessionController {
       boolean ownPinDue,
       String device,
       String shop,
+      ShownIn shownIn,
       long lockAfterSeconds,
       boolean firstLeadWanted,
       List<ShownPin> shownPins) {}
@@ -208,6 +211,7 @@ class SessionController {
         me.map(SignedIn::ownPinDue).orElse(false),
         me.map(SignedIn::device).orElse(""),
         settings.name(),
+        ShownIn.of(settings),
         sessions.lockAfter().toSeconds(),
         startCode.isWanted(),
         shown.all().entrySet().stream()

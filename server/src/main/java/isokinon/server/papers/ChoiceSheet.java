@@ -138,7 +138,7 @@ public class ChoiceSheet {
               hours(k.lifeHours()) + band(k.lifeLow(), k.lifeHigh(), 100),
               k.hardwareNote()
                   + (k.hardwarePrice() > 0
-                      ? ", £" + Text.plain(Math.round(k.hardwarePrice())) + " once"
+                      ? ", ¤" + Text.plain(Math.round(k.hardwarePrice())) + " once"
                       : ""),
               k.quantity() > 0
                   ? k.quantity() + " on " + k.place() + ", " + k.statusSays()
@@ -146,7 +146,7 @@ public class ChoiceSheet {
               k.because() + " " + Text.sentence(k.evidence()) + "."));
     }
     return new Table(
-        List.of("Wet end", "Verdict", "£ per 1000 h", "Life, h", "Besides", "Shelf", "Why"), rows);
+        List.of("Wet end", "Verdict", "¤ per 1000 h", "Life, h", "Besides", "Shelf", "Why"), rows);
   }
 
   private static String money(Optional<Double> pounds) {

@@ -2,6 +2,7 @@ package isokinon.server.papers;
 
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.util.XRLog;
+import isokinon.server.work.shared.ShopWords;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -25,6 +26,7 @@ class Paper {
 
   private static final String FOLDER = "papers/";
 
+  private final ShopWords words;
   private final TemplateEngine templates = new TemplateEngine();
   private final String style;
 
@@ -36,7 +38,8 @@ class Paper {
    */
   public record Table(List<String> heads, List<List<String>> rows) {}
 
-  Paper() {
+  Paper(ShopWords words) {
+    this.words = words;
     XRLog.setLoggingEnabled(false); // the renderer's own log tells of every page
     ClassLoaderTemplateResolver found = new ClassLoaderTemplateResolver();
     found.setPrefix(FOLDER);
@@ -69,7 +72,7 @@ class Paper {
     Map<String, Object> all = new HashMap<>(values);
     all.put("title", title);
     all.put("style", style);
-    String html = printable(templates.process(template, new Context(null, all)));
+    String html = printable(words.of(templates.process(template, new Context(null, all))));
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       new PdfRendererBuilder().withHtmlContent(html, null).toStream(out).run();

@@ -1,11 +1,17 @@
 package isokinon.server.papers;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
 
+import isokinon.server.db.DataVersions;
+import isokinon.server.db.shop.SettingMapper;
 import isokinon.server.papers.Labels.Label;
 import isokinon.server.work.diary.Diary;
+import isokinon.server.work.shared.ShopSettings;
+import isokinon.server.work.shared.ShopWords;
 import java.io.ByteArrayInputStream;
 import java.io.StringReader;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -23,6 +29,10 @@ import org.junit.jupiter.api.Test;
 /** Labels, and the calendar file. */
 class LabelsTest {
 
+  private static final ShopWords WORDS =
+      new ShopWords(
+          new ShopSettings(mock(SettingMapper.class), new DataVersions(), Clock.systemUTC()));
+
   @Test
   void aCodeIsSquareAndDarkOnLight() throws Exception {
     var image = ImageIO.read(new ByteArrayInputStream(Labels.qr("EFF-02")));
@@ -38,7 +48,7 @@ class LabelsTest {
         IntStream.range(1, 16)
             .mapToObj(i -> new Label("TAG-" + i, List.of("made of <steel> & rubber")))
             .toList();
-    try (var pdf = Loader.loadPDF(new Labels(new Paper()).pdf(labels))) {
+    try (var pdf = Loader.loadPDF(new Labels(new Paper(WORDS)).pdf(labels))) {
       String text = new PDFTextStripper().getText(pdf);
       assertThat(text).contains("TAG-1", "TAG-15", "made of <steel> & rubber");
     }

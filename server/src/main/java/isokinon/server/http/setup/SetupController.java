@@ -13,6 +13,7 @@ import isokinon.server.work.setup.Setup;
 import isokinon.server.work.setup.SetupView;
 import isokinon.server.work.setup.ShopForm;
 import isokinon.server.work.setup.tables.SetupTable;
+import isokinon.server.work.shared.ShopView;
 import jakarta.validation.Valid;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -97,14 +98,14 @@ class SetupController {
   @GetMapping("/shop")
   @Needs(Right.SEE)
   @Operation(summary = "What the shop says of itself")
-  ShopForm shop() {
+  ShopView shop() {
     return setup.shop();
   }
 
   @PutMapping("/shop")
   @Needs(Right.LEAD)
   @Operation(summary = "Says it anew")
-  ShopForm shop(@Valid @RequestBody ShopForm form, @Me SignedIn me) {
+  ShopView shop(@Valid @RequestBody ShopForm form, @Me SignedIn me) {
     return setup.shop(form, me);
   }
 

@@ -26,7 +26,7 @@ final class DiaryText {
     say.append(
         String.format(
             Locale.ROOT,
-            "%s %% chance of failing before it is done, £%d expected; £%d of the set wasted. ",
+            "%s %% chance of failing before it is done, ¤%d expected; ¤%d of the set wasted. ",
             percent(w.cost().risk(days)),
             Math.round(w.cost().ofFailing(days)),
             Math.round(w.cost().ofWaste(days))));

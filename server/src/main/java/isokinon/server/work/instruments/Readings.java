@@ -23,6 +23,7 @@ public final class Readings {
       Pattern.compile("([+-]?[0-9]*[.,]?[0-9]+(?:[eE][+-]?[0-9]+)?)(?:\\s*([^\\s0-9.,+-].*))?");
 
   private static final Unit<?> NEWTON_METRE = Units.NEWTON.multiply(Units.METRE);
+  private static final Unit<?> FAHRENHEIT = Units.CELSIUS.multiply(5.0 / 9).shift(-32);
   private static final Unit<?> BAR = Units.PASCAL.multiply(100_000);
 
   /** Units by the way they are written; the first of each kind is how it is shown. */
@@ -41,7 +42,9 @@ public final class Readings {
           Map.entry("kpa", Units.PASCAL.multiply(1_000)),
           Map.entry("psi", Units.PASCAL.multiply(6_894.757293168)),
           Map.entry("degc", Units.CELSIUS),
+          Map.entry("degf", FAHRENHEIT),
           Map.entry("l", Units.LITRE),
+          Map.entry("gal", Units.LITRE.multiply(3.785411784)),
           Map.entry("ml", MetricPrefix.MILLI(Units.LITRE)),
           Map.entry("ph", AbstractUnit.ONE),
           Map.entry("shorea", AbstractUnit.ONE.alternate("ShoreA")),

@@ -141,7 +141,7 @@ public final class LifeText {
     double labour = each.stream().mapToDouble(Renewals.Renewal::labour).average().orElse(0);
     return "Kit from the catalogue, "
         + Math.round(minutes)
-        + " min of the plan at £"
+        + " min of the plan at ¤"
         + Text.plain(minutes > 0 ? Math.rint(100 * labour / minutes * 60) / 100 : 0)
         + " an hour; a failure adds what a stop of the pump costs.";
   }
@@ -156,7 +156,7 @@ public final class LifeText {
 
   /** Why looking is no way at all. */
   static String neverPays(Terms terms) {
-    return "never pays at £" + Text.plain(Math.round(terms.look().orElseThrow())) + " a look";
+    return "never pays at ¤" + Text.plain(Math.round(terms.look().orElseThrow())) + " a look";
   }
 
   /** A way at its setting, and what bars it. */
@@ -173,7 +173,7 @@ public final class LifeText {
       case LOOK ->
           "every "
               + h(k.every() / perHour)
-              + ", £"
+              + ", ¤"
               + Text.plain(Math.round(terms.look().orElseThrow()))
               + " a look";
     };

@@ -81,6 +81,6 @@ class WhatIf {
   }
 
   private static String money(double pounds) {
-    return "£" + Text.plain(Math.round(pounds));
+    return "¤" + Text.plain(Math.round(pounds));
   }
 }

@@ -17,6 +17,7 @@ import isokinon.server.work.setup.tables.ShopTable;
 import isokinon.server.work.setup.tables.ShopTable.Standing;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.ShopSettings;
+import isokinon.server.work.shared.ShopView;
 import isokinon.server.work.shared.Turns;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -55,8 +56,8 @@ public class Setup {
   }
 
   /** What the shop says of itself. */
-  public ShopForm shop() {
-    return ShopForm.of(settings);
+  public ShopView shop() {
+    return ShopView.of(settings);
   }
 
   /**
@@ -65,7 +66,7 @@ public class Setup {
    * @throws RequestProblem with everything that is wrong with it
    */
   @Transactional
-  public ShopForm shop(ShopForm form, SignedIn who) {
+  public ShopView shop(ShopForm form, SignedIn who) {
     form.into(settings, who.initials());
     return shop();
   }

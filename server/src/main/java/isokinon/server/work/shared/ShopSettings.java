@@ -1,10 +1,15 @@
 package isokinon.server.work.shared;
 
+import isokinon.core.unit.DayOrder;
+import isokinon.core.unit.ShopUnits;
+import isokinon.core.unit.ShownUnit;
+import isokinon.core.value.Code;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
 import isokinon.server.db.shop.SettingMapper;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.EnumSet;
 import org.springframework.stereotype.Component;
 
@@ -25,6 +30,9 @@ public class ShopSettings {
   private static final String LEVEL = "service-level";
   private static final String LABOUR = "labour-per-hour";
   private static final String OVERTIME = "overtime";
+  private static final String CURRENCY = "currency";
+  private static final String ZONE = "time-zone";
+  private static final String DAYS = "day-order";
 
   private final SettingMapper store;
   private final Clock clock;
@@ -32,6 +40,10 @@ public class ShopSettings {
   private final Cached<Double> level;
   private final Cached<Double> labour;
   private final Cached<Double> overtime;
+  private final Cached<ShopCurrency> currency;
+  private final Cached<ZoneId> zone;
+  private final Cached<ShopUnits> units;
+  private final Cached<DayOrder> days;
 
   public ShopSettings(SettingMapper store, DataVersions versions, Clock clock) {
     this.store = store;
@@ -42,6 +54,96 @@ public class ShopSettings {
         Cached.of(versions, shop, () -> store.number(LABOUR).orElse(USUAL_LABOUR_PER_HOUR));
     this.overtime = Cached.of(versions, shop, () -> store.number(OVERTIME).orElse(USUAL_OVERTIME));
     this.level = Cached.of(versions, shop, () -> store.number(LEVEL).orElse(USUAL_LEVEL));
+    this.currency =
+        Cached.of(
+            versions,
+            shop,
+            () ->
+                store
+                    .text(CURRENCY)
+                    .flatMap(ShopCurrency::of)
+                    .orElseGet(ShopCurrency::ofTheMachine));
+    this.zone =
+        Cached.of(
+            versions, shop, () -> store.text(ZONE).map(ZoneId::of).orElse(ZoneId.systemDefault()));
+    this.units = Cached.of(versions, shop, this::readUnits);
+    this.days =
+        Cached.of(
+            versions,
+            shop,
+            () ->
+                store
+                    .text(DAYS)
+                    .flatMap(word -> Code.parse(DayOrder.class, word))
+                    .orElse(DayOrder.DAY_FIRST));
+    if (clock instanceof ShopClock shops) {
+      shops.follows(zone::get);
+    }
+  }
+
+  private ShopUnits readUnits() {
+    ShopUnits usual = ShopUnits.OF_RECORDS;
+    return new ShopUnits(
+        unit(usual.torque()),
+        unit(usual.temperature()),
+        unit(usual.pressure()),
+        unit(usual.volume()));
+  }
+
+  private ShownUnit unit(ShownUnit usual) {
+    return store
+        .text(settingOf(usual.quantity()))
+        .flatMap(word -> Code.parse(ShownUnit.class, word))
+        .filter(unit -> unit.quantity() == usual.quantity())
+        .orElse(usual);
+  }
+
+  private static String settingOf(ShownUnit.Quantity quantity) {
+    return "unit-of-" + quantity.code();
+  }
+
+  /** In which currency the shop reckons. */
+  public ShopCurrency currency() {
+    return currency.get();
+  }
+
+  /** Says in which currency; amounts that stand are taken to be in it. */
+  public void currency(ShopCurrency now, String who) {
+    store.setText(CURRENCY, now.code(), who, OffsetDateTime.now(clock));
+  }
+
+  /** By the clock of which place the shop lives. */
+  public ZoneId zone() {
+    return zone.get();
+  }
+
+  /** Says by the clock of which place. */
+  public void zone(ZoneId now, String who) {
+    store.setText(ZONE, now.getId(), who, OffsetDateTime.now(clock));
+  }
+
+  /** In which units the shop is shown what it has. */
+  public ShopUnits units() {
+    return units.get();
+  }
+
+  /** Says in which units. */
+  public void units(ShopUnits now, String who) {
+    now.all()
+        .forEach(
+            unit ->
+                store.setText(
+                    settingOf(unit.quantity()), unit.code(), who, OffsetDateTime.now(clock)));
+  }
+
+  /** In which order the shop writes a day. */
+  public DayOrder dayOrder() {
+    return days.get();
+  }
+
+  /** Says in which order. */
+  public void dayOrder(DayOrder now, String who) {
+    store.setText(DAYS, now.code(), who, OffsetDateTime.now(clock));
   }
 
   /** What the shop is called; empty where nobody said. */

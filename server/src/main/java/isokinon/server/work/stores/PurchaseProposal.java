@@ -104,7 +104,7 @@ public class PurchaseProposal {
     }
     try {
       KitCover.Cover cover = cover(sheet, need, sooner, onHand);
-      return "For \u00a3"
+      return "For \u00a4"
           + Text.plain(cover.cost() - cheapest.cost())
           + " more it is here in "
           + Text.count(arrives(cover, sooner), "day")

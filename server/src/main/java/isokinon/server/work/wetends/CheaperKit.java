@@ -38,7 +38,7 @@ public record CheaperKit(
             + (cheapest.get().hardwareNote().isEmpty()
                 ? "needs nothing else"
                 : cheapest.get().hardwareNote())
-            + " and saves £"
+            + " and saves ¤"
             + Text.plain(Math.round(saved))
             + " per 1000 h.";
     return Optional.of(

@@ -75,7 +75,7 @@ class LifeTextTest {
     assertThat(headline(LifeEstimate.of(1.1, 2200 * PER_HOUR, anyAge), cheap))
         .matches("Look every [\\d\u2009]+ h, renew when worn\\.");
     assertThat(LifeText.neverPays(new Terms(1, 2, OptionalDouble.of(41.4), false, NONE)))
-        .isEqualTo("never pays at £41 a look");
+        .isEqualTo("never pays at ¤41 a look");
   }
 
   @ParameterizedTest
@@ -146,7 +146,7 @@ class LifeTextTest {
                         290,
                         28,
                         Optional.empty()))))
-        .contains("87 min of the plan at £42 an hour");
+        .contains("87 min of the plan at ¤42 an hour");
   }
 
   @Test
