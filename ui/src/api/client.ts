@@ -49,6 +49,7 @@ function known<T extends object>(fields: T): Known<T> {
 
 export const api = {
   floor: () => answer(server.GET("/api/v1/floor")),
+  findAnything: (word: string) => answer(server.GET("/api/v1/find", { params: { query: { word } } })),
   strips: (tags: string[]) => answer(server.GET("/api/v1/floor/strips", { params: { query: { tags } } })),
   people: () => answer(server.GET("/api/v1/people")),
   addPerson: (body: NewPerson) => answer(server.POST("/api/v1/people", { body })),

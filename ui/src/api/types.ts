@@ -10,6 +10,7 @@ export type SetupColumn = Schemas["SetupColumnView"];
 export type SetupRow = Schemas["SetupRow"];
 export type SetupNames = Schemas["SetupNames"];
 export type SetupName = Schemas["SetupName"];
+export type Found = Schemas["Found"];
 export type ShopForm = Schemas["ShopForm"];
 export type ShopView = Schemas["ShopView"];
 export type BroughtView = Schemas["BroughtView"];

@@ -1,9 +1,8 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
-import { useQuery } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import { api } from "../api/client";
 import { cover, heard, useStanding } from "../api/session";
+import { FindBox } from "./FindBox";
 import { useSettings } from "./settings";
 
 const PLACES = [
@@ -49,7 +48,7 @@ export function TopBar() {
         ))}
       </nav>
       <div className="ml-auto flex items-stretch">
-        <Find />
+        <FindBox />
         <div className="flex border-l border-line" role="group" aria-label="Torque unit">
           {(["N·m", "ft·lbf"] as const).map((u) => (
             <button
@@ -82,68 +81,6 @@ export function TopBar() {
         <Who />
       </div>
     </header>
-  );
-}
-
-function Find() {
-  const [text, setText] = useState("");
-  const [miss, setMiss] = useState("");
-  const go = useNavigate();
-  const floor = useQuery({ queryKey: ["floor"], queryFn: api.floor });
-  const pumps = floor.data?.areas.flatMap((a) => a.pumps) ?? [];
-  function submit(e: FormEvent) {
-    e.preventDefault();
-    const wanted = text.trim().toUpperCase();
-    // A scanner at the shelf reads the lot's number from its label.
-    if (/^(L|K)-[0-9]+$/.test(wanted)) {
-      setText("");
-      void go(`/stores?lot=${wanted}`);
-      return;
-    }
-    const found =
-      pumps.find((p) => p.tag === wanted) ??
-      pumps.find((p) => `${p.dutyTitle} ${p.material}`.toUpperCase().includes(wanted));
-    if (wanted && found) {
-      setText("");
-      void go(`/pumps/${found.tag}`);
-    } else if (wanted) {
-      setMiss(`No pump or duty matches ${text.trim().slice(0, 30)}.`);
-    }
-  }
-  return (
-    <form
-      onSubmit={submit}
-      className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[760px]:hidden"
-    >
-      <svg width="22" height="18" viewBox="0 0 22 18" fill="none" stroke="var(--ink)" strokeWidth="1.5" aria-hidden>
-        <path d="M1,5V1H5M17,1H21V5M21,13V17H17M5,17H1V13" />
-        <path d="M6,5V13M9,5V13M11.5,5V13M16,5V13" strokeWidth="1.6" />
-        <path d="M13.5,5V13" strokeWidth="0.9" />
-      </svg>
-      <input
-        aria-label="Scan or find a tag or duty"
-        placeholder="Scan or find a tag"
-        className="h-11 w-full bg-transparent text-body"
-        value={text}
-        list="tags"
-        onChange={(e) => {
-          setText(e.target.value);
-          setMiss("");
-        }}
-      />
-      <datalist id="tags">
-        {pumps.map((p) => (
-          <option key={p.tag} value={p.tag}>
-            {p.dutyTitle}
-          </option>
-        ))}
-      </datalist>
-      {miss && (
-        <p role="alert" className="absolute top-12 right-0 left-0 z-20 border border-ink bg-card p-3 text-body">
-          {miss}
-        </p>
-      )}
-    </form>
   );
 }
 

@@ -74,14 +74,17 @@ function Said({ shop }: { shop: ShopView }) {
       onChange={(e) => setNow({ ...now, [field]: e.target.value })}
     />
   );
-  const unit = (field: Unit, label: string) => (
-    <OneOf
-      label={label}
-      value={now[field]}
-      of={UNITS[field].map((u) => [u, wordOf(u)] as const)}
-      shut={!lead.may}
-      choose={(u) => setNow({ ...now, [field]: u })}
-    />
+  const unit = (field: Unit, label: string, after: string) => (
+    <span className="whitespace-nowrap">
+      <OneOf
+        label={label}
+        value={now[field]}
+        of={UNITS[field].map((u) => [u, wordOf(u)] as const)}
+        shut={!lead.may}
+        choose={(u) => setNow({ ...now, [field]: u })}
+      />
+      {after}
+    </span>
   );
   return (
     <form
@@ -94,7 +97,7 @@ function Said({ shop }: { shop: ShopView }) {
     >
       <p className="max-w-[980px] text-head leading-[42px] font-[560]">
         This is {word("name", "Name of the shop", 12, { placeholder: "the shop's name" })}. It reckons in{" "}
-        {word("currency", "Currency of the shop", 3, { list: "currencies" })}
+        {word("currency", "Currency of the shop", 6, { list: "currencies" })}
         <Beside>{nameOf("currency", now.currency)}</Beside> and lives by the clock of{" "}
         {word("zone", "Clock of the shop", 10, { list: "zones" })}. Days are written{" "}
         <OneOf
@@ -104,9 +107,9 @@ function Said({ shop }: { shop: ShopView }) {
           shut={!lead.may}
           choose={(dayOrder) => setNow({ ...now, dayOrder })}
         />
-        . Bolts are drawn down in {unit("torque", "Unit of torque")}, heat is read in{" "}
-        {unit("temperature", "Unit of temperature")}, pressure in {unit("pressure", "Unit of pressure")}, what is pumped
-        in {unit("volume", "Unit of volume")}. An hour at the bench costs{" "}
+        . Bolts are drawn down in {unit("torque", "Unit of torque", ",")} heat is read in{" "}
+        {unit("temperature", "Unit of temperature", ",")} pressure in {unit("pressure", "Unit of pressure", ",")} what
+        is pumped in {unit("volume", "Unit of volume", ".")} An hour at the bench costs{" "}
         {word("labourPerHour", "What an hour at the bench costs", 4)}, after hours{" "}
         {word("overtimePerHour", "What an hour after hours costs", 4)}.
       </p>

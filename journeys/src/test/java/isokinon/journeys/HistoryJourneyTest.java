@@ -213,10 +213,10 @@ class HistoryJourneyTest extends AtItsOwnMill {
     assertThat(starting(page, "SCR-03, "))
         .not()
         .hasAttribute("aria-label", Pattern.compile("pinned$"));
-    page.getByLabel("Scan or find a tag or duty").fill("L-1101");
+    page.getByLabel("Scan or find anything").fill("L-1101");
     page.keyboard().press("Enter");
     page.waitForURL("**/stores?lot=L-1101");
-    page.getByLabel("Scan or find a tag or duty").fill("SCR-03");
+    page.getByLabel("Scan or find anything").fill("SCR-03");
     page.keyboard().press("Enter");
     page.waitForURL("**/pumps/SCR-03");
   }

@@ -29,12 +29,12 @@ class ScreensJourneyTest extends AtTheMill {
                     new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^DYE-")))
                 .first())
         .isVisible();
-    page.getByLabel("Scan or find a tag or duty").fill("scr-07");
+    page.getByLabel("Scan or find anything").fill("scr-07");
     page.keyboard().press("Enter");
     page.waitForURL("**/pumps/SCR-07");
-    page.getByLabel("Scan or find a tag or duty").fill("submarine");
+    page.getByLabel("Scan or find anything").fill("submarine");
     page.keyboard().press("Enter");
-    assertThat(page.getByText("No pump or duty matches submarine.")).isVisible();
+    assertThat(page.getByText("Nothing here is called submarine.")).isVisible();
   }
 
   @Test
@@ -114,55 +114,7 @@ class ScreensJourneyTest extends AtTheMill {
         assertThat(page.getByText(seen.get(1)).first()).isVisible();
         Shop.accessible(page);
       }
-      fillsItWithTheTableItHas(page);
     }
-  }
-
-  /** From an empty folder to the first rebuild, by a table with headings of the shop's own. */
-  private static void fillsItWithTheTableItHas(Page page) {
-    page.navigate("/setup");
-    page.getByLabel("Name of the shop").fill("Skerrow Mill");
-    page.getByLabel("What an hour at the bench costs").fill("48");
-    page.getByLabel("What an hour after hours costs").fill("40");
-    page.getByText("Keep it").click();
-    assertThat(page.getByText("An hour after hours costs no less")).isVisible();
-    page.getByLabel("What an hour after hours costs").fill("60");
-    page.getByText("Keep it").click();
-    assertThat(page.getByText("Keep it")).hasCount(0);
-    assertThat(page.getByText("without one there is nothing to plan")).isVisible();
-    Shop.accessibleByDayAndNight(page);
-
-    page.navigate("/setup/pumps?bring");
-    String theirs =
-        """
-        Pos.-Nr.;Bereich;Bauart;Beschreibung;Std/Tag;Membran;Age (h);Interval;Medium;Temp.
-        SCR-40;Scour;aodd-bolted-plastic-25;Liquor to bowl 4;16,5;TPC-ET;310,5;2500;scour likker;40,0
-        """;
-    page.locator("input[type=file]")
-        .setInputFiles(
-            new FilePayload("theirs.csv", "text/csv", theirs.getBytes(StandardCharsets.UTF_8)));
-    assertThat(page.getByText("Nothing here is called \"scour likker\".")).isVisible();
-    Shop.accessible(page);
-    page.getByLabel("What scour likker is", new Page.GetByLabelOptions().setExact(true))
-        .getByText("Scour liquor")
-        .click();
-    page.getByText("Bring 1 row").click();
-    page.getByText("To the table").click();
-    assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("SCR-40")))
-        .isVisible();
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("SCR-40")).click();
-    page.getByLabel("Runs", new Page.GetByLabelOptions().setExact(true)).fill("26");
-    page.getByText("Keep the change").click();
-    assertThat(page.getByText("Runs is 0 to 24 h a day; 26 is not.")).isVisible();
-    Shop.accessibleByDayAndNight(page);
-    page.getByLabel("Runs", new Page.GetByLabelOptions().setExact(true)).fill("12");
-    page.getByText("Keep the change").click();
-    page.navigate("/setup");
-    assertThat(page.getByText("SCR-40: runs from 16.5 to 12")).isVisible();
-
-    BenchPage first = new BenchPage(page);
-    first.bringsToTheBench("SCR-40");
-    first.takesIn("Wet-end kit", "due");
   }
 
   @Test

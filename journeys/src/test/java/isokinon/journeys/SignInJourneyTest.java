@@ -33,7 +33,7 @@ class SignInJourneyTest extends AtTheMill {
     page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(item)).click();
   }
 
-  private static void standsHere(Page page, String who) {
+  static void standsHere(Page page, String who) {
     assertThat(page.getByLabel(who + " stands here")).isVisible();
   }
 

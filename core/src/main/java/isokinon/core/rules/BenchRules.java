@@ -240,7 +240,10 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
 
   @Override
   public Optional<ActRefusal> materialChosen(PartAct.MaterialChosen act) {
-    return stages.in(Stage.DECIDE).or(() -> parts.roleToChoose(act.role()));
+    return stages
+        .in(Stage.DECIDE)
+        .or(() -> parts.roleToChoose(act.role()))
+        .or(() -> parts.named(act.material()));
   }
 
   @Override

@@ -137,6 +137,16 @@ final class PartRules {
             () ->
                 act.materials().keySet().stream()
                     .flatMap(role -> roleToChoose(role).stream())
+                    .findFirst())
+        .or(
+            () ->
+                act.materials().values().stream()
+                    .flatMap(material -> named(material).stream())
                     .findFirst());
+  }
+
+  /** A chosen material has a name: the record of one that has none could not be read again. */
+  Optional<ActRefusal> named(String material) {
+    return unless(!material.isBlank(), "material", "Say which material goes in.");
   }
 }

@@ -237,6 +237,8 @@ class RebuildTest {
         .containsExactlyInAnyOrder("o-ring", "ball", "diaphragm");
     assertThat(bench.refused(new JobAct.StageDone(Stage.DECIDE)))
         .contains("Choose a material for the");
+    assertThat(bench.refused(new PartAct.MaterialChosen("ball", " ", "")))
+        .contains("Say which material goes in.");
     for (String role : bench.rebuild().rolesToChoose()) {
       bench.does(new PartAct.MaterialChosen(role, "CSM", ""));
     }

@@ -1,6 +1,7 @@
 package isokinon.server.http.delivery;
 
 import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonStreamContext;
 import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.ser.std.StdScalarSerializer;
@@ -27,8 +28,10 @@ class InShopWords implements WebMvcConfigurer {
 
   /** Fields that hold what people wrote, or what a form holds while it is filled in. */
   private static final Set<String> WRITTEN =
-      Set.of(
-          "note", "because", "text", "reason", "what", "source", "typed", "name", "title", "sign");
+      Set.of("note", "text", "source", "typed", "name", "sign");
+
+  /** A duty goes to a form and comes back from there. */
+  private static final String DUTY = "duty";
 
   private final ShopWords words;
 
@@ -60,15 +63,18 @@ class InShopWords implements WebMvcConfigurer {
     @Override
     public void serialize(String text, JsonGenerator json, SerializerProvider provider)
         throws IOException {
-      json.writeString(asSaid(text, json.getOutputContext().getCurrentName()));
+      json.writeString(asSaid(text, json.getOutputContext()));
     }
 
-    private String asSaid(String text, String field) {
+    private String asSaid(String text, JsonStreamContext at) {
+      String field = at.getCurrentName();
       String address = address();
       if (address.startsWith(COMPUTE)) {
         return text;
       }
-      boolean written = field != null && WRITTEN.contains(field);
+      boolean ofADuty =
+          DUTY.equals(at.getParent() == null ? null : at.getParent().getCurrentName());
+      boolean written = ofADuty || field != null && WRITTEN.contains(field);
       return written || address.startsWith(SET_UP) ? words.money(text) : words.of(text);
     }
 

@@ -200,7 +200,8 @@ class SetupApiTest {
       for (JsonNode c : table.path("columns")) {
         text.append("| `").append(c.path("id").asText()).append("` | ");
         String says = c.path("says").asText();
-        text.append(c.path("title").asText()).append(says.isEmpty() ? "" : ": " + says);
+        text.append(c.path("title").asText());
+        text.append(says.isEmpty() ? "" : ": " + says.replace("|", "\\|"));
         text.append(" | ").append(holds(c, names)).append(" | ").append(c.path("unit").asText());
         boolean needed = c.path("needed").asBoolean();
         String ofNew = c.path("onlyNew").asBoolean() ? "of a new row" : "";
@@ -344,5 +345,52 @@ class SetupApiTest {
     double after =
         desk.get("/api/v1/pumps/EFF-02/wet-ends").body().at("/kits/0/costPer1000h").asDouble();
     assertThat(after).isGreaterThan(before);
+  }
+
+  private static final String SHOWN =
+      """
+      {"name": "Skerrow Mill", "labourPerHour": 42, "currency": "%s", "zone": "%s",
+       "dayOrder": "%s", "torque": "%s", "temperature": "%s", "pressure": "%s", "volume": "%s"}
+      """;
+
+  /** Screens and papers are in the shop's words; records, words of people and computing are not. */
+  @Test
+  void aShopIsShownItsOwnMoneyUnitsAndDays() throws IOException {
+    String page = "/api/v1/pumps/EFF-02/wet-ends";
+    String life = "{\"pump\": \"EFF-02\"}";
+    String rate =
+        """
+        {"material": "NBR", "role": "diaphragm",
+         "duty": {"exposures": [{"fluid": "acetic-acid", "concentrationPct": 60, "temperatureC": 60}]}}
+        """;
+    String computed = desk.post("/api/v1/compute/rate", rate).body().toString();
+    assertThat(desk.get(page).body().toString()).contains("at 75 °C is 20 K past its last limit");
+    Reply said =
+        desk.put(
+            SETUP + "/shop",
+            SHOWN.formatted(
+                "USD",
+                "America/Chicago",
+                "month-first",
+                "pound-foot",
+                "fahrenheit",
+                "psi",
+                "us-gallon"));
+    assertThat(said.body().at("/shownIn/sign").asText()).isEqualTo("$");
+    assertThat(said.body().path("overtimePerHour").asDouble()).isEqualTo(42);
+    assertThat(desk.get(page).body().toString())
+        .contains("at 167 °F is 36 °F past its last limit", "Effluent sludge with grit, 34 °C")
+        .doesNotContain("at 75 °C");
+    assertThat(desk.post("/api/v1/life", life).body().at("/terms/say").asText())
+        .contains("at $42 an hour");
+    assertThat(desk.post("/api/v1/compute/rate", rate).body()).hasToString(computed);
+    Reply wrong =
+        desk.put(
+            SETUP + "/shop",
+            SHOWN.formatted("XQX", "Mars/Olympus", "day-first", "bar", "celsius", "bar", "litre"));
+    assertThat(wrong.status()).isEqualTo(400);
+    for (String field : List.of("currency", "zone", "torque")) {
+      assertThat(wrong.fault(field)).as(field).isNotEmpty();
+    }
   }
 }

@@ -107,8 +107,12 @@ public record TableFile(
     }
   }
 
-  /** A workbook is a zip: one that would fill the memory is refused before it is read. */
-  private static void requireOfASize(byte[] file) {
+  /**
+   * A workbook is a zip: one that would fill the memory is refused before it is read.
+   *
+   * @return whether it says how its cells are formatted; not every program writes that
+   */
+  private static boolean isFormatted(byte[] file) {
     byte[] buffer = new byte[1 << 16];
     long unpacked = 0;
     try (ZipFile zip = ZipFile.builder().setByteArray(file).get()) {
@@ -123,15 +127,16 @@ public record TableFile(
           }
         }
       }
+      return zip.getEntry("xl/styles.xml") != null;
     } catch (IOException e) {
       throw RequestProblem.invalid("file", "It is no workbook that can be read.");
     }
   }
 
   private static TableFile workbook(byte[] file, String name) {
-    requireOfASize(file);
+    boolean formatted = isFormatted(file);
     try (ReadableWorkbook book =
-        new ReadableWorkbook(new ByteArrayInputStream(file), new ReadingOptions(true, true))) {
+        new ReadableWorkbook(new ByteArrayInputStream(file), new ReadingOptions(formatted, true))) {
       List<String> names = book.getSheets().map(Sheet::getName).toList();
       Sheet sheet =
           name.isEmpty()

@@ -1,0 +1,2 @@
+/** The find box. */
+package isokinon.server.http.find;

@@ -1,0 +1,2 @@
+/** Finding anything of the shop by a word or by the code on its label. */
+package isokinon.server.work.find;
