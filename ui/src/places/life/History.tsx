@@ -96,7 +96,7 @@ export default function History() {
           {bring.error && <Faults error={bring.error} />}
           {bring.data ? (
             <p role="status" className="pt-3 text-lead font-[660]">
-              Taken in: {rounded(bring.data.fresh)} runs. <Link to="/life">See what they say</Link>
+              Taken in: {counted(bring.data.fresh, "run")}. <Link to="/life">See what they say</Link>
             </p>
           ) : (
             <button
@@ -312,8 +312,8 @@ function Verdict({ report: r }: { report: HistoryReport }) {
   return (
     <div role="status" className="pt-3">
       <p className="text-lead font-[660]">
-        {rounded(r.lines)} lines: {rounded(r.fresh)} new runs of {counted(r.pumps, "pump")}, {r.failed} of them failed;{" "}
-        {rounded(r.known)} known already.
+        {counted(r.lines, "line")}: {counted(r.fresh, "new run")} of {counted(r.pumps, "pump")}, {r.failed} of them
+        failed; {rounded(r.known)} known already.
       </p>
       {r.faults.length > 0 && (
         <>

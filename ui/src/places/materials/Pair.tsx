@@ -179,7 +179,7 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
       }),
     onSuccess: () => cache.invalidateQueries(),
   });
-  const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
+  const set = (change: Partial<typeof typed>) => setTyped((now) => ({ ...now, ...change }));
   return (
     <form
       className="pt-4"
@@ -354,11 +354,11 @@ function Find({ pair: p }: { pair: PairView }) {
         note: typed.note,
       } as FindingRequest),
     onSuccess: async () => {
-      setTyped({ ...typed, reading: "", note: "" });
+      setTyped((now) => ({ ...now, reading: "", note: "" }));
       await cache.invalidateQueries();
     },
   });
-  const set = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change });
+  const set = (change: Partial<typeof typed>) => setTyped((now) => ({ ...now, ...change }));
   const unreadable = [typed.reading, typed.pct, typed.at].find((t) => typedNumber(t) === undefined);
   return (
     <form

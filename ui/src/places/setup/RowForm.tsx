@@ -78,7 +78,7 @@ export function RowForm({ table, names, row, like, close, onLike, onDuty }: Prop
             value={typed[c.id] ?? ""}
             fault={faultAt(faults, c.id)}
             shut={row?.retired ?? false}
-            onType={(value) => setTyped({ ...typed, [c.id]: value })}
+            onType={(value) => setTyped((now) => ({ ...now, [c.id]: value }))}
           />
         ))}
         {!all && hidden.length > 0 && (

@@ -71,7 +71,7 @@ function Said({ shop }: { shop: ShopView }) {
       style={{ width: `${Math.max(least, now[field]?.length ?? 0) + 1}ch` }}
       disabled={!lead.may}
       value={now[field] ?? ""}
-      onChange={(e) => setNow({ ...now, [field]: e.target.value })}
+      onChange={(e) => setNow((then) => ({ ...then, [field]: e.target.value }))}
     />
   );
   const unit = (field: Unit, label: string, after: string) => (
@@ -81,7 +81,7 @@ function Said({ shop }: { shop: ShopView }) {
         value={now[field]}
         of={UNITS[field].map((u) => [u, wordOf(u)] as const)}
         shut={!lead.may}
-        choose={(u) => setNow({ ...now, [field]: u })}
+        choose={(u) => setNow((then) => ({ ...then, [field]: u }))}
       />
       {after}
     </span>
@@ -105,7 +105,7 @@ function Said({ shop }: { shop: ShopView }) {
           value={now.dayOrder}
           of={DAYS}
           shut={!lead.may}
-          choose={(dayOrder) => setNow({ ...now, dayOrder })}
+          choose={(dayOrder) => setNow((then) => ({ ...then, dayOrder }))}
         />
         . Bolts are drawn down in {unit("torque", "Unit of torque", ",")} heat is read in{" "}
         {unit("temperature", "Unit of temperature", ",")} pressure in {unit("pressure", "Unit of pressure", ",")} what

@@ -57,7 +57,7 @@ export function Arrived<K extends string>({ label, all, of, say, fields, receive
                 className="block w-36 text-ink"
                 placeholder={hint}
                 typed={typed[name]}
-                onType={(words) => setTyped({ ...typed, [name]: words })}
+                onType={(words) => setTyped((now) => ({ ...now, [name]: words }))}
               />
             ) : (
               <TextInput
@@ -65,7 +65,7 @@ export function Arrived<K extends string>({ label, all, of, say, fields, receive
                 className="field m block w-36 text-ink"
                 placeholder={hint}
                 typed={typed[name]}
-                onType={(words) => setTyped({ ...typed, [name]: words })}
+                onType={(words) => setTyped((now) => ({ ...now, [name]: words }))}
               />
             )}
           </label>

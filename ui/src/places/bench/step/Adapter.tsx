@@ -41,7 +41,7 @@ export function Adapter({ torque }: { torque: TorqueView }) {
           <NumberInput
             className="block w-[132px]"
             typed={typed[field]}
-            onType={(text) => setTyped({ ...typed, [field]: text })}
+            onType={(text) => setTyped((now) => ({ ...now, [field]: text }))}
           />
         </label>
       ))}

@@ -1,6 +1,7 @@
 package isokinon.server.work.setup;
 
 import isokinon.core.renewal.Consequence;
+import isokinon.core.sheet.Family;
 import isokinon.core.value.Code;
 import isokinon.core.wetend.Duty.Abrasion;
 import isokinon.core.wetend.FluidUse;
@@ -76,6 +77,7 @@ class KnownHere {
     known.add(
         Names.CONSUMABLES,
         consumables.table().all().stream().map(c -> named(c.id(), c.title())).toList());
+    known.add(Names.FAMILIES, codes(Family.values()));
     known.add(Names.ABRASION, codes(Abrasion.values()));
     known.add(Names.CONSEQUENCE, codes(Consequence.values()));
     known.add(Names.FLUID_USE, codes(FluidUse.values()));

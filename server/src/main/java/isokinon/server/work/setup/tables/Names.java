@@ -9,6 +9,7 @@ public enum Names implements Code {
   AREAS,
   PUMPS,
   SHEETS,
+  FAMILIES,
   FLUIDS,
   MATERIALS,
   PEOPLE,

@@ -18,9 +18,11 @@ final class PumpColumns {
               .saying("where it stands; a new one is added")
               .also("department", "bereich", "plant"),
           SetupColumn.name("sheet", "Construction", Names.SHEETS)
-              .must()
+              .atOnce()
               .saying("the sheet by which it is rebuilt")
               .also("type", "model", "bauart", "series"),
+          SetupColumn.name("family", "Kind of pump", Names.FAMILIES)
+              .saying("where no sheet of its construction is written yet"),
           SetupColumn.text("serial", "Serial of the unit", 40)
               .atOnce()
               .also("serial", "unit", "serial number", "fabr nr", "pump serial"),

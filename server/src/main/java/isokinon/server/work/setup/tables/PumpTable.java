@@ -1,6 +1,7 @@
 package isokinon.server.work.setup.tables;
 
 import isokinon.core.renewal.Consequence;
+import isokinon.core.sheet.Family;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
@@ -86,7 +87,8 @@ final class PumpTable extends ShopTable {
   public List<Standing> rows() {
     return store
         .rows(
-            "p.tag, p.area, p.sheet_id as sheet, p.serial, p.duty_title as title, p.hours_per_day,"
+            "p.tag, p.area, p.sheet_id as sheet, case when p.sheet_id is null then p.family else ''"
+                + " end as family, p.serial, p.duty_title as title, p.hours_per_day,"
                 + " f.material, f.came_hours + greatest(0, p.running_hours - f.fitted_at_hours) as"
                 + " age_hours, p.interval_hours, e.fluid, e.concentration_pct, e.temperature_c,"
                 + " p.body_material as body, p.running_hours as counter_hours, p.hours_on as"
@@ -120,6 +122,11 @@ final class PumpTable extends ShopTable {
           new Fault("tag", "A tag is capital letters, figures, dots and dashes, 20 at most."));
     }
     Optional<Sheet> sheet = sheets.find(row.get("sheet"));
+    if (sheet.isEmpty() && row.get("family").isEmpty() && before.isEmpty()) {
+      faults.add(
+          new Fault(
+              "sheet", "Construction is missing; where no sheet is written, say which kind."));
+    }
     if (sheet.isPresent() && wearRole(sheet.get()).isEmpty()) {
       faults.add(
           new Fault(
@@ -164,12 +171,11 @@ final class PumpTable extends ShopTable {
 
   @Override
   public void write(Map<String, String> typed, Optional<Map<String, String>> before, String who) {
-    // one that stands may have none yet
     Optional<Sheet> sheet = sheets.find(typed.get("sheet"));
     Map<String, String> row = filled(typed, sheet);
     int position = areaPosition(row.get("area"));
     if (before.isEmpty()) {
-      add(row, sheet.orElseThrow(), position);
+      add(row, sheet, position);
     } else {
       change(row, sheet, position);
     }
@@ -193,7 +199,12 @@ final class PumpTable extends ShopTable {
     return row;
   }
 
-  private void add(Map<String, String> row, Sheet sheet, int position) {
+  private void add(Map<String, String> row, Optional<Sheet> sheet, int position) {
+    Family family =
+        sheet
+            .map(Sheet::family)
+            .or(() -> Code.parse(Family.class, row.get("family")))
+            .orElseThrow();
     double age = number(row, "age_hours", 0);
     double hours = Math.max(age, number(row, "counter_hours", age));
     double perDay = number(row, "hours_per_day", 0);
@@ -205,13 +216,13 @@ final class PumpTable extends ShopTable {
             row.get("tag"),
             row.get("area"),
             position,
-            sheet.family(),
+            family,
             row.get("series"),
             row.get("serial"),
-            sheet.id(),
+            sheet.map(Sheet::id).orElse(null),
             row.get("title"),
             row.get("note"),
-            wearRole(sheet).orElseThrow(),
+            sheet.flatMap(PumpTable::wearRole).orElse(family.wearRoles().get(0)),
             row.get("material"),
             row.get("body"),
             hours,
