@@ -16,8 +16,7 @@ function gather(schema, into) {
 }
 
 /** Properties of a schema, of what it is made of too. */
-const properties = (schema) =>
-  Object.assign({}, ...(schema.allOf ?? []).map(properties), schema.properties);
+const properties = (schema) => Object.assign({}, ...(schema.allOf ?? []).map(properties), schema.properties);
 
 const asked = new Set();
 for (const operations of Object.values(paths))

@@ -8,6 +8,7 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import isokinon.server.MillTest;
 import isokinon.server.db.access.ChangeRow;
+import isokinon.server.db.find.FoundRow;
 import isokinon.server.db.findings.CauseRow;
 import isokinon.server.db.findings.CountRow;
 import isokinon.server.db.materials.JudgedReadingRow;
@@ -47,7 +48,12 @@ class RowsAndSchemaTest {
 
   /** Rows that a query makes up; no table stands behind them. */
   private static final Set<Class<?>> OF_QUERIES =
-      Set.of(CountRow.class, JudgedReadingRow.class, LastEventRow.class, StepMedianRow.class);
+      Set.of(
+          CountRow.class,
+          FoundRow.class,
+          JudgedReadingRow.class,
+          LastEventRow.class,
+          StepMedianRow.class);
 
   private static final Map<Class<?>, String> TABLES_OF_OTHER_NAMES =
       Map.of(
