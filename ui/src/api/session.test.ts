@@ -1,9 +1,10 @@
 import { afterEach, expect, it, vi } from "vitest";
 import { api, Refused } from "./client";
 import { cover, heard, heardAgain, standingNow } from "./session";
+import { shownIn } from "../text/shownIn";
 import type { Session } from "./types";
 
-const session = (initials: string | null) => ({ initials, rights: [] }) as unknown as Session;
+const session = (initials: string | null) => ({ initials, rights: [], shownIn: shownIn() }) as unknown as Session;
 const locked = new Response("{}", { status: 401 });
 
 /** Answers in this order; tells how often it was asked. */
