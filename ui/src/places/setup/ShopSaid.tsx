@@ -68,7 +68,7 @@ function Said({ shop }: { shop: ShopView }) {
       aria-label={label}
       aria-invalid={faultAt(faults, field) !== undefined}
       className={`px-1 text-center ${LINE}`}
-      style={{ width: `${Math.max(least, now[field]?.length ?? 0) + 1}ch` }}
+      style={{ width: `${Math.max(least, now[field]?.length ?? 0) + (more.list ? 4 : 1)}ch` }}
       disabled={!lead.may}
       value={now[field] ?? ""}
       onChange={(e) => setNow((then) => ({ ...then, [field]: e.target.value }))}
@@ -97,7 +97,7 @@ function Said({ shop }: { shop: ShopView }) {
     >
       <p className="max-w-[980px] text-head leading-[42px] font-[560]">
         This is {word("name", "Name of the shop", 12, { placeholder: "the shop's name" })}. It reckons in{" "}
-        {word("currency", "Currency of the shop", 6, { list: "currencies" })}
+        {word("currency", "Currency of the shop", 3, { list: "currencies" })}
         <Beside>{nameOf("currency", now.currency)}</Beside> and lives by the clock of{" "}
         {word("zone", "Clock of the shop", 10, { list: "zones" })}. Days are written{" "}
         <OneOf
