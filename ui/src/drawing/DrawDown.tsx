@@ -1,4 +1,4 @@
-import { torque as shown } from "../text/numbers";
+import { torque as shown } from "../text/shop";
 import { scaleLinear } from "d3-scale";
 import type { TorqueView } from "../api/types";
 import { MarkAt } from "../parts/Mark";

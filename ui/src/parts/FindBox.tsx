@@ -60,9 +60,10 @@ export function FindBox() {
     if (address.endsWith(".pdf")) window.open(address, "_blank", "noreferrer");
     else void go(address);
   };
-  // Enter right behind the last letter, as a scanner types it, does not wait for the list.
+  // Where the list stands, Enter takes from it; a scanner's comes right behind the last letter.
   const enter = async (e: KeyboardEvent) => {
-    if (e.key !== "Enter" || !wanted || (found.data && !found.isPlaceholderData)) return;
+    const stands = list.length > 0 && !found.isPlaceholderData;
+    if (e.key !== "Enter" || !wanted || stands) return;
     e.preventDefault();
     const first = (await cache.fetchQuery(query(wanted)).catch(() => []))[0];
     if (first) open(first);
@@ -94,12 +95,7 @@ export function FindBox() {
             setWord(e.target.value);
             setMiss("");
           }}
-          onKeyDown={(e) => {
-            if (e.key === "Enter" && wanted && found.data?.length === 0 && !found.isPlaceholderData) {
-              e.preventDefault();
-              nothing();
-            } else void enter(e);
-          }}
+          onKeyDown={(e) => void enter(e)}
         />
         <ComboboxOptions
           anchor={{ to: "bottom end", gap: 3 }}

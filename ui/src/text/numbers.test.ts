@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { clock, percent, signed, thousands, torque, unbroken } from "./numbers";
+import { clock, percent, signed, thousands, unbroken } from "./numbers";
+import { torque } from "./shop";
 
 describe("numbers on screen", () => {
   it("sets thousands with a thin space", () => {

@@ -28,13 +28,6 @@ export function percent(share: number): string {
   return share > 0 && share < 0.01 ? "<1" : String(Math.round(share * 100));
 }
 
-const NM_PER_FT_LBF = 1.3558179483314;
-
-/** A torque in the unit the device is set to; only shown, never recorded from. */
-export function torque(nm: number, unit: "N·m" | "ft·lbf"): string {
-  return (unit === "N·m" ? nm : nm / NM_PER_FT_LBF).toFixed(1);
-}
-
 export function day(iso: string): string {
   return new Date(`${iso}T12:00:00`).toLocaleDateString(dayLocale(), {
     day: "numeric",

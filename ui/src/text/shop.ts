@@ -53,6 +53,11 @@ export const wordOf = (unit: ShownUnit): string => SCALES[unit].word;
 /** The torque unit of the shop, which a device may show otherwise. */
 export const torqueUnit = (): "N·m" | "ft·lbf" => (shownIn().torque === "pound-foot" ? "ft·lbf" : "N·m");
 
+/** A torque in the unit the device is set to; only shown, never recorded from. */
+export function torque(nm: number, unit: "N·m" | "ft·lbf"): string {
+  return (nm * SCALES[unit === "N·m" ? "newton-metre" : "pound-foot"].factor).toFixed(1);
+}
+
 /** The word of a unit as the shop is shown it. */
 export function unitWord(unit: string): string {
   if (unit === MONEY) return currency();

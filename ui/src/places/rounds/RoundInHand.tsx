@@ -11,10 +11,9 @@ import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { limitWords } from "../../text/limits";
 
-import { typedNumber } from "../../text/typedNumber";
 import { dueWord } from "./dueWord";
 import { useMay } from "../../parts/useMay";
-import { quantity, typedUnit, unitWord } from "../../text/shop";
+import { quantity, typedInRecords, typedUnit, unitWord } from "../../text/shop";
 
 /** A round at the pump: what is made safe, what is done, what is asked, and done. */
 export default function RoundInHand() {
@@ -150,7 +149,7 @@ function bounds(c: Asked): string {
 }
 
 function outside(c: Asked, typed: string | undefined): boolean {
-  const value = typedNumber(typed ?? "");
-  if (typeof value !== "number") return false;
+  const value = typedInRecords(typed ?? "", c.unit);
+  if (value === null) return false;
   return (c.min !== null && value < c.min) || (c.max !== null && value > c.max);
 }

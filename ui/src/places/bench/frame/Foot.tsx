@@ -100,7 +100,6 @@ function Note({ link, id, close }: { link: BenchLink; id: number; close: () => v
         aria-label="Note"
         placeholder="What the record should say"
         typed={text}
-
         autoFocus
         onType={setText}
       />

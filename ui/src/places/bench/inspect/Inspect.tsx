@@ -177,7 +177,6 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
                 id="seen"
                 className="field mt-1 w-full"
                 typed={text}
-
                 aria-invalid={textFault !== undefined}
                 onType={(words) => {
                   setText(words);

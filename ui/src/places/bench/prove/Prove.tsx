@@ -210,7 +210,6 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
                 of="NotMet.what"
                 className="field min-w-0 flex-1"
                 typed={seen}
-
                 autoFocus
                 onType={setSeen}
               />

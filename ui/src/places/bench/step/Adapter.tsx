@@ -1,4 +1,4 @@
-import { torque as shown } from "../../../text/numbers";
+import { torque as shown } from "../../../text/shop";
 import { NumberInput } from "../../../parts/ReadingField";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";

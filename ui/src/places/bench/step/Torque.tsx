@@ -1,4 +1,4 @@
-import { torque as shown } from "../../../text/numbers";
+import { torque as shown } from "../../../text/shop";
 import { counted } from "../../../text/counted";
 import { NumberInput } from "../../../parts/ReadingField";
 import { useState, type ReactNode } from "react";
@@ -267,7 +267,6 @@ function Answer({ bolt, say, step, link, view }: { bolt: number; say: string; st
             aria-label={`Why bolt ${bolt} is accepted`}
             placeholder="Why it is accepted"
             typed={reason}
-
             autoFocus
             onType={setReason}
           />

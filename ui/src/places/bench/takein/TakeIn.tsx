@@ -136,7 +136,6 @@ function Wishes({
                 className="field h-12 min-w-[260px] flex-1 text-lead text-ink"
                 aria-label="In words: what was seen"
                 typed={reason}
-
                 placeholder={`in words: ${dueWords(pump)}`}
                 onType={setReason}
               />

@@ -50,11 +50,7 @@ class OwnShopJourneyTest {
         Shop shop = new Shop(app)) {
       Page page = shop.device("");
       page.navigate("/");
-      page.getByLabel("Start code").fill(app.startCode());
-      page.getByLabel("Your initials").fill("MA");
-      page.getByLabel("Your PIN").fill("3805");
-      page.keyboard().press("Enter");
-      assertThat(page.getByLabel("MA stands here")).isVisible();
+      Shop.firstLeadSignsIn(page, app);
       saysWhatItIs(page);
       bringsItsPumps(page);
       addsAGaugeAndALot(page);

@@ -96,11 +96,7 @@ class ScreensJourneyTest extends AtTheMill {
       page.navigate("/");
       Shop.isThere(page);
       Shop.accessibleByDayAndNight(page);
-      page.getByLabel("Start code").fill(app.startCode());
-      page.getByLabel("Your initials").fill("MA");
-      page.getByLabel("Your PIN").fill("3805");
-      page.keyboard().press("Enter");
-      assertThat(page.getByLabel("MA stands here")).isVisible();
+      Shop.firstLeadSignsIn(page, app);
       for (List<String> seen :
           List.of(
               List.of("/", "No pump stands on this floor yet"),

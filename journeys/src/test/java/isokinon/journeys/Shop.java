@@ -159,6 +159,15 @@ final class Shop implements AutoCloseable {
     PlaywrightAssertions.assertThat(page.locator(".waiting")).hasCount(0);
   }
 
+  /** The first lead of an empty shop, by the code that its server printed. */
+  static void firstLeadSignsIn(Page page, RunningApp app) {
+    page.getByLabel("Start code").fill(app.startCode());
+    page.getByLabel("Your initials").fill("MA");
+    page.getByLabel("Your PIN").fill(ApiClient.pin("MA"));
+    page.keyboard().press("Enter");
+    PlaywrightAssertions.assertThat(page.getByLabel("MA stands here")).isVisible();
+  }
+
   /** What ends to the right of the window, as text: the first ten, with where they end, in px. */
   private static final String STICKS_OUT =
       """

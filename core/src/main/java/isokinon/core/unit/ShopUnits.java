@@ -1,6 +1,7 @@
 package isokinon.core.unit;
 
 import isokinon.core.unit.ShownUnit.Quantity;
+import isokinon.core.value.Numbers;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
@@ -93,11 +94,6 @@ public record ShopUnits(
         BigDecimal.valueOf(difference ? unit.ofDifference(value) : unit.of(value))
             .setScale(unit.decimals(decimals), RoundingMode.HALF_UP)
             .toPlainString();
-    int end = text.indexOf('.') < 0 ? text.length() : text.indexOf('.');
-    StringBuilder grouped = new StringBuilder(text);
-    for (int i = end - 3; i > (text.startsWith("-") ? 1 : 0); i -= 3) {
-      grouped.insert(i, '\u2009');
-    }
-    return grouped.toString();
+    return Numbers.grouped(text);
   }
 }

@@ -1,5 +1,6 @@
 package isokinon.server.gauge;
 
+import isokinon.core.unit.ShownUnit;
 import isokinon.core.value.Code;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -41,7 +42,7 @@ public final class SimulatedGauge implements Gauge {
           "mm", new Other("in", 1 / 25.4),
           "bar", new Other("psi", 14.503773773),
           "mbar", new Other("kPa", 0.1),
-          "N·m", new Other("ft·lbf", 1 / 1.3558179483314),
+          "N·m", new Other("ft·lbf", ShownUnit.POUND_FOOT.of(1)),
           "A", new Other("mA", 1000),
           "m3/h", new Other("L/min", 1000.0 / 60),
           "mL", new Other("L", 0.001),

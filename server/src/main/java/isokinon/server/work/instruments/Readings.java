@@ -1,5 +1,6 @@
 package isokinon.server.work.instruments;
 
+import isokinon.core.unit.ShownUnit;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.List;
 import java.util.Locale;
@@ -23,14 +24,15 @@ public final class Readings {
       Pattern.compile("([+-]?[0-9]*[.,]?[0-9]+(?:[eE][+-]?[0-9]+)?)(?:\\s*([^\\s0-9.,+-].*))?");
 
   private static final Unit<?> NEWTON_METRE = Units.NEWTON.multiply(Units.METRE);
-  private static final Unit<?> FAHRENHEIT = Units.CELSIUS.multiply(5.0 / 9).shift(-32);
+  private static final Unit<?> FAHRENHEIT =
+      Units.CELSIUS.multiply(ShownUnit.FAHRENHEIT.inRecords()).shift(-32);
   private static final Unit<?> BAR = Units.PASCAL.multiply(100_000);
 
   /** Units by the way they are written; the first of each kind is how it is shown. */
   private static final Map<String, Unit<?>> UNITS =
       Map.ofEntries(
           Map.entry("nm", NEWTON_METRE),
-          Map.entry("ftlbf", NEWTON_METRE.multiply(1.3558179483314)),
+          Map.entry("ftlbf", NEWTON_METRE.multiply(ShownUnit.POUND_FOOT.inRecords())),
           Map.entry("inlbf", NEWTON_METRE.multiply(0.1129848290276)),
           Map.entry("mm", MetricPrefix.MILLI(Units.METRE)),
           Map.entry("m", Units.METRE),
@@ -40,11 +42,11 @@ public final class Readings {
           Map.entry("h", Units.HOUR),
           Map.entry("bar", BAR),
           Map.entry("kpa", Units.PASCAL.multiply(1_000)),
-          Map.entry("psi", Units.PASCAL.multiply(6_894.757293168)),
+          Map.entry("psi", BAR.multiply(ShownUnit.PSI.inRecords())),
           Map.entry("degc", Units.CELSIUS),
           Map.entry("degf", FAHRENHEIT),
           Map.entry("l", Units.LITRE),
-          Map.entry("gal", Units.LITRE.multiply(3.785411784)),
+          Map.entry("gal", Units.LITRE.multiply(ShownUnit.US_GALLON.inRecords())),
           Map.entry("ml", MetricPrefix.MILLI(Units.LITRE)),
           Map.entry("ph", AbstractUnit.ONE),
           Map.entry("shorea", AbstractUnit.ONE.alternate("ShoreA")),

@@ -1,11 +1,11 @@
 package isokinon.server.work.shared;
 
 import isokinon.core.sheet.Handling;
+import isokinon.core.value.Numbers;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
-import java.util.regex.Pattern;
 
 /** The few turns of phrase that several sentences share. */
 public final class Text {
@@ -14,10 +14,6 @@ public final class Text {
   private static final DateTimeFormatter MINUTE =
       DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.UK);
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
-
-  /** Between two digits of the whole part, a multiple of three digits before its end. */
-  private static final Pattern THOUSANDS =
-      Pattern.compile("(?<=\\d)(?<!\\.\\d{0,3})(?=(?:\\d{3})+(?:\\.|$))");
 
   private Text() {}
 
@@ -50,7 +46,7 @@ public final class Text {
     double rounded = Math.round(value * 1000) / 1000.0;
     String digits =
         rounded == Math.rint(rounded) ? Long.toString((long) rounded) : Double.toString(rounded);
-    return THOUSANDS.matcher(digits).replaceAll("\u2009");
+    return Numbers.grouped(digits);
   }
 
   /** A number that is not known better than to two digits. */

@@ -107,12 +107,15 @@ public record TableFile(
     }
   }
 
-  /**
-   * A workbook is a zip: one that would fill the memory is refused before it is read.
-   *
-   * @return whether it says how its cells are formatted; not every program writes that
-   */
-  private static boolean isFormatted(byte[] file) {
+  /** Whether a workbook says how its cells are formatted; not every program writes that. */
+  private static boolean isFormatted(byte[] file) throws IOException {
+    try (ZipFile zip = ZipFile.builder().setByteArray(file).get()) {
+      return zip.getEntry("xl/styles.xml") != null;
+    }
+  }
+
+  /** A workbook is a zip: one that would fill the memory is refused before it is read. */
+  private static void requireOfASize(byte[] file) {
     byte[] buffer = new byte[1 << 16];
     long unpacked = 0;
     try (ZipFile zip = ZipFile.builder().setByteArray(file).get()) {
@@ -127,16 +130,16 @@ public record TableFile(
           }
         }
       }
-      return zip.getEntry("xl/styles.xml") != null;
     } catch (IOException e) {
       throw RequestProblem.invalid("file", "It is no workbook that can be read.");
     }
   }
 
   private static TableFile workbook(byte[] file, String name) {
-    boolean formatted = isFormatted(file);
+    requireOfASize(file);
     try (ReadableWorkbook book =
-        new ReadableWorkbook(new ByteArrayInputStream(file), new ReadingOptions(formatted, true))) {
+        new ReadableWorkbook(
+            new ByteArrayInputStream(file), new ReadingOptions(isFormatted(file), true))) {
       List<String> names = book.getSheets().map(Sheet::getName).toList();
       Sheet sheet =
           name.isEmpty()
