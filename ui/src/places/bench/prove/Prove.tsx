@@ -206,13 +206,7 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
           >
             <label className="flex min-w-0 flex-1 items-center gap-2">
               <span className="whitespace-nowrap text-soft">What was seen</span>
-              <TextInput
-                of="NotMet.what"
-                className="field min-w-0 flex-1"
-                typed={seen}
-                autoFocus
-                onType={setSeen}
-              />
+              <TextInput of="NotMet.what" className="field min-w-0 flex-1" typed={seen} autoFocus onType={setSeen} />
             </label>
             <button type="submit" className="press border-renew text-renew" disabled={link.busy}>
               Record
