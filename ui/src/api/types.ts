@@ -36,6 +36,7 @@ export type Family = Schemas["Family"];
 export type Energy = Schemas["Energy"];
 export type Level = Schemas["Level"];
 export type RatingVerdict = Schemas["RatingVerdict"];
+export type Source = Schemas["Source"];
 export type StateMark = Schemas["StateMark"];
 export type WaitKind = Schemas["WaitKind"];
 export type KeptCondition = Schemas["KeptCondition"];

@@ -22,6 +22,7 @@ const BORE: MeasureView = {
   by: "",
   overdue: false,
   before: "",
+  source: { kind: "starting", page: "" },
 };
 
 /** Where the marker of a reading stands; undefined where there is none. */
@@ -178,6 +179,7 @@ const FLOW: ProofView = {
     { value: 0.7, on: "3 Sep 2025", hours: 6000, overdue: true },
   ],
   says: "",
+  source: { kind: "starting", page: "" },
 };
 
 describe("plot of a test", () => {

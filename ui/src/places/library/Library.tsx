@@ -59,8 +59,13 @@ function Sheet({ sheet: s }: { sheet: Listed }) {
           <b className="block truncate text-lead font-[640]">{s.title}</b>
           <span className="m block truncate text-small text-muted">{s.id}</span>
         </span>
-        <span className="m text-small whitespace-nowrap text-soft">
-          {s.parts} parts, {s.steps} steps, rev {s.revision}
+        <span className="text-right text-small whitespace-nowrap text-soft">
+          <span className="m block">
+            {s.parts} parts, {s.steps} steps, rev {s.revision}
+          </span>
+          <span className="block text-muted">
+            {s.fromManual > 0 ? `${s.fromManual} of ${s.values} values from the manual` : `${s.values} starting values`}
+          </span>
         </span>
       </Link>
     </li>

@@ -5,11 +5,13 @@ import { Link, useNavigate, useParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Draft } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
+import { tab } from "./tab";
 import { clock } from "../../text/numbers";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 
 const SheetEditor = lazy(() => import("./SheetEditor"));
+const GuidedForm = lazy(() => import("./guided/GuidedForm"));
 
 /** One sheet on the desk: its text, and live beside it the drawing, the plans and what is wrong. */
 export default function SheetDesk() {
@@ -32,6 +34,7 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
   const [text, setText] = useState(kept || stored);
   const [restart, setRestart] = useState(0);
   const [draft, setDraft] = useState<Draft | null>(null);
+  const [asText, setAsText] = useState(false);
   const cache = useQueryClient();
   const go = useNavigate();
   const revisions = useQuery({ queryKey: ["revisions", id], queryFn: () => api.revisions(id) });
@@ -48,6 +51,10 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
     setText(now);
     keep(now === stored ? "" : now);
   };
+  const sound = draft !== null && draft.faults.length === 0;
+  const next = draft !== null && draft.stored > 0 ? draft.stored + 1 : null;
+  const stale = next !== null && draft !== null && draft.revision < next;
+  const renewed = (now: string) => (stale ? now.replace(/^revision:.*$/m, `revision: ${next}`) : now);
   const begin = (now: string) => {
     change(now);
     setRestart(restart + 1);
@@ -62,9 +69,6 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
       if (now.id !== id) void go(`/library/${now.id}`);
     },
   });
-  const sound = draft !== null && draft.faults.length === 0;
-  const next = sound && draft.stored > 0 ? draft.stored + 1 : null;
-  const stale = next !== null && draft !== null && draft.revision < next;
   return (
     <main className="flex h-[calc(100vh-49.5px)] min-h-[640px] flex-col">
       <div className="flex flex-wrap items-center gap-3 border-b border-ink px-5 py-2">
@@ -84,12 +88,8 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
         <button type="button" className="press" disabled={text === stored} onClick={() => begin(stored)}>
           As stored
         </button>
-        {stale && (
-          <button
-            type="button"
-            className="press"
-            onClick={() => begin(text.replace(/^revision:.*$/m, `revision: ${next}`))}
-          >
+        {stale && asText && (
+          <button type="button" className="press" onClick={() => begin(renewed(text))}>
             Make it revision {next}
           </button>
         )}
@@ -108,16 +108,51 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
         </div>
       )}
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,44%)_minmax(0,1fr)] max-[1000px]:grid-cols-1 max-[1000px]:overflow-auto">
-        <div className="min-h-0 border-r border-ink">
-          <Suspense fallback={<Loading what="the editor" />}>
-            <SheetEditor key={restart} text={text} schema={schema} readOnly={false} onChange={change} check={check} />
-          </Suspense>
+        <div className="flex min-h-0 flex-col border-r border-ink">
+          <div className="flex gap-5 border-b border-line px-5" role="group" aria-label="How the sheet is shown">
+            <Shown on={!asText} onPress={() => setAsText(false)}>
+              Value by value
+            </Shown>
+            <Shown on={asText} onPress={() => setAsText(true)}>
+              As text, YAML
+            </Shown>
+          </div>
+          <div className="min-h-0 flex-1">
+            <Suspense fallback={<Loading what="the editor" />}>
+              {asText ? (
+                <SheetEditor
+                  key={restart}
+                  text={text}
+                  schema={schema}
+                  readOnly={false}
+                  onChange={change}
+                  check={check}
+                />
+              ) : (
+                <GuidedForm
+                  key={restart}
+                  text={text}
+                  onChange={(now) => change(renewed(now))}
+                  check={check}
+                  faults={draft?.faults ?? []}
+                />
+              )}
+            </Suspense>
+          </div>
         </div>
         <div className="min-h-0 overflow-y-auto">
           {draft ? <Beside draft={draft} /> : <Loading what="its drawing" />}
         </div>
       </div>
     </main>
+  );
+}
+
+function Shown({ on, onPress, children }: { on: boolean; onPress: () => void; children: string }) {
+  return (
+    <button type="button" className={tab(on)} aria-pressed={on} onClick={onPress}>
+      {children}
+    </button>
   );
 }
 

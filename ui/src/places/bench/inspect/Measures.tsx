@@ -3,6 +3,7 @@ import { ReadingField } from "../../../parts/ReadingField";
 import type { MeasureView } from "../../../api/types";
 import { MeasureScale } from "../../../drawing/MeasureScale";
 import { GaugeReader } from "../../../parts/GaugeField";
+import { SourceMark } from "../../../parts/SourceMark";
 
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
@@ -39,9 +40,12 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
   return (
     <li className="border-b border-line2 pt-1.5 pb-1">
       <div className="flex items-baseline justify-between gap-3">
-        <label className="text-body font-[640]" htmlFor={`measure-${m.measure}`}>
-          {m.name}
-        </label>
+        <span className="flex items-center gap-2">
+          <label className="text-body font-[640]" htmlFor={`measure-${m.measure}`}>
+            {m.name}
+          </label>
+          <SourceMark source={m.source} words={m.source.kind === "manual"} />
+        </span>
         <span className={`text-small ${m.overdue ? "text-watch-words" : "text-muted"}`}>
           {gauge
             ? `read with ${gauge}; press the unit to keep it`

@@ -6,6 +6,7 @@ import { TestPlot } from "../../../drawing/TestPlot";
 import { countdown, Dial, useLeft } from "../../../parts/Clock";
 import { GaugeReader } from "../../../parts/GaugeField";
 import { Mark } from "../../../parts/Mark";
+import { SourceMark } from "../../../parts/SourceMark";
 import { limitWords } from "../../../text/limits";
 
 import { Sentence } from "../../../parts/States";
@@ -134,7 +135,12 @@ function InHand({ test: t, number, view, link, passed }: InHandProps) {
         <span className="m pt-1 text-body text-muted">{number}</span>
         <div className="min-w-[260px] flex-1">
           <p className="ask text-title leading-[25px] font-[660]">{t.ask}</p>
-          {t.kind === "number" && <p className="m text-body text-muted">{limit(t)}</p>}
+          {t.kind === "number" && (
+            <p className="flex flex-wrap items-center gap-x-3">
+              <span className="m text-body text-muted">{limit(t)}</span>
+              <SourceMark source={t.source} />
+            </p>
+          )}
           {t.says && <p className="text-body leading-[19px]">{t.says}</p>}
           {t.missed && (
             <p className="text-body font-[640] text-renew">

@@ -9,6 +9,7 @@ import { DrawDown } from "../../../drawing/DrawDown";
 import { useFocus } from "../../../parts/useFocus";
 import { GaugeReader } from "../../../parts/GaugeField";
 import { Mark } from "../../../parts/Mark";
+import { SourceMark } from "../../../parts/SourceMark";
 
 import { useSettings } from "../../../parts/settings";
 import { Sentence } from "../../../parts/States";
@@ -52,6 +53,7 @@ export function Torque({ step, torque, link, view }: Props) {
         </div>
       </div>
       <div className="flex flex-wrap items-center gap-x-5">
+        <SourceMark source={torque.source} />
         <p className="text-small text-muted">
           {torque.thread}, threads {torque.threads}
           {torque.locker !== "none" && `, threadlocker ${torque.locker}`}

@@ -26,6 +26,9 @@ import java.util.stream.Stream;
  */
 public class ApiClient {
 
+  /** The field of a request that only asks for its right. */
+  static final String ASKS_ONLY = "x-asks-only";
+
   /** An answer: its status, what kind it is, and its body as JSON where it is. */
   public record Reply(int status, String kind, JsonNode body, byte[] bytes) {
 
@@ -114,16 +117,17 @@ public class ApiClient {
         path);
   }
 
-  /** Asks in any way, with text of a kind where the way takes a body. */
-  public Reply asks(String method, String path, String text, String kind) {
+  /** Whether the operation is this person's: asked in any way, with nothing in it, and not done. */
+  public Reply mayAsk(String method, String path, String kind) {
     return send(
         HttpRequest.newBuilder()
+            .header(ASKS_ONLY, "")
             .header("content-type", kind)
             .method(
                 method,
                 method.equals("GET")
                     ? HttpRequest.BodyPublishers.noBody()
-                    : HttpRequest.BodyPublishers.ofString(text)),
+                    : HttpRequest.BodyPublishers.ofString("{}")),
         path);
   }
 

@@ -1,8 +1,6 @@
 package isokinon.core.life;
 
 import isokinon.core.value.Code;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import org.apache.commons.numbers.gamma.RegularizedGamma;
 
@@ -48,45 +46,86 @@ public record LogRank(
     FIRST_LONGER
   }
 
-  private record Seen(Run run, boolean first) {}
+  /**
+   * The runs of one group as the test goes through them, so that a group that is held against many
+   * others is put in order once.
+   *
+   * @param entries ages at which they came under view, rising
+   * @param ends ages at which they were seen last, rising
+   * @param failures those of them that are failures, rising
+   */
+  public record Sample(double[] entries, double[] ends, double[] failures) {
+
+    /** The runs in order. */
+    public static Sample of(List<Run> runs) {
+      return new Sample(
+          runs.stream().mapToDouble(Run::from).sorted().toArray(),
+          runs.stream().mapToDouble(Run::age).sorted().toArray(),
+          runs.stream().filter(Run::failed).mapToDouble(Run::age).sorted().toArray());
+    }
+  }
+
+  /** How far the test has come in a sample. */
+  private static final class Walk {
+
+    private final Sample sample;
+    private int entered;
+    private int gone;
+    private int failed;
+
+    Walk(Sample sample) {
+      this.sample = sample;
+    }
+
+    double nextFailure() {
+      return failed < sample.failures().length
+          ? sample.failures()[failed]
+          : Double.POSITIVE_INFINITY;
+    }
+
+    /** Parts that may fail at this age: under view before it, and not seen last before it. */
+    double atRisk(double age) {
+      entered = under(sample.entries(), entered, age);
+      gone = under(sample.ends(), gone, age);
+      return entered - gone;
+    }
+
+    int failuresAt(double age) {
+      int before = failed;
+      while (nextFailure() == age) {
+        failed++;
+      }
+      return failed - before;
+    }
+  }
 
   /** Compares {@code first} with {@code second}. */
   public static LogRank of(List<Run> first, List<Run> second) {
-    List<Seen> sorted = new ArrayList<>();
-    first.forEach(r -> sorted.add(new Seen(r, true)));
-    second.forEach(r -> sorted.add(new Seen(r, false)));
-    sorted.sort(Comparator.comparingDouble(s -> s.run().age()));
-    double[] fromFirst = first.stream().mapToDouble(Run::from).sorted().toArray();
-    double[] fromSecond = second.stream().mapToDouble(Run::from).sorted().toArray();
+    return of(Sample.of(first), Sample.of(second));
+  }
+
+  /** Compares {@code first} with {@code second}. */
+  public static LogRank of(Sample first, Sample second) {
+    Walk one = new Walk(first);
+    Walk other = new Walk(second);
     double observed = 0;
     double expected = 0;
     double variance = 0;
     int failures = 0;
-    int goneFirst = 0;
-    int goneSecond = 0;
-    int inFirst = 0;
-    int inSecond = 0;
-    int i = 0;
-    while (i < sorted.size()) {
-      double age = sorted.get(i).run().age();
-      inFirst = entered(fromFirst, inFirst, age);
-      inSecond = entered(fromSecond, inSecond, age);
-      double atRiskFirst = inFirst - goneFirst;
-      double atRisk = atRiskFirst + inSecond - goneSecond;
-      int failed = 0;
-      for (; i < sorted.size() && sorted.get(i).run().age() == age; i++) {
-        Seen s = sorted.get(i);
-        failed += s.run().failed() ? 1 : 0;
-        observed += s.run().failed() && s.first() ? 1 : 0;
-        goneFirst += s.first() ? 1 : 0;
-        goneSecond += s.first() ? 0 : 1;
-      }
+    double age = Math.min(one.nextFailure(), other.nextFailure());
+    while (age < Double.POSITIVE_INFINITY) {
+      double atRiskFirst = one.atRisk(age);
+      double atRisk = atRiskFirst + other.atRisk(age);
+      int ofFirst = one.failuresAt(age);
+      int failed = ofFirst + other.failuresAt(age);
+      observed += ofFirst;
       failures += failed;
       double share = atRiskFirst / atRisk;
       expected += failed * share;
       if (atRisk > 1) {
         variance += failed * share * (1 - share) * (atRisk - failed) / (atRisk - 1);
       }
+      age = Math.min(one.nextFailure(), other.nextFailure());
     }
     double chiSquare = variance > 0 ? (observed - expected) * (observed - expected) / variance : 0;
     double half = Math.sqrt(variance);
@@ -110,9 +149,10 @@ public record LogRank(
     return observed > expected ? Verdict.FIRST_SHORTER : Verdict.FIRST_LONGER;
   }
 
-  private static int entered(double[] froms, int already, double age) {
-    int n = already;
-    while (n < froms.length && froms[n] < age) {
+  /** How many of rising ages lie under one, when so many are known to. */
+  private static int under(double[] ages, int known, double age) {
+    int n = known;
+    while (n < ages.length && ages[n] < age) {
       n++;
     }
     return n;

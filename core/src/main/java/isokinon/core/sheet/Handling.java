@@ -2,6 +2,7 @@ package isokinon.core.sheet;
 
 import isokinon.core.value.Code;
 import isokinon.core.value.Range;
+import isokinon.core.value.Source;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -111,6 +112,11 @@ public record Handling(
   /** The threaded joint as the job closes it; empty where it has none. */
   public Optional<Fastening> fastening() {
     return fastenings.stream().findFirst();
+  }
+
+  /** Where the torques of its joints come from. */
+  Stream<Source> sources() {
+    return fastenings.stream().filter(f -> !f.bySign()).map(Fastening::source);
   }
 
   /** The tool in the hand; empty where the step needs none. */
@@ -295,7 +301,7 @@ public record Handling(
    * @param retorqueHours hours of settling after which it is tightened again; 0 for never
    * @param cureHours hours until its threadlocker has cured
    * @param across what is torqued against what, where one side is held; else empty
-   * @param guidance whether the torque is a table value for size and material, not the sheet's own
+   * @param source where thread and torque come from
    * @param until the sign by which it is tight where no torque is asked; else empty
    * @param leftHand whether its thread is left-hand
    * @param onlyFor the jobs it is closed so in
@@ -311,7 +317,7 @@ public record Handling(
       double retorqueHours,
       double cureHours,
       String across,
-      boolean guidance,
+      Source source,
       String until,
       boolean leftHand,
       OnlyFor onlyFor) {

@@ -1,6 +1,7 @@
 package isokinon.core.sheet;
 
 import isokinon.core.value.Code;
+import isokinon.core.value.Source;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -143,9 +144,15 @@ public record Part(
    * @param edge where it stops being sound; of two the one below
    * @param above where it stops being sound above; empty where only one side is bad
    * @param asNew what it measures when new; empty where the sheet does not say
+   * @param source where its values come from
    */
   public record Limit(
-      String measure, String unit, Edge edge, Optional<Edge> above, Optional<Double> asNew) {
+      String measure,
+      String unit,
+      Edge edge,
+      Optional<Edge> above,
+      Optional<Double> asNew,
+      Source source) {
 
     /** Whether it counts either way from nothing: a change of hardness is bad up and down. */
     public boolean eitherWay() {

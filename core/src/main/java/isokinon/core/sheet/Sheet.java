@@ -4,6 +4,7 @@ import isokinon.core.cavity.RotorFit;
 import isokinon.core.magnetic.Coupling;
 import isokinon.core.value.Code;
 import isokinon.core.value.Range;
+import isokinon.core.value.Source;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * One pump construction: parts, steps, kits, proof and hazards. A sheet that exists as a value has
@@ -25,6 +27,7 @@ import java.util.function.UnaryOperator;
  * @param family which family of constructions it belongs to
  * @param revision grows with each change; a rebuild keeps the revision it began with
  * @param note where its values come from
+ * @param manual the maker's manual that pages are of, and its issue; empty where none is named
  * @param startPose how the pump stands when it comes to the bench
  * @param lines centre lines of the stack drawing
  * @param parts parts in the order a technician meets them
@@ -50,6 +53,7 @@ public record Sheet(
     Family family,
     int revision,
     String note,
+    String manual,
     String startPose,
     List<Line> lines,
     List<Part> parts,
@@ -131,6 +135,7 @@ public record Sheet(
    * @param hazards ids of the sheet's hazards met in it
    * @param cautions sentences shown at it
    * @param shows what the pump does where it does not hold
+   * @param source where its limits come from
    * @param onlyFor the jobs it is done in
    */
   public record ProofTest(
@@ -150,6 +155,7 @@ public record Sheet(
       List<String> hazards,
       List<String> cautions,
       MissSymptoms shows,
+      Source source,
       OnlyFor onlyFor) {
 
     /** Whether a reading in the test's unit passes. */
@@ -247,8 +253,7 @@ public record Sheet(
 
   /** Whether a step or a build-only step belongs to {@code way}. */
   public boolean hasSteps(String way) {
-    return steps.stream().anyMatch(s -> s.how().onlyFor().ways().contains(way))
-        || buildOnly.stream().anyMatch(b -> b.how().onlyFor().ways().contains(way));
+    return handlings().anyMatch(h -> h.onlyFor().ways().contains(way));
   }
 
   /** This sheet with other minutes, for example those learned from recorded jobs. */
@@ -259,6 +264,7 @@ public record Sheet(
         family,
         revision,
         note,
+        manual,
         startPose,
         lines,
         parts,
@@ -275,6 +281,22 @@ public record Sheet(
         compared,
         stator,
         coupling);
+  }
+
+  /** How many of its torques, limits and tests say values from there. */
+  public int says(Source.Kind kind) {
+    return (int)
+        Stream.of(
+                handlings().flatMap(Handling::sources),
+                parts.stream().flatMap(p -> p.limits().stream()).map(Part.Limit::source),
+                proof.stream().filter(t -> t.min().or(t::max).isPresent()).map(ProofTest::source))
+            .flatMap(s -> s)
+            .filter(s -> s.kind() == kind)
+            .count();
+  }
+
+  private Stream<Handling> handlings() {
+    return Stream.concat(steps.stream().map(Step::how), buildOnly.stream().map(BuildOnlyStep::how));
   }
 
   /** The way of {@code school} that a job follows that has chosen {@code ways}. */
@@ -320,19 +342,12 @@ public record Sheet(
     return proof.stream().filter(t -> t.id().equals(id)).findFirst();
   }
 
-  /**
-   * The steps a list of steps names: a step itself, or the steps of a side in a plan of {@code
-   * planned}.
-   */
+  /** The steps that an entry of a list names in a plan: a step itself, or those of a side. */
   public List<String> named(String id, Collection<String> planned) {
-    for (Sides s : sides) {
-      for (Sides.Closes when : Sides.Closes.values()) {
-        if (s.name(when).equals(id)) {
-          return s.steps(when, planned);
-        }
-      }
-    }
-    return List.of(id);
+    return sides.stream()
+        .flatMap(s -> s.named(id, planned).stream())
+        .findFirst()
+        .orElseGet(() -> List.of(id));
   }
 
   /**
@@ -372,10 +387,7 @@ public record Sheet(
     return step(stepId).map(Step::how).or(() -> buildOnlyStep(stepId).map(BuildOnlyStep::how));
   }
 
-  /**
-   * The joint that a step tightens to a torque; empty where it has none, where it is tight by a
-   * sign, or the sheet knows no such step.
-   */
+  /** The joint that a step tightens to a torque; empty where there is none. */
   public Optional<Handling.Fastening> fastening(String step) {
     return handling(step).flatMap(Handling::fastening).filter(f -> !f.bySign());
   }

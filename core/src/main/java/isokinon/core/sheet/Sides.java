@@ -1,8 +1,10 @@
 package isokinon.core.sheet;
 
 import isokinon.core.value.Code;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -48,5 +50,13 @@ public record Sides(String id, List<String> a, List<String> b) {
   /** How a list of steps names the side that closes then. */
   public String name(Closes when) {
     return id + "." + when.code();
+  }
+
+  /** The steps that a name of one of its ends stands for in a plan; empty where it is none. */
+  Optional<List<String>> named(String name, Collection<String> planned) {
+    return Arrays.stream(Closes.values())
+        .filter(when -> name(when).equals(name))
+        .map(when -> steps(when, planned))
+        .findFirst();
   }
 }

@@ -65,6 +65,7 @@ final class WayOfWork {
         s.family(),
         s.revision(),
         s.note(),
+        s.manual(),
         s.startPose(),
         s.lines(),
         s.parts().stream().filter(p -> parts.contains(p.id())).toList(),
@@ -197,6 +198,7 @@ final class WayOfWork {
         t.hazards(),
         t.cautions(),
         t.shows(),
+        t.source(),
         t.onlyFor());
   }
 

@@ -66,6 +66,7 @@ final class RandomSheets {
         Family.AIR_DIAPHRAGM,
         1,
         "",
+        "",
         "upright",
         List.of(),
         parts,

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.sheet.reading.SheetReading;
 import isokinon.core.value.Fault;
+import isokinon.core.value.Source;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -282,6 +283,30 @@ class SheetReaderTest {
     assertThat(SheetReader.forLibrary().read(bare).faults()).isNotEmpty();
   }
 
+  @Test
+  void aPageOfTheNamedManualMakesAValueTheMakers() {
+    String starting = ShippedSheet.source("aodd-bolted-plastic-25");
+    String paged = starting.replaceFirst("layout: circle", "layout: circle, page: 23");
+    assertThat(SheetReader.forLibrary().read(paged).faults())
+        .extracting(Fault::path)
+        .containsExactly("manual");
+    Sheet sheet =
+        SheetReader.forLibrary()
+            .read(paged.replaceFirst("family:", "manual: DP25, issue 6\nfamily:"))
+            .orThrow();
+    assertThat(sheet.manual()).isEqualTo("DP25, issue 6");
+    assertThat(sheet.says(Source.Kind.MANUAL)).isEqualTo(1);
+    assertThat(sheet.says(Source.Kind.STARTING))
+        .isEqualTo(
+            SheetReader.forLibrary().read(starting).orThrow().says(Source.Kind.STARTING) - 1);
+    assertThat(
+            SheetReader.forLibrary()
+                .read(paged.replaceFirst("page: 23", "page: 23, guidance: true"))
+                .faults())
+        .extracting(Fault::path)
+        .anyMatch(p -> p.endsWith("fastening.guidance"));
+  }
+
   @ParameterizedTest
   @CsvSource({
     "0.2, 0.5, 0.19, SOUND",
@@ -294,7 +319,12 @@ class SheetReaderTest {
   void aLimitJudgesBothWays(double watch, double renew, double read, Part.Verdict verdict) {
     assertThat(
             new Part.Limit(
-                    "wear", "mm", new Part.Edge(watch, renew), Optional.empty(), Optional.empty())
+                    "wear",
+                    "mm",
+                    new Part.Edge(watch, renew),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Source.STARTING)
                 .judge(read))
         .isEqualTo(verdict);
   }

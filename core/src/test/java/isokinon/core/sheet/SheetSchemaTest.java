@@ -71,6 +71,7 @@ class SheetSchemaTest {
         "name: Outlet balls|nickname: Outlet balls",
         "toward: in|toward: up",
         "rail: wet|rail: wet, view: round",
+        "layout: circle|layout: circle, page: 'a page with a long name'",
       })
   void whatTheSchemaRefusesTheReaderRefusesToo(String was, String is) {
     String bad =

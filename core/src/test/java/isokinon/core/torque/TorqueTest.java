@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import isokinon.core.sheet.Handling.Fastening;
 import isokinon.core.sheet.Handling.Layout;
 import isokinon.core.sheet.OnlyFor;
+import isokinon.core.value.Source;
 import java.time.LocalDate;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -31,7 +32,7 @@ class TorqueTest {
           24,
           24,
           "",
-          false,
+          Source.STARTING,
           "",
           false,
           OnlyFor.EVERY_JOB);

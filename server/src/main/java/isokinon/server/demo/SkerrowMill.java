@@ -150,8 +150,7 @@ public class SkerrowMill {
       String initials = r.get("initials");
       String pin = r.get("pin");
       if (!withPin.contains(initials)) {
-        pins.set(initials, pin, false);
-        shownPins.show(initials, pin);
+        pins.setShown(initials, pin);
       } else if (pins.is(initials, pin)) {
         shownPins.show(initials, pin);
       }

@@ -40,7 +40,8 @@ public class HandBackRecord {
             + " revision "
             + v.sheet().revision()
             + ". "
-            + v.sheet().note());
+            + v.sheet().note()
+            + (v.sheet().manual().isEmpty() ? "" : " Manual: " + v.sheet().manual() + "."));
     values.put("open", v.open());
     values.put("gates", new Table(List.of("Energy", "Proved by", "Reading", "Who"), gates(v)));
     values.put("told", v.fault().told());
@@ -96,7 +97,9 @@ public class HandBackRecord {
                                         .map(a -> ", " + edge(a.watch(), a.renew()))
                                         .orElse("")
                                     + " "
-                                    + Text.unit(l.unit()))
+                                    + Text.unit(l.unit())
+                                    + ", "
+                                    + Text.source(l.source()))
                         .collect(Collectors.joining("; ")),
                     i.cause()))
         .toList();
@@ -144,6 +147,9 @@ public class HandBackRecord {
   private static String limit(StageView.ProofView t) {
     String least = t.min().map(m -> "at least " + Text.plain(m)).orElse("");
     String most = t.max().map(m -> "at most " + Text.plain(m)).orElse("");
-    return (least + " " + most).strip() + (t.unit().isEmpty() ? "" : " " + t.unit());
+    String limit = (least + " " + most).strip();
+    return limit.isEmpty()
+        ? ""
+        : limit + (t.unit().isEmpty() ? "" : " " + t.unit()) + ", " + Text.source(t.source());
   }
 }

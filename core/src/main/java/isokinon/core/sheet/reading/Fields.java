@@ -4,6 +4,7 @@ import static isokinon.core.value.Numbers.plain;
 
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
+import isokinon.core.value.Source;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -217,6 +218,23 @@ final class Fields {
       fault("min", "min " + plain(min.get()) + " is over max " + plain(max.get()));
     }
     return new Limits(min, max);
+  }
+
+  /** From the page of the manual that is named; else a starting value. */
+  Source source() {
+    return Optional.of(words("page", 20))
+        .filter(p -> !p.isEmpty())
+        .map(Source::manual)
+        .orElse(Source.STARTING);
+  }
+
+  /** A text of so many characters at most; empty where there is none. */
+  String words(String key, int most) {
+    String text = text(key);
+    if (text.length() > most) {
+      fault(key, "longer than " + most + " characters");
+    }
+    return text;
   }
 
   /** The line each item of a list begins on. */

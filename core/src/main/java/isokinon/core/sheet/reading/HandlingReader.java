@@ -6,6 +6,7 @@ import isokinon.core.sheet.Handling.When;
 import isokinon.core.sheet.OnlyFor;
 import isokinon.core.sheet.Sides;
 import isokinon.core.value.Code;
+import isokinon.core.value.Source;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -259,6 +260,14 @@ final class HandlingReader {
         Optional.empty());
   }
 
+  private static Source source(Fields f) {
+    boolean table = f.flag("guidance");
+    if (table && f.has("page")) {
+      f.fault("guidance", "a torque is the manual's or a table's, not both");
+    }
+    return table ? new Source(Source.Kind.TABLE, "") : f.source();
+  }
+
   private static Handling.Fastening fastening(Fields f) {
     double min = f.number("minNm", 0, 0, 10_000);
     double max = f.number("maxNm", min, 0, 10_000);
@@ -280,7 +289,7 @@ final class HandlingReader {
         f.number("retorqueHours", 0, 0, 1000),
         f.number("cureHours", Handling.Fastening.USUAL_CURE_HOURS, 0, 1000),
         f.text("across"),
-        f.flag("guidance"),
+        source(f),
         until,
         f.flag("leftHand"),
         onlyFor(f));

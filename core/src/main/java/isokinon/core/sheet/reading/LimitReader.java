@@ -14,7 +14,8 @@ final class LimitReader {
             f.required("unit"),
             edge(f),
             f.inner("above", LimitReader::edge),
-            f.optionalNumber("new"));
+            f.optionalNumber("new"),
+            f.source());
     limit.above().ifPresent(above -> checkBoth(f, limit, above));
     return limit;
   }

@@ -34,6 +34,7 @@ final class ProofReader {
         f.words("hazards"),
         f.words("cautions"),
         shows(f),
+        f.source(),
         HandlingReader.onlyFor(f));
   }
 

@@ -12,6 +12,7 @@ import isokinon.core.sheet.Step;
 import isokinon.core.sheet.StepOrder;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
+import isokinon.core.value.Source;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -96,6 +97,9 @@ public final class SheetReader {
     }
     Sheet sheet = sheet(fields);
     fields.refuseUnknown();
+    if (sheet.manual().isEmpty() && sheet.says(Source.Kind.MANUAL) > 0) {
+      fields.fault("manual", "pages are given: say of which manual, and of which issue");
+    }
     if (fields.has("parts") && fields.has("steps")) {
       new SheetRules(sheet, fields, faults, strict).check();
     }
@@ -121,6 +125,7 @@ public final class SheetReader {
         f.code("family", Family.class, Family.AIR_DIAPHRAGM),
         f.integer("revision", 1, 1, 1_000_000),
         f.text("note"),
+        f.words("manual", 120),
         f.wanted("startPose", ""),
         f.each("lines", this::line),
         f.each("parts", this::part),

@@ -4,6 +4,7 @@ import isokinon.server.db.Changes;
 import isokinon.server.db.Topic;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -121,6 +122,19 @@ public interface PumpMapper {
 
   @Select(PumpMapper.RUN + " from run order by pump, fitted_on")
   List<RunRow> allRuns();
+
+  /** The runs of these pumps, and those of parts with these serials. */
+  @Select(
+      "<script>"
+          + PumpMapper.RUN
+          // a list that is empty would be no list: nothing is equal to null
+          + " from run where id in (select id from run where pump in"
+          + " (null<foreach collection='tags' item='t'>, #{t}</foreach>)"
+          + " union select id from run where part_serial in"
+          + " (null<foreach collection='serials' item='s'>, #{s}</foreach>))"
+          + " order by pump, fitted_on</script>")
+  List<RunRow> runsOfAny(
+      @Param("tags") Collection<String> tags, @Param("serials") Collection<String> serials);
 
   /** How many runs there are, and the number of the last. */
   @Select("select coalesce(max(id), 0) as last, count(*) as runs from run")

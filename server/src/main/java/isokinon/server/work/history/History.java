@@ -46,6 +46,9 @@ public class History {
   private static final int MOST_SHOWN = 8;
   private static final int MOST_EXAMPLES = 3;
 
+  /** Up to so many pumps and parts their runs are asked for by name. */
+  private static final int FEW = 100;
+
   /** A table to take in. */
   public record ImportRequest(
       @Size(max = MOST_CHARACTERS) String csv,
@@ -57,6 +60,7 @@ public class History {
   private final PumpMapper pumps;
   private final ShopLibrary library;
   private final Turns turns;
+
   private final Clock clock;
 
   History(PumpMapper pumps, ShopLibrary library, Turns turns, Clock clock) {
@@ -147,10 +151,7 @@ public class History {
             .map(l -> l.run().partSerial())
             .filter(s -> !s.isEmpty())
             .collect(Collectors.toSet());
-    List<RunRow> recorded =
-        pumps.allRuns().stream()
-            .filter(r -> tags.contains(r.pump()) || serials.contains(r.partSerial()))
-            .toList();
+    List<RunRow> recorded = recorded(tags, serials);
     Map<String, RunRow> byKey =
         recorded.stream().collect(Collectors.toMap(History::key, r -> r, (a, b) -> a));
     List<Line> fresh = new ArrayList<>();
@@ -198,6 +199,15 @@ public class History {
     Stints.faults(stints).forEach(f -> reading.fault(f.line(), f.message()));
     Map<String, List<Stint>> bySerial = Stints.by(stints, Stint::serial);
     return fresh.stream().map(l -> withAge(l, bySerial)).toList();
+  }
+
+  /** What is recorded of these pumps and parts. A table of many pumps reads everything at once. */
+  private List<RunRow> recorded(Set<String> tags, Set<String> serials) {
+    return tags.size() + serials.size() <= FEW
+        ? pumps.runsOfAny(tags, serials)
+        : pumps.allRuns().stream()
+            .filter(r -> tags.contains(r.pump()) || serials.contains(r.partSerial()))
+            .toList();
   }
 
   private static Line withAge(Line l, Map<String, List<Stint>> bySerial) {

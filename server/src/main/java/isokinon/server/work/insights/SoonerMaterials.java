@@ -5,7 +5,6 @@ import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.LogRank;
-import isokinon.core.life.Run;
 import isokinon.server.work.insights.Insights.InsightView;
 import isokinon.server.work.insights.Insights.Kind;
 import isokinon.server.work.shared.StateMark;
@@ -23,7 +22,7 @@ record SoonerMaterials(FindWords words) {
 
   private record Place(String role, String duty) {}
 
-  private record Side(Group group, List<Run> runs) {}
+  private record Side(Group group, LogRank.Sample runs) {}
 
   Stream<InsightView> among(LifeGroups groups) {
     Map<Place, List<Side>> sides =
@@ -31,7 +30,8 @@ record SoonerMaterials(FindWords words) {
             .collect(
                 Collectors.groupingBy(
                     g -> new Place(g.of().role(), g.of().duty()),
-                    Collectors.mapping(g -> new Side(g, g.ages(false)), Collectors.toList())));
+                    Collectors.mapping(
+                        g -> new Side(g, LogRank.Sample.of(g.ages(false))), Collectors.toList())));
     // So many questions are asked at once that one in twenty would be answered by chance.
     long asked = sides.values().stream().mapToLong(s -> (long) s.size() * (s.size() - 1) / 2).sum();
     return sides.values().stream().flatMap(s -> worse(s, LogRank.LEVEL / Math.max(1, asked)));

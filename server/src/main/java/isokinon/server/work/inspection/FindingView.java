@@ -1,6 +1,7 @@
 package isokinon.server.work.inspection;
 
 import isokinon.core.sheet.Part;
+import isokinon.core.value.Source;
 import java.util.List;
 import java.util.Optional;
 
@@ -44,6 +45,7 @@ public record FindingView(
    *
    * @param above where it is bad above as well; absent where only one side is bad
    * @param before what it read at an earlier rebuild of the same part, as a sentence; may be empty
+   * @param source where its limit comes from
    */
   public record MeasureView(
       String measure,
@@ -57,7 +59,8 @@ public record FindingView(
       Optional<Double> value,
       String by,
       boolean overdue,
-      String before) {}
+      String before,
+      Source source) {}
 
   /** Something computed of the part, and how it stands. */
   public record Fact(String say, Part.Verdict verdict) {}

@@ -168,7 +168,8 @@ public class PartAssessment {
                         + " at "
                         + Text.plain(Math.rint(r.hours()))
                         + " h")
-            .orElse(""));
+            .orElse(""),
+        l.source());
   }
 
   /** Who read it, with which gauge, and whether that was out of calibration. */

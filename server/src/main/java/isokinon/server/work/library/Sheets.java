@@ -12,6 +12,7 @@ import isokinon.core.sheet.Step;
 import isokinon.core.sheet.reading.SheetReader;
 import isokinon.core.sheet.reading.SheetReading;
 import isokinon.core.value.Fault;
+import isokinon.core.value.Source;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
 import isokinon.server.db.pumps.PumpMapper;
@@ -33,6 +34,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -55,9 +57,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Sheets {
 
-  /** A sheet in the list of the library. */
+  /**
+   * A sheet in the list of the library.
+   *
+   * @param values joints, limits and tests that say a value
+   * @param fromManual how many of them are the maker's
+   */
   public record Listed(
-      String id, String title, Family family, int revision, int parts, int steps) {}
+      String id,
+      String title,
+      Family family,
+      int revision,
+      int parts,
+      int steps,
+      int values,
+      int fromManual) {}
 
   private static final int MOST_FILES = 200;
 
@@ -122,7 +136,9 @@ public class Sheets {
                     s.family(),
                     s.revision(),
                     s.parts().size(),
-                    s.steps().size()))
+                    s.steps().size(),
+                    Arrays.stream(Source.Kind.values()).mapToInt(s::says).sum(),
+                    s.says(Source.Kind.MANUAL)))
         .toList();
   }
 

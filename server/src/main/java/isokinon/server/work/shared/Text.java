@@ -2,6 +2,7 @@ package isokinon.server.work.shared;
 
 import isokinon.core.sheet.Handling;
 import isokinon.core.value.Numbers;
+import isokinon.core.value.Source;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
@@ -27,7 +28,7 @@ public final class Text {
         : name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
   }
 
-  /** What a joint asks for: fasteners, torque range, what is on the threads. */
+  /** What a joint asks for: fasteners, torque range, what is on the threads, who says so. */
   public static String joint(Handling.Fastening f) {
     return f.count()
         + " "
@@ -38,7 +39,17 @@ public final class Text {
         + plain(f.maxNm())
         + " N·m, threads "
         + f.threads()
-        + (f.guidance() ? ", a table value" : "");
+        + ", "
+        + source(f.source());
+  }
+
+  /** Where a value of a sheet comes from. */
+  public static String source(Source source) {
+    return switch (source.kind()) {
+      case STARTING -> "a starting value";
+      case TABLE -> "a table value";
+      case MANUAL -> "manual p. " + source.page();
+    };
   }
 
   /** A number without needless decimals, a thin space between its thousands. */

@@ -51,8 +51,12 @@ public record BenchView(
   /** A stage, where it stands in the job, and the minutes spent in it. */
   public record StageMark(Stage id, String title, StageState state, double minutes) {}
 
-  /** The sheet of the rebuild. */
-  public record SheetHead(String id, String title, int revision, String note) {}
+  /**
+   * The sheet of the rebuild.
+   *
+   * @param manual the maker's manual that pages are of, and its issue; empty where none is named
+   */
+  public record SheetHead(String id, String title, int revision, String note, String manual) {}
 
   /**
    * A waiting time that runs, or work that it called for.

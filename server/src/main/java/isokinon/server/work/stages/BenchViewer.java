@@ -193,7 +193,7 @@ public class BenchViewer {
 
   private static SheetHead sheet(Rebuild rebuild) {
     Sheet sheet = rebuild.sheet();
-    return new SheetHead(sheet.id(), sheet.title(), sheet.revision(), sheet.note());
+    return new SheetHead(sheet.id(), sheet.title(), sheet.revision(), sheet.note(), sheet.manual());
   }
 
   private static List<StageMark> stages(Rebuild rebuild, Map<Stage, Duration> times) {

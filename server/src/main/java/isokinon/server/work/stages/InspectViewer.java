@@ -52,7 +52,8 @@ class InspectViewer {
                                     l.unit(),
                                     l.edge().watch(),
                                     l.edge().renew(),
-                                    l.above()))
+                                    l.above(),
+                                    l.source()))
                         .toList(),
                     rebuild.off().contains(p.id()),
                     RailViewer.known(p, rebuild).state(),

@@ -83,7 +83,8 @@ public class ProofViewer {
                     new PastReading(
                         r.reading(), Text.day(r.takenAt().toLocalDate()), r.hours(), r.overdue()))
             .toList(),
-        says(rebuild, t, before));
+        says(rebuild, t, before),
+        t.source());
   }
 
   private static StepBehind behind(Rebuild rebuild, Sheet.ProofTest t, String step) {

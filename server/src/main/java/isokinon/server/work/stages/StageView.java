@@ -6,6 +6,7 @@ import isokinon.core.sheet.Handling.Answer;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.stock.LotStatus;
+import isokinon.core.value.Source;
 import isokinon.server.work.library.Meetings.MeetingsView;
 import isokinon.server.work.shared.StateMark;
 import isokinon.server.work.stores.CoverView;
@@ -159,6 +160,7 @@ public sealed interface StageView {
    * A measured limit.
    *
    * @param above where it is bad above as well; absent where only one side is bad
+   * @param source where its values come from
    */
   record LimitView(
       String measure,
@@ -166,7 +168,8 @@ public sealed interface StageView {
       String unit,
       double watch,
       double renew,
-      Optional<Part.Edge> above) {}
+      Optional<Part.Edge> above,
+      Source source) {}
 
   /** What goes back in. */
   record DecideView(
@@ -214,6 +217,7 @@ public sealed interface StageView {
    * @param seen what was seen then, in words; may be empty
    * @param backTo steps that may be behind it, the likeliest first
    * @param shows symptoms it is a sign of, ids
+   * @param source where its limits come from
    */
   record ProofView(
       String id,
@@ -236,7 +240,8 @@ public sealed interface StageView {
       boolean calibration,
       List<Double> runs,
       List<PastReading> before,
-      String says) {}
+      String says,
+      Source source) {}
 
   /**
    * A step that may be behind a test that does not hold.

@@ -5,6 +5,7 @@ import isokinon.core.sheet.Handling.Answer;
 import isokinon.core.sheet.Handling.Layout;
 import isokinon.core.torque.TorqueReading;
 import isokinon.core.value.Code;
+import isokinon.core.value.Source;
 import isokinon.server.work.drawing.Rail.RailPart;
 import java.util.List;
 import java.util.Optional;
@@ -107,7 +108,8 @@ public record StepView(
       String missing,
       Optional<String> wrench,
       String wrenchBecause,
-      double clampKn) {}
+      double clampKn,
+      Source source) {}
 
   /** A pass: its percent, its band and what was read in it. */
   public record PassView(

@@ -322,7 +322,8 @@ class StepViewer {
         round.missing(),
         wrench.wrench(),
         wrench.because(),
-        ClampForce.kilonewtons(f.targetNm(), f.thread(), f.threads()).orElse(0.0));
+        ClampForce.kilonewtons(f.targetNm(), f.thread(), f.threads()).orElse(0.0),
+        f.source());
   }
 
   private static final int STEPS_AHEAD = 4;
