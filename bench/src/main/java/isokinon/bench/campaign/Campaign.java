@@ -19,21 +19,22 @@ public final class Campaign {
     int rounds = words.length > 1 ? Integer.parseInt(words[1]) : 1;
     long seed = words.length > 2 ? Long.parseLong(words[2]) : System.nanoTime();
     System.out.println(words[0] + ", " + rounds + " rounds, seed " + seed);
-    int wrong = run(words[0], rounds, new Random(seed));
+    int wrong = run(words[0], rounds, seed);
     System.out.println(wrong + " rounds went wrong");
     System.exit(wrong == 0 ? 0 : 1);
   }
 
-  private static int run(String campaign, int rounds, Random random) throws Exception {
+  private static int run(String campaign, int rounds, long seed) throws Exception {
+    Random random = new Random(seed);
     return switch (campaign) {
-      case "kills" -> Kills.run(rounds, random);
+      case "kills" -> Kills.run(rounds, seed);
       case "races" -> Races.run(rounds);
-      case "mutations" -> Mutations.run("mutations", rounds, random);
+      case "mutations" -> Mutations.run("mutations", rounds, seed);
       case "soak" -> Soak.run(rounds, false);
       case "flat-out" -> Soak.run(rounds, true);
       case "disk" -> Disk.run(rounds, random);
       case "short" ->
-          Kills.once(random) + Races.run(1) + Mutations.run("short-mutations", 100, random);
+          Kills.once(random) + Races.run(1) + Mutations.run("short-mutations", 100, seed);
       default ->
           throw new IllegalArgumentException(
               "kills, races, mutations, soak, flat-out, disk or short");

@@ -42,9 +42,10 @@ final class Kills {
   private Kills() {}
 
   /** So many rounds, on from those that were done; tells how many went wrong. */
-  static int run(int rounds, Random random) throws Exception {
+  static int run(int rounds, long seed) throws Exception {
     Files.createDirectories(KEPT);
     Rounds counted = new Rounds("kills");
+    Random random = counted.random(seed);
     int wrong = 0;
     while (counted.left(rounds)) {
       int kind = random.nextInt(10);

@@ -48,8 +48,9 @@ final class Mutations {
    * So many requests in rounds of a hundred, on from those that were done; tells how many rounds
    * went wrong. After each write that was refused everything must be as it was before.
    */
-  static int run(String campaign, int requests, Random random) throws Exception {
+  static int run(String campaign, int requests, long seed) throws Exception {
     Rounds rounds = new Rounds(campaign);
+    Random random = rounds.random(seed);
     int wrong = 0;
     while (rounds.left(requests / 100)) {
       try (Shop shop = new Shop()) {

@@ -3,6 +3,7 @@ package isokinon.bench.campaign;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Random;
 
 /** Counts the rounds of a campaign in a file: one that was broken off goes on where it was. */
 final class Rounds {
@@ -14,6 +15,11 @@ final class Rounds {
     Files.createDirectories(Path.of("target/campaigns"));
     file = Path.of("target/campaigns", campaign);
     done = Files.exists(file) ? Integer.parseInt(Files.readString(file).strip()) : 0;
+  }
+
+  /** Chance from a seed. A campaign that goes on does not begin again with what it began with. */
+  Random random(long seed) {
+    return new Random(seed + done);
   }
 
   /** Whether some are left of so many; where none is, the next time begins anew. */

@@ -6,6 +6,9 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Arrays;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.ibatis.type.BaseTypeHandler;
 import org.apache.ibatis.type.JdbcType;
 
@@ -18,10 +21,15 @@ import org.apache.ibatis.type.JdbcType;
 public final class CodeTypeHandler<E extends Enum<E>> extends BaseTypeHandler<E> {
 
   private final Class<E> type;
+  private final Map<String, E> byWord;
 
   /** A handler of one enum. */
   public CodeTypeHandler(Class<E> type) {
     this.type = type;
+    // a large shop reads a hundred thousand of them at once
+    this.byWord =
+        Arrays.stream(type.getEnumConstants())
+            .collect(Collectors.toUnmodifiableMap(CodeTypeHandler::word, Function.identity()));
   }
 
   private static String word(Enum<?> value) {
@@ -32,13 +40,12 @@ public final class CodeTypeHandler<E extends Enum<E>> extends BaseTypeHandler<E>
     if (word == null) {
       return null;
     }
-    return Arrays.stream(type.getEnumConstants())
-        .filter(e -> word(e).equals(word))
-        .findFirst()
-        .orElseThrow(
-            () ->
-                new IllegalStateException(
-                    "\"" + word + "\" in the database is no " + type.getSimpleName() + "."));
+    E value = byWord.get(word);
+    if (value == null) {
+      throw new IllegalStateException(
+          "\"" + word + "\" in the database is no " + type.getSimpleName() + ".");
+    }
+    return value;
   }
 
   @Override
