@@ -29,6 +29,11 @@ function duplicated(text: string, id: string): string {
   return text.replace(/^id:.*$/m, `id: ${id}-own`).replace(/^revision:.*$/m, "revision: 1");
 }
 
+/** What a text says in a line of its own. */
+function said(text: string, key: string): string | undefined {
+  return new RegExp(`^${key}:\\s*(\\S+)`, "m").exec(text)?.[1];
+}
+
 function Desk({ id, stored, schema }: { id: string; stored: string; schema: object }) {
   const [kept, keep, forget] = useDraft(`sheet.${id}`);
   const [text, setText] = useState(kept || stored);
@@ -52,8 +57,9 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
     keep(now === stored ? "" : now);
   };
   const sound = draft !== null && draft.faults.length === 0;
-  const next = draft !== null && draft.stored > 0 ? draft.stored + 1 : null;
-  const stale = next !== null && draft !== null && draft.revision < next;
+  // What is known of the stored ones is of the text last looked at, which may have had another id.
+  const next = draft !== null && draft.stored > 0 && draft.id === said(text, "id") ? draft.stored + 1 : null;
+  const stale = next !== null && Number(said(text, "revision")) < next;
   const renewed = (now: string) => (stale ? now.replace(/^revision:.*$/m, `revision: ${next}`) : now);
   const begin = (now: string) => {
     change(now);

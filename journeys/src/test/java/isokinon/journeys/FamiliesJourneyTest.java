@@ -130,7 +130,17 @@ class FamiliesJourneyTest extends AtTheMill {
     Shop.picture(page, "library-sheet");
     ma.button("Duplicate").click();
     ma.sees("0:34");
+    page.getByLabel("manual page").first().fill("14");
+    page.keyboard().press("Enter");
+    ma.sees("pages are given: say of which manual");
+    page.getByLabel("Maker’s manual and its issue").fill("TM3, issue 2");
+    page.keyboard().press("Enter");
+    ma.sees("manual p. 14");
+    ma.sees("1 of");
+    ma.button("As text, YAML").click();
     Locator text = page.locator(".cm-content");
+    text.hover();
+    page.mouse().wheel(0, 700);
     text.getByText("renew: one-time").click();
     page.keyboard().press("End");
     page.keyboard().type("s");
@@ -139,6 +149,9 @@ class FamiliesJourneyTest extends AtTheMill {
     assertThat(ma.main("Keep as revision")).isDisabled();
     page.reload();
     ma.sees("2 things wrong");
+    ma.button("As text, YAML").click();
+    text.hover();
+    page.mouse().wheel(0, 700);
     page.locator(".cm-content").getByText("renew: one-times").click();
     page.keyboard().press("End");
     page.keyboard().press("Backspace");
