@@ -5,6 +5,8 @@ import type { SetupTableInShort, SetupView } from "../../api/types";
 import { Mark } from "../../parts/Mark";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useMay } from "../../parts/useMay";
+import { AlreadyRuns } from "./AlreadyRuns";
+import { ShopFilling } from "./ShopFilling";
 import { ShopSaid } from "./ShopSaid";
 
 /** What a shop is made of: what it says of itself, what is still needed, every table of it. */
@@ -17,6 +19,7 @@ export default function Setup() {
   return (
     <main className="flex flex-1 flex-col">
       <ShopSaid />
+      <ShopFilling tables={setup.data.tables} />
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)_340px] border-t-[1.5px] border-ink max-[1000px]:grid-cols-1">
         <div className="px-5 pb-8">
           {needed.length > 0 && (
@@ -51,6 +54,7 @@ export default function Setup() {
           )}
         </div>
         <aside className="border-l-[1.5px] border-ink bg-card px-5 pt-4 pb-8 max-[1000px]:border-t-[1.5px] max-[1000px]:border-l-0">
+          {needed.length > 0 && <AlreadyRuns tables={setup.data.tables} />}
           <LastChange setup={setup.data} />
           <h2 className="head border-b-[1.5px] border-ink pt-5 pb-1">Besides</h2>
           <Beside to="/people" title="People" says="who works here, PINs, badges" />

@@ -96,7 +96,7 @@ function Said({ shop }: { shop: ShopView }) {
       }}
     >
       <p className="max-w-[980px] text-head leading-[42px] font-[560]">
-        This is {word("name", "Name of the shop", 12, { placeholder: "the shop's name" })}. It reckons in{" "}
+        This is {word("name", "Name of the shop", 12, { placeholder: "your shop" })}. It reckons in{" "}
         {word("currency", "Currency of the shop", 3, { list: "currencies" })}
         <Beside>{nameOf("currency", now.currency)}</Beside> and lives by the clock of{" "}
         {word("zone", "Clock of the shop", 10, { list: "zones" })}. Days are written{" "}
