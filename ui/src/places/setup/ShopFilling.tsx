@@ -46,7 +46,7 @@ export function ShopFilling({ tables }: { tables: SetupTableInShort[] }) {
       viewBox={`-608 0 1216 ${HEIGHT}`}
       role="img"
       aria-label={`The shop as a pump: ${says}. Next: ${next.title.join(" ").toLowerCase()}.`}
-      className="block w-full border-t-[1.5px] border-ink bg-card max-[760px]:hidden"
+      className="block w-full border-t-[1.5px] border-ink bg-card max-[1000px]:hidden"
     >
       {[-1, 1].map((side) => (
         <rect key={side} x={side * next.at - 36} width={72} height={HEIGHT} fill="var(--wash)" />

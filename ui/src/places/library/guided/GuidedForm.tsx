@@ -1,4 +1,5 @@
 import { useEffect, useId, useMemo, useState } from "react";
+import { Link } from "react-router";
 import type { Fault, Source } from "../../../api/types";
 import { SourceMark } from "../../../parts/SourceMark";
 import { Sentence } from "../../../parts/States";
@@ -52,7 +53,7 @@ export default function GuidedForm({ text, onChange, check, faults }: Props) {
             key={f.label}
             field={f}
             keep={(v) => keep(f.at, v)}
-            className={f.label === "Title" ? "col-span-2" : ""}
+            className={f.at[0] === "title" ? "col-span-2" : ""}
           />
         ))}
       </div>
@@ -85,6 +86,13 @@ export default function GuidedForm({ text, onChange, check, faults }: Props) {
             />
           ))}
         </ul>
+        <p className="pt-3 text-body text-soft">
+          Prices, days to come and the interval of each pump are said in{" "}
+          <Link className="under" to="/setup">
+            Set-up
+          </Link>
+          .
+        </p>
       </div>
     </div>
   );
