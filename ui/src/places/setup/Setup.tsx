@@ -57,7 +57,7 @@ export default function Setup() {
           {needed.length > 0 && <AlreadyRuns tables={setup.data.tables} />}
           <LastChange setup={setup.data} />
           <h2 className="head border-b-[1.5px] border-ink pt-5 pb-1">Besides</h2>
-          <Beside to="/people" title="People" says="who works here, PINs, badges" />
+          <Beside to="/people" title="People" says="PINs and badges" />
           <Beside to="/life/history" title="Past runs" says="what wore in former years" />
           <Beside to="/library" title="Sheets" says="how your pumps are built" />
         </aside>

@@ -70,12 +70,6 @@ class OwnShopJourneyTest {
     ApiClient mill = RunningApp.sharedDemo().api().as("MA");
     try (RunningApp app = RunningApp.empty()) {
       ApiClient empty = firstLead(app);
-      for (String person : List.of("RT", "KO", "SB")) {
-        empty.post(
-            "/api/v1/people",
-            "{\"initials\": \"%s\", \"role\": \"technician\", \"pin\": \"8264\"}"
-                .formatted(person));
-      }
       for (String table : TABLES) {
         String taken = csv(mill, table);
         String file = Base64.getEncoder().encodeToString(taken.getBytes(StandardCharsets.UTF_8));
@@ -110,6 +104,7 @@ class OwnShopJourneyTest {
           "offers",
           "consumable-offers",
           "lots",
+          "people",
           "shifts",
           "holidays",
           "fixtures",

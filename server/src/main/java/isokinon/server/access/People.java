@@ -105,6 +105,13 @@ public class People {
     pins.set(initials, pin, true);
   }
 
+  /** Writes down somebody who works here; they sign in once a lead has given them a PIN. */
+  @Transactional
+  public void enter(String initials, PersonRole role, boolean licensed) {
+    requireInitials(initials);
+    store.addPerson(new PersonRow(initials, role, licensed, null));
+  }
+
   /**
    * The first lead, who is there or comes new, with a PIN of their own.
    *
@@ -137,7 +144,7 @@ public class People {
   public void change(String initials, PersonRole role, boolean licensed, boolean retired) {
     PersonRow before = find(initials);
     if (role != PersonRole.LEAD || retired) {
-      requireAnotherLead(before);
+      requireAnotherLead(initials);
     }
     OffsetDateTime since = before.worksHere() ? OffsetDateTime.now(clock) : before.retiredAt();
     store.changePerson(new PersonRow(initials, role, licensed, retired ? since : null));
@@ -181,7 +188,12 @@ public class People {
     pins.setBadge(initials, typed);
   }
 
-  private void requireAnotherLead(PersonRow person) {
+  /**
+   * Why somebody has to stay a lead: no other can sign in. Empty where they need not, or are none.
+   */
+  public Optional<String> onlyLead(String initials) {
+    Optional<PersonRow> lead =
+        store.person(initials).filter(p -> p.role() == PersonRole.LEAD && p.worksHere());
     Set<String> withPin = pins.whoHaveOne();
     boolean another =
         store.people().stream()
@@ -189,18 +201,33 @@ public class People {
                 p ->
                     p.role() == PersonRole.LEAD
                         && p.worksHere()
-                        && !p.initials().equals(person.initials())
+                        && !p.initials().equals(initials)
                         && withPin.contains(p.initials()));
-    if (person.role() == PersonRole.LEAD && !another) {
-      throw new Refused(
-          "initials", person.initials() + " is the only lead who can sign in: make another first.");
-    }
+    return lead.filter(p -> !another)
+        .map(p -> initials + " is the only lead who can sign in: make another first.");
+  }
+
+  private void requireAnotherLead(String initials) {
+    onlyLead(initials)
+        .ifPresent(
+            sentence -> {
+              throw new Refused("initials", sentence);
+            });
+  }
+
+  /** Why these cannot be the initials of a person; empty where they can. */
+  public static Optional<String> faultOf(String initials) {
+    return initials != null && INITIALS.matcher(initials).matches()
+        ? Optional.empty()
+        : Optional.of("Initials are two to four capital letters or figures.");
   }
 
   private static void requireInitials(String initials) {
-    if (initials == null || !INITIALS.matcher(initials).matches()) {
-      throw new Refused("initials", "Initials are two to four capital letters or figures.");
-    }
+    faultOf(initials)
+        .ifPresent(
+            sentence -> {
+              throw new Refused("initials", sentence);
+            });
   }
 
   private static void requireSound(String pin) {

@@ -142,6 +142,8 @@ public class Clipboard {
     return new JointBlanks(
         title,
         Text.joint(f)
+            + ", "
+            + Text.source(f.source())
             + (f.locked() ? ", threadlocker " + f.locker() : "")
             + (f.across().isEmpty() ? "" : ", " + f.across())
             + (f.count() > 1 ? ". In passes " + passes : ""),

@@ -88,19 +88,21 @@ public class HandBackRecord {
                     i.state().code(),
                     i.measured().isEmpty() ? i.because() : i.measured(),
                     i.limits().stream()
-                        .map(
-                            l ->
-                                l.name().toLowerCase(Locale.ROOT)
-                                    + " "
-                                    + edge(l.watch(), l.renew())
-                                    + l.above()
-                                        .map(a -> ", " + edge(a.watch(), a.renew()))
-                                        .orElse("")
-                                    + " "
-                                    + Text.unit(l.unit())
-                                    + ", "
-                                    + Text.source(l.source()))
-                        .collect(Collectors.joining("; ")),
+                            .map(
+                                l ->
+                                    l.name().toLowerCase(Locale.ROOT)
+                                        + " "
+                                        + edge(l.watch(), l.renew())
+                                        + l.above()
+                                            .map(a -> ", " + edge(a.watch(), a.renew()))
+                                            .orElse("")
+                                        + " "
+                                        + Text.unit(l.unit()))
+                            .collect(Collectors.joining("; "))
+                        + i.limits().stream()
+                            .map(l -> ", " + Text.source(l.source()))
+                            .distinct()
+                            .collect(Collectors.joining()),
                     i.cause()))
         .toList();
   }
@@ -120,7 +122,7 @@ public class HandBackRecord {
 
   private static List<List<String>> joints(JobRecord v) {
     return v.handBack().joints().stream()
-        .map(j -> List.of(j.step(), j.asked(), j.readings()))
+        .map(j -> List.of(j.step(), j.asked() + ", " + Text.source(j.source()), j.readings()))
         .toList();
   }
 

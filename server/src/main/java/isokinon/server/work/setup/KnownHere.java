@@ -1,5 +1,6 @@
 package isokinon.server.work.setup;
 
+import isokinon.core.person.PersonRole;
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
 import isokinon.core.value.Code;
@@ -77,6 +78,7 @@ class KnownHere {
     known.add(
         Names.CONSUMABLES,
         consumables.table().all().stream().map(c -> named(c.id(), c.title())).toList());
+    known.add(Names.ROLES, codes(PersonRole.values()));
     known.add(Names.FAMILIES, codes(Family.values()));
     known.add(Names.ABRASION, codes(Abrasion.values()));
     known.add(Names.CONSEQUENCE, codes(Consequence.values()));

@@ -132,6 +132,7 @@ public class Setup {
       case OFFERS -> "without them nothing is proposed for purchase but kits";
       case CONSUMABLE_OFFERS -> "without them grease and oil have no price";
       case LOTS -> "without one nothing can be held for a job";
+      case PEOPLE -> "nobody but the first lead can sign in";
       case SHIFTS -> "without them the diary cannot plan: nobody is at the bench";
       case HOLIDAYS -> "the diary plans every day that has a shift";
       case FIXTURES -> "the diary takes every fixture as there";

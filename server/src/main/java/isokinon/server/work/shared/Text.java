@@ -28,7 +28,7 @@ public final class Text {
         : name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
   }
 
-  /** What a joint asks for: fasteners, torque range, what is on the threads, who says so. */
+  /** What a joint asks for: fasteners, torque range, what is on the threads. */
   public static String joint(Handling.Fastening f) {
     return f.count()
         + " "
@@ -38,9 +38,7 @@ public final class Text {
         + " to "
         + plain(f.maxNm())
         + " N·m, threads "
-        + f.threads()
-        + ", "
-        + source(f.source());
+        + f.threads();
   }
 
   /** Where a value of a sheet comes from. */

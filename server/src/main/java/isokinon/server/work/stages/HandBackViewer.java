@@ -109,6 +109,7 @@ public class HandBackViewer {
                 new JointLine(
                     rebuild.sheet().stepSentence(step),
                     Text.joint(f),
+                    f.source(),
                     rebuild.torque(step).stream()
                         .flatMap(r -> r.fasteners().entrySet().stream())
                         .sorted(Map.Entry.comparingByKey())

@@ -292,8 +292,12 @@ public sealed interface StageView {
    */
   record Signature(String who, String at) {}
 
-  /** A joint that was tightened: what was asked, and every reading of every fastener in order. */
-  record JointLine(String step, String asked, String readings) {}
+  /**
+   * A joint that was tightened: what was asked, and every reading of every fastener in order.
+   *
+   * @param source where the torque comes from
+   */
+  record JointLine(String step, String asked, Source source, String readings) {}
 
   /** The plan in figures. */
   record PlanView(

@@ -170,6 +170,25 @@ class SetupApiTest {
     assertThat(desk.post(tables("wrenches") + "/rows", nothing).status()).isEqualTo(422);
   }
 
+  @Test
+  void peopleComeByTableAndTheOnlyLeadWhoCanSignInStaysOne() {
+    JsonNode wrong = dry("people", "who,role\nMA,technician\nxy,technician\nJB,admiral\n");
+    List<String> cells = new ArrayList<>();
+    wrong.path("faults").forEach(f -> cells.add(f.path("cell").asText()));
+    assertThat(cells).containsExactly("B2", "A3", "B4");
+    assertThat(wrong.at("/faults/0/message").asText()).startsWith("MA is the only lead");
+    assertThat(retires("people", "MA").status()).isEqualTo(422);
+
+    byte[] file = "who,role,electrician\nJB,technician,yes\n".getBytes(StandardCharsets.UTF_8);
+    assertThat(bring("people", file, Map.of()).body().path("fresh").asInt()).isEqualTo(1);
+    JsonNode jb = row(desk.get(tables("people")).body(), "JB");
+    assertThat(jb.at("/values/licensed_electrical").asText()).isEqualTo("yes");
+    assertThat(desk.get("/api/v1/people").body().toString()).contains("JB");
+    JsonNode last = desk.get(SETUP).body().path("last");
+    desk.post(SETUP + "/undo", JSON.valueToTree(Map.of("batch", last.path("batch"))).toString());
+    assertThat(desk.get(tables("people")).body().toString()).doesNotContain("JB");
+  }
+
   /** {@code docs/formats.md} is written by this test with {@code -Dformats.write=true}. */
   @Test
   void everyColumnStandsInTheDocument() throws IOException {

@@ -47,6 +47,7 @@ public final class Examples {
               SetupTable.LOTS,
               "lot=L-0500,sheet=aodd-bolted-plastic-25,kit=wet-kit,material=EPDM,"
                   + "cured=2026-01-12,quantity=2,price=118,place=B4,hardware=full-stroke"),
+          Map.entry(SetupTable.PEOPLE, "initials=JB,role=technician,licensed_electrical=no"),
           Map.entry(SetupTable.SHIFTS, "who=RT,weekday=1,from=06:00,to=14:00,overtime=no"),
           Map.entry(SetupTable.HOLIDAYS, "day=2026-12-25,title=Christmas"),
           Map.entry(

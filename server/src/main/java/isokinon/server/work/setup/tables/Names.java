@@ -13,6 +13,7 @@ public enum Names implements Code {
   FLUIDS,
   MATERIALS,
   PEOPLE,
+  ROLES,
   CONSUMABLES,
   ABRASION,
   CONSEQUENCE,

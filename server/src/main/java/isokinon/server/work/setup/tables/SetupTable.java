@@ -17,6 +17,7 @@ public enum SetupTable implements Code {
   OFFERS("Parts on offer", "part on offer", Right.LEAD),
   CONSUMABLE_OFFERS("Grease and oil on offer", "consumable on offer", Right.LEAD),
   LOTS("Lots", "lot", Right.STOCK),
+  PEOPLE("People", "person", Right.LEAD),
   SHIFTS("Shifts", "shift", Right.LEAD),
   HOLIDAYS("Days off", "day off", Right.LEAD),
   FIXTURES("Fixtures", "fixture", Right.LEAD),

@@ -9,6 +9,7 @@ import static isokinon.server.work.setup.tables.SetupColumn.whole;
 import isokinon.core.sheet.Family;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
+import isokinon.server.access.People;
 import isokinon.server.db.materials.WetEndMapper;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.rebuilds.BenchMapper;
@@ -53,10 +54,12 @@ public class SetupTables {
       Sheets sheets,
       ShopLibrary library,
       PumpRegister register,
+      People people,
       Clock clock) {
     add(new PumpTable(store, pumps, bench, wetEnds, sheets, clock));
     add(new FittedTable(pumps, register, library, clock));
     add(new LotTable(store, shelf, moves, sheets));
+    add(new PeopleTable(store, people));
     Stores in = new Stores(store, clock);
     add(in.areas());
     add(in.duties());
