@@ -1,7 +1,7 @@
 import type { Source } from "../api/types";
 
 /** Where a value of a sheet comes from, in few words. */
-export function sourceWords(source: Source): string {
+function sourceWords(source: Source): string {
   switch (source.kind) {
     case "starting":
       return "starting value";
@@ -16,13 +16,13 @@ export function sourceWords(source: Source): string {
  * Who says a value of a sheet: a page for the maker's manual, a ruled field for a table of sizes, a
  * dotted ring for a starting value that nobody has confirmed.
  */
-export function SourceMark({ source, words = true }: { source: Source; words?: boolean }) {
+export function SourceMark({ source }: { source: Source }) {
   return (
     <span className="inline-flex items-center gap-1.5 text-small whitespace-nowrap text-muted">
       <svg width={14} height={16} viewBox="0 0 14 16" aria-hidden="true" className="shrink-0">
         <Shape kind={source.kind} />
       </svg>
-      {words ? sourceWords(source) : <span className="sr-only">{sourceWords(source)}</span>}
+      {sourceWords(source)}
     </span>
   );
 }

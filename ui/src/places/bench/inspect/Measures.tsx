@@ -44,7 +44,7 @@ function Measure({ part, measure: m, view, link }: { part: string; measure: Meas
           <label className="text-body font-[640]" htmlFor={`measure-${m.measure}`}>
             {m.name}
           </label>
-          <SourceMark source={m.source} words={m.source.kind === "manual"} />
+          <SourceMark source={m.source} />
         </span>
         <span className={`text-small ${m.overdue ? "text-watch-words" : "text-muted"}`}>
           {gauge
