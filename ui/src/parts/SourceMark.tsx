@@ -1,4 +1,5 @@
 import type { Source } from "../api/types";
+import { MarkAt } from "./Mark";
 
 /** Where a value of a sheet comes from, in few words. */
 function sourceWords(source: Source): string {
@@ -36,16 +37,6 @@ function Shape({ kind }: { kind: Source["kind"] }) {
     case "table":
       return <path d="M1 3h12v10H1zM1 6.3h12M1 9.7h12M5 3v10" fill="none" stroke="var(--soft)" strokeWidth={1.2} />;
     case "starting":
-      return (
-        <circle
-          cx={7}
-          cy={8}
-          r={5.2}
-          fill="none"
-          stroke="var(--unknown)"
-          strokeWidth={1.8}
-          strokeDasharray="1.84 2.24"
-        />
-      );
+      return <MarkAt state="unknown" x={7} y={8} />;
   }
 }

@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { api, Refused } from "../../api/client";
 import type { Draft } from "../../api/types";
 import { Rails } from "../../drawing/Rails";
-import { tab } from "./tab";
+import { Tab } from "./Tab";
 import { clock } from "../../text/numbers";
 import { Failed, Loading, Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
@@ -116,12 +116,12 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,44%)_minmax(0,1fr)] max-[1000px]:grid-cols-1 max-[1000px]:overflow-auto">
         <div className="flex min-h-0 flex-col border-r border-ink">
           <div className="flex gap-5 border-b border-line px-5" role="group" aria-label="How the sheet is shown">
-            <Shown on={!asText} onPress={() => setAsText(false)}>
+            <Tab on={!asText} onPress={() => setAsText(false)}>
               Value by value
-            </Shown>
-            <Shown on={asText} onPress={() => setAsText(true)}>
+            </Tab>
+            <Tab on={asText} onPress={() => setAsText(true)}>
               As text, YAML
-            </Shown>
+            </Tab>
           </div>
           <div className="min-h-0 flex-1">
             <Suspense fallback={<Loading what="the editor" />}>
@@ -151,14 +151,6 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
         </div>
       </div>
     </main>
-  );
-}
-
-function Shown({ on, onPress, children }: { on: boolean; onPress: () => void; children: string }) {
-  return (
-    <button type="button" className={tab(on)} aria-pressed={on} onClick={onPress}>
-      {children}
-    </button>
   );
 }
 

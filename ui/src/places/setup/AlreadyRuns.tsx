@@ -6,40 +6,38 @@ import { counted } from "../../text/counted";
 interface Place {
   to: string;
   title: string;
-  /** Without rows in one of these it has nothing to work with. */
-  needs: SetupTableId[];
+  /** Tables that must have rows: all of one of these lists. */
+  needs: SetupTableId[][];
   waits: string;
   says: (pumps: number) => string;
 }
 
 const PLACES: Place[] = [
-  { to: "/", title: "Floor", needs: ["pumps"], waits: "waits for pumps", says: (n) => counted(n, "pump") },
-  { to: "/bench", title: "Bench", needs: ["pumps"], waits: "waits for pumps", says: () => "any of them can come" },
-  { to: "/library", title: "Library", needs: [], waits: "", says: () => "sheets, materials, fluids" },
+  { to: "/", title: "Floor", needs: [["pumps"]], waits: "waits for pumps", says: (n) => counted(n, "pump") },
+  { to: "/bench", title: "Bench", needs: [["pumps"]], waits: "waits for pumps", says: () => "any of them can come" },
+  { to: "/library", title: "Library", needs: [[]], waits: "", says: () => "sheets, materials, fluids" },
   {
     to: "/wet-ends",
     title: "Wet ends",
-    needs: ["pumps", "duties"],
+    needs: [["pumps", "duties"]],
     waits: "waits for duties",
     says: () => "chosen by duty",
   },
   {
     to: "/stores",
     title: "Stores",
-    needs: ["kits", "lots"],
+    needs: [["kits"], ["lots"]],
     waits: "waits for prices or lots",
     says: () => "counts what is there",
   },
-  { to: "/diary", title: "Diary", needs: ["shifts"], waits: "waits for shifts", says: () => "plans within them" },
+  { to: "/diary", title: "Diary", needs: [["shifts"]], waits: "waits for shifts", says: () => "plans within them" },
 ];
 
 /** Which places a new shop can use already, and what the others wait for. */
 export function AlreadyRuns({ tables }: { tables: SetupTableInShort[] }) {
   const rows = (id: SetupTableId) => tables.find((t) => t.table === id)?.rows ?? 0;
   const pumps = rows("pumps");
-  // the Stores live on lots or on prices; all others on everything that is named
-  const runs = (p: Place) =>
-    p.to === "/stores" ? p.needs.some((t) => rows(t) > 0) : p.needs.every((t) => rows(t) > 0);
+  const runs = (p: Place) => p.needs.some((all) => all.every((t) => rows(t) > 0));
   return (
     <section aria-label="What already runs" className="pb-5">
       <h2 className="head border-b-[1.5px] border-ink pb-1">What already runs</h2>

@@ -1,10 +1,11 @@
 import { useEffect, useId, useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Fault, Source } from "../../../api/types";
+import { NumberInput } from "../../../parts/ReadingField";
 import { SourceMark } from "../../../parts/SourceMark";
 import { Sentence } from "../../../parts/States";
 import { inShown, typedInRecords, unitWord } from "../../../text/shop";
-import { tab } from "../tab";
+import { Tab } from "../Tab";
 import { guideOf, isEmpty, withValue, type Field, type Guide, type Path, type Row } from "./sheetText";
 
 type Group = "joints" | "proof" | "limits" | "ages" | "minutes";
@@ -50,7 +51,7 @@ export default function GuidedForm({ text, onChange, check, faults }: Props) {
       <div className="grid grid-cols-2 gap-x-3 gap-y-1 border-b border-line px-5 pb-2.5">
         {guide.head.map((f) => (
           <Value
-            key={f.label}
+            key={f.at.at(-1)}
             field={f}
             keep={(v) => keep(f.at, v)}
             className={f.at[0] === "title" ? "col-span-2" : ""}
@@ -59,15 +60,9 @@ export default function GuidedForm({ text, onChange, check, faults }: Props) {
       </div>
       <div className="flex flex-wrap gap-x-4 border-b border-ink px-5" role="group" aria-label="What is changed">
         {GROUPS.map((g) => (
-          <button
-            key={g.id}
-            type="button"
-            aria-pressed={g.id === group}
-            className={tab(g.id === group)}
-            onClick={() => setGroup(g.id)}
-          >
+          <Tab key={g.id} on={g.id === group} onPress={() => setGroup(g.id)}>
             {g.title} <span className="m text-small font-medium">{guide[g.id].length}</span>
-          </button>
+          </Tab>
         ))}
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto px-5 pb-6">
@@ -78,7 +73,7 @@ export default function GuidedForm({ text, onChange, check, faults }: Props) {
         <ul>
           {guide[group].map((r) => (
             <Values
-              key={r.id}
+              key={r.path}
               row={r}
               keep={keep}
               keepPage={keepPage}
@@ -129,7 +124,7 @@ function Values({ row, keep, keepPage, fault }: ValuesProps) {
       </p>
       <div className="flex flex-wrap gap-x-2 pt-0.5">
         {row.fields.map((f) => (
-          <Value key={f.label} field={f} keep={(v) => keep(f.at, v)} />
+          <Value key={f.at.at(-1)} field={f} keep={(v) => keep(f.at, v)} />
         ))}
         {page && <Value field={page} keep={(v) => keepPage(row, page, v)} />}
       </div>
@@ -158,17 +153,27 @@ function Value({ field, keep, className }: { field: Field; keep: (value: string)
         {field.label}
         {number && `, ${unitWord(field.unit)}`}
       </span>
-      <input
-        id={id}
-        className={`field h-11 w-full text-body ${number ? "m text-right" : ""}`}
-        inputMode={number ? "decimal" : undefined}
-        autoComplete="off"
-        aria-invalid={wrong}
-        value={typed ?? value}
-        onChange={(e) => setTyped(e.target.value)}
-        onBlur={leave}
-        onKeyDown={(e) => e.key === "Enter" && leave()}
-      />
+      {number ? (
+        <NumberInput
+          id={id}
+          className="h-11 w-full text-body"
+          typed={typed ?? value}
+          onType={setTyped}
+          invalid={wrong}
+          onLeave={leave}
+          onEnter={leave}
+        />
+      ) : (
+        <input
+          id={id}
+          className="field h-11 w-full text-body"
+          autoComplete="off"
+          value={typed ?? value}
+          onChange={(e) => setTyped(e.target.value)}
+          onBlur={leave}
+          onKeyDown={(e) => e.key === "Enter" && leave()}
+        />
+      )}
       {wrong && (
         <span role="status" className="block text-small font-[640] text-renew">
           no number

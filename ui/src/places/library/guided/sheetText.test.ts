@@ -15,7 +15,7 @@ describe.each(SHEETS)("%s", (_, text) => {
       const at = row.page?.at ?? [];
       const paged = withValue(text, at, "23");
       const now = rowsOf(guideOf(paged));
-      expect(now.filter((r) => r.page?.value === "23").map((r) => r.id)).toEqual([row.id]);
+      expect(now.filter((r) => r.page?.value === "23").map((r) => r.path)).toEqual([row.path]);
       expect(now.map((r) => r.fields)).toEqual(rows.map((r) => r.fields));
       expect(withValue(paged, at, "")).toBe(text);
     }

@@ -89,10 +89,9 @@ export interface Field {
 
 /** Values that stand together and come from one place. */
 export interface Row {
-  id: string;
-  name: string;
-  /** Where it stands, for the faults that are told of it. */
+  /** Where it stands, as the faults that are told of it name it. */
   path: string;
+  name: string;
   fields: Field[];
   /** The page of the manual; absent where a manual does not say such values. */
   page?: Field;
@@ -118,9 +117,8 @@ function field(holder: Fields, at: Path, key: string, label: string, unit = ""):
 
 function row(name: string, at: Path, holder: Fields, fields: Field[], sourced = true): Row {
   return {
-    id: pathText(at),
-    name,
     path: pathText(at),
+    name,
     fields,
     ...(sourced ? { page: field(holder, at, "page", "manual page") } : {}),
     table: holder["guidance"] === true,

@@ -74,7 +74,7 @@ class VerdictTableTest {
   }
 
   /** Whatever was shipped, the shop's own row decides within its band, and only there. */
-  @Property(tries = 25)
+  @Property(tries = 50)
   void anOwnRowAlwaysWins(
       @ForAll @IntRange(min = 0, max = 3000) int which,
       @ForAll @IntRange(min = -20, max = 60) int full,

@@ -105,11 +105,30 @@ public class People {
     pins.set(initials, pin, true);
   }
 
-  /** Writes down somebody who works here; they sign in once a lead has given them a PIN. */
+  /**
+   * Writes down what somebody does. Who is new signs in once a lead has given them a PIN; who has
+   * left stays so.
+   */
   @Transactional
   public void enter(String initials, PersonRole role, boolean licensed) {
-    requireInitials(initials);
-    store.addPerson(new PersonRow(initials, role, licensed, null));
+    Optional<PersonRow> there = store.person(initials);
+    if (there.isPresent()) {
+      change(initials, role, licensed, !there.get().worksHere());
+    } else {
+      requireInitials(initials);
+      store.addPerson(new PersonRow(initials, role, licensed, null));
+    }
+  }
+
+  /** Takes somebody out. Who can sign in stands on records, and is retired instead. */
+  @Transactional
+  public void takeOut(String initials) {
+    PersonRow person = find(initials);
+    if (pins.whoHaveOne().contains(initials)) {
+      change(initials, person.role(), person.licensedElectrical(), true);
+    } else {
+      store.removePerson(initials);
+    }
   }
 
   /**
@@ -208,11 +227,7 @@ public class People {
   }
 
   private void requireAnotherLead(String initials) {
-    onlyLead(initials)
-        .ifPresent(
-            sentence -> {
-              throw new Refused("initials", sentence);
-            });
+    requireNone("initials", onlyLead(initials));
   }
 
   /** Why these cannot be the initials of a person; empty where they can. */
@@ -223,19 +238,18 @@ public class People {
   }
 
   private static void requireInitials(String initials) {
-    faultOf(initials)
-        .ifPresent(
-            sentence -> {
-              throw new Refused("initials", sentence);
-            });
+    requireNone("initials", faultOf(initials));
   }
 
   private static void requireSound(String pin) {
-    PinRules.fault(pin)
-        .ifPresent(
-            sentence -> {
-              throw new Refused("pin", sentence);
-            });
+    requireNone("pin", PinRules.fault(pin));
+  }
+
+  private static void requireNone(String field, Optional<String> fault) {
+    fault.ifPresent(
+        sentence -> {
+          throw new Refused(field, sentence);
+        });
   }
 
   private PersonRow find(String initials) {

@@ -1,10 +1,12 @@
 package isokinon.server.papers;
 
+import isokinon.core.value.Source;
 import isokinon.server.papers.Paper.Table;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.StageView;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -87,24 +89,32 @@ public class HandBackRecord {
                     i.name(),
                     i.state().code(),
                     i.measured().isEmpty() ? i.because() : i.measured(),
-                    i.limits().stream()
-                            .map(
-                                l ->
-                                    l.name().toLowerCase(Locale.ROOT)
-                                        + " "
-                                        + edge(l.watch(), l.renew())
-                                        + l.above()
-                                            .map(a -> ", " + edge(a.watch(), a.renew()))
-                                            .orElse("")
-                                        + " "
-                                        + Text.unit(l.unit()))
-                            .collect(Collectors.joining("; "))
-                        + i.limits().stream()
-                            .map(l -> ", " + Text.source(l.source()))
-                            .distinct()
-                            .collect(Collectors.joining()),
+                    limits(i.limits()),
                     i.cause()))
         .toList();
+  }
+
+  /** Limits, those of one source together with it. */
+  private static String limits(List<StageView.LimitView> limits) {
+    Map<Source, String> bySource =
+        limits.stream()
+            .collect(
+                Collectors.groupingBy(
+                    StageView.LimitView::source,
+                    LinkedHashMap::new,
+                    Collectors.mapping(HandBackRecord::limit, Collectors.joining("; "))));
+    return bySource.entrySet().stream()
+        .map(e -> e.getValue() + ", " + Text.source(e.getKey()))
+        .collect(Collectors.joining("; "));
+  }
+
+  private static String limit(StageView.LimitView l) {
+    return l.name().toLowerCase(Locale.ROOT)
+        + " "
+        + edge(l.watch(), l.renew())
+        + l.above().map(a -> ", " + edge(a.watch(), a.renew())).orElse("")
+        + " "
+        + Text.unit(l.unit());
   }
 
   private static String edge(double watch, double renew) {

@@ -6,6 +6,7 @@ import isokinon.server.db.shop.PersonRow;
 import isokinon.server.db.shop.WrenchRow;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -64,6 +65,10 @@ public interface StoresMapper {
           + "(#{initials}, #{role}, #{licensedElectrical})")
   @Changes(Topic.SHOP)
   void addPerson(PersonRow person);
+
+  @Delete("delete from person where initials = #{initials}")
+  @Changes(Topic.SHOP)
+  void removePerson(String initials);
 
   @Update(
       "update person set role = #{role}, licensed_electrical = #{licensedElectrical}, retired_at ="

@@ -90,7 +90,7 @@ public class Finder {
         library.materials().materials().stream()
             .map(m -> new Candidate(Found.Kind.MATERIAL, m.code(), m.name(), "", m.code(), ""));
     Stream<Candidate> built =
-        sheets.all().stream()
+        sheets.newest().stream()
             .map(s -> new Candidate(Found.Kind.SHEET, s.id(), s.title(), "", s.id(), ""));
     return Stream.of(recorded, fluids, materials, built).flatMap(s -> s);
   }

@@ -60,7 +60,6 @@ public class History {
   private final PumpMapper pumps;
   private final ShopLibrary library;
   private final Turns turns;
-
   private final Clock clock;
 
   History(PumpMapper pumps, ShopLibrary library, Turns turns, Clock clock) {

@@ -60,7 +60,7 @@ class KnownHere {
             .map(s -> named(s.values().get("tag"), s.values().get("title")))
             .map(k -> new Known(k.code(), k.code() + ", " + k.name(), List.of()))
             .toList());
-    known.add(Names.SHEETS, sheets.all().stream().map(s -> named(s.id(), s.title())).toList());
+    known.add(Names.SHEETS, sheets.newest().stream().map(s -> named(s.id(), s.title())).toList());
     known.add(
         Names.FLUIDS,
         library.materials().fluids().stream()

@@ -5,7 +5,6 @@ import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.access.People.Person;
-import isokinon.server.db.setup.SetupMapper;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -36,11 +35,9 @@ final class PeopleTable extends ShopTable {
               .atOnce()
               .also("electrician", "licensed"));
 
-  private final SetupMapper store;
   private final People people;
 
-  PeopleTable(SetupMapper store, People people) {
-    this.store = store;
+  PeopleTable(People people) {
     this.people = people;
   }
 
@@ -66,8 +63,9 @@ final class PeopleTable extends ShopTable {
 
   @Override
   public Count count() {
-    int retired = (int) people.all().stream().filter(Person::retired).count();
-    return new Count(people.all().size() - retired, retired);
+    List<Person> all = people.all();
+    int retired = (int) all.stream().filter(Person::retired).count();
+    return new Count(all.size() - retired, retired);
   }
 
   @Override
@@ -87,7 +85,7 @@ final class PeopleTable extends ShopTable {
   public List<Fault> faults(Map<String, String> row, Optional<Map<String, String>> before) {
     List<Fault> faults = new ArrayList<>();
     People.faultOf(row.get(INITIALS)).ifPresent(f -> faults.add(new Fault(INITIALS, f)));
-    if (before.isPresent() && role(row) != PersonRole.LEAD) {
+    if (role(row) != PersonRole.LEAD) {
       people.onlyLead(row.get(INITIALS)).ifPresent(f -> faults.add(new Fault(ROLE, f)));
     }
     return faults;
@@ -95,14 +93,7 @@ final class PeopleTable extends ShopTable {
 
   @Override
   public void write(Map<String, String> row, Optional<Map<String, String>> before, String who) {
-    String initials = row.get(INITIALS);
-    boolean licensed = row.get(LICENSED).equals("yes");
-    Optional<Person> there = find(initials);
-    if (there.isPresent()) {
-      people.change(initials, role(row), licensed, there.get().retired());
-    } else {
-      people.enter(initials, role(row), licensed);
-    }
+    people.enter(row.get(INITIALS), role(row), isLicensed(row));
   }
 
   @Override
@@ -112,21 +103,16 @@ final class PeopleTable extends ShopTable {
 
   @Override
   public void retire(Map<String, String> row, boolean retired) {
-    people.change(row.get(INITIALS), role(row), row.get(LICENSED).equals("yes"), retired);
+    people.change(row.get(INITIALS), role(row), isLicensed(row), retired);
   }
 
-  /** Who can sign in stands on records, and is retired instead. */
   @Override
   public void remove(Map<String, String> row) {
-    if (find(row.get(INITIALS)).filter(Person::hasPin).isPresent()) {
-      retire(row, true);
-    } else {
-      store.remove("person", Map.of(INITIALS, row.get(INITIALS)));
-    }
+    people.takeOut(row.get(INITIALS));
   }
 
-  private Optional<Person> find(String initials) {
-    return people.all().stream().filter(p -> p.initials().equals(initials)).findFirst();
+  private static boolean isLicensed(Map<String, String> row) {
+    return row.get(LICENSED).equals("yes");
   }
 
   private static PersonRole role(Map<String, String> row) {

@@ -59,7 +59,7 @@ public class SetupTables {
     add(new PumpTable(store, pumps, bench, wetEnds, sheets, clock));
     add(new FittedTable(pumps, register, library, clock));
     add(new LotTable(store, shelf, moves, sheets));
-    add(new PeopleTable(store, people));
+    add(new PeopleTable(people));
     Stores in = new Stores(store, clock);
     add(in.areas());
     add(in.duties());
