@@ -29,6 +29,7 @@ const Stores = lazy(() => import("./places/stores/Stores"));
 const Life = lazy(() => import("./places/life/Life"));
 const History = lazy(() => import("./places/life/History"));
 const Setup = lazy(() => import("./places/setup/Setup"));
+const Workbook = lazy(() => import("./places/setup/Workbook"));
 const SetupTable = lazy(() => import("./places/setup/SetupTable"));
 const Materials = lazy(() => import("./places/materials/Materials"));
 const Fluid = lazy(() => import("./places/materials/Fluid"));
@@ -70,6 +71,7 @@ export function App() {
                 <Route path="/library/materials/:fluid" element={<Fluid />} />
                 <Route path="/library/materials/:fluid/:material" element={<Pair />} />
                 <Route path="/setup" element={<Setup />} />
+                <Route path="/setup/workbook" element={<Workbook />} />
                 <Route path="/setup/:table" element={<SetupTable />} />
                 <Route path="/library/:id" element={<SheetDesk />} />
                 <Route path="*" element={<Lost />} />

@@ -11,7 +11,7 @@ import type {
   FindingRequest,
   FirstLead,
   GaugeCondition,
-  ImportRequest,
+  WorkbookRequest,
   KeepRequest,
   LifeQuestion,
   LotAct,
@@ -79,6 +79,12 @@ export const api = {
   undoSetup: (batch: string) => answer(server.POST("/api/v1/setup/undo", { body: { batch } })),
   bringRows: (table: SetupTableId, body: BringRequest) =>
     answer(server.POST("/api/v1/setup/tables/{table}/bring", { params: { path: { table } }, body })),
+  bringWorkbook: (body: WorkbookRequest) => answer(server.POST("/api/v1/setup/workbook", { body })),
+  workbookFile: (template = false) => `/api/v1/setup/workbook.xlsx${template ? "?template=true" : ""}`,
+  bringProgress: (watch: string) =>
+    answer(server.GET("/api/v1/setup/brought/{watch}", { params: { path: { watch } } })),
+  stopBringing: (watch: string) =>
+    answer(server.POST("/api/v1/setup/brought/{watch}/stop", { params: { path: { watch } } })),
   setupFile: (table: SetupTableId, ending: "csv" | "xlsx", template = false) =>
     `/api/v1/setup/tables/${table}.${ending}${template ? "?template=true" : ""}`,
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
@@ -133,8 +139,6 @@ export const api = {
     answer(server.POST("/api/v1/life/mode", { body: { role, material, duty, shape } })),
   compare: (first: SideQuestion, second: SideQuestion) =>
     answer(server.POST("/api/v1/life/compare", { body: { first, second } })),
-  historyFields: () => answer(server.GET("/api/v1/history/fields")),
-  bringHistory: (body: ImportRequest) => answer(server.POST("/api/v1/history/import", { body })),
   storage: () => answer(server.GET("/api/v1/storage")),
   compact: () => answer(server.POST("/api/v1/storage/compact", {})),
   backUp: () => answer(server.POST("/api/v1/storage/backup", {})),

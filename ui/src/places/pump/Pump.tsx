@@ -40,7 +40,7 @@ export default function Pump() {
       {p.rails.length > 0 && <Rails rails={p.rails} bare />}
       <div className="grid min-h-[420px] grid-cols-[minmax(0,1fr)_320px] max-[1000px]:grid-cols-1">
         <div className="min-w-0 px-5 pb-8">
-          <h2 className="head pt-3 pb-1">Three years, and what is ahead</h2>
+          <h2 className="head pt-3 pb-1">{p.retired ? "Its last three years" : "Three years, and what is ahead"}</h2>
           <HistoryLine pump={p.strip} />
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-8 pt-4 max-[860px]:grid-cols-1">
             <Duty pump={p} />
@@ -66,13 +66,19 @@ function Now({ pump: p }: { pump: PumpView }) {
   const due = s.dueDays < 0 ? `${days} days past its interval` : `due in ${days} days`;
   return (
     <>
-      <p className="flex items-center gap-2.5 text-lead font-[680]">
-        <Mark state={s.state} size={20} />
-        {s.rebuild === null ? `${percent(s.risk30)} % in 30 days, ${due}` : `On the bench: ${s.rebuildStage}`}
-      </p>
-      <p className="pt-2 text-body leading-5">
-        {s.because} {s.dueBecause && <b className="font-[640]">{s.dueBecause}</b>}
-      </p>
+      {p.retired ? (
+        <Retired />
+      ) : (
+        <>
+          <p className="flex items-center gap-2.5 text-lead font-[680]">
+            <Mark state={s.state} size={20} />
+            {s.rebuild === null ? `${percent(s.risk30)} % in 30 days, ${due}` : `On the bench: ${s.rebuildStage}`}
+          </p>
+          <p className="pt-2 text-body leading-5">
+            {s.because} {s.dueBecause && <b className="font-[640]">{s.dueBecause}</b>}
+          </p>
+        </>
+      )}
       <dl className="grid grid-cols-2 gap-x-4 gap-y-2 pt-3">
         <Figure name="In it" value={s.material} unit="" />
         <Figure name="Since" value={day(s.fittedOn)} unit={s.fittedOn.slice(0, 4)} />
@@ -81,6 +87,32 @@ function Now({ pump: p }: { pump: PumpView }) {
         {s.counts > 0 && <Figure name={sentence(s.counted)} value={millions(s.counts)} unit="million" />}
         <Figure name="Interval" value={rounded(s.intervalHours)} unit="h" />
       </dl>
+      {!p.retired && <Acts pump={p} due={due} />}
+    </>
+  );
+}
+
+/** A retired pump keeps its records; nobody works at it. */
+function Retired() {
+  return (
+    <>
+      <p className="text-lead font-[680]">Retired</p>
+      <p className="pt-2 text-body leading-5">
+        Its records stay. Nothing is planned for it; a lead takes it back in{" "}
+        <Link className="under" to="/setup/pumps">
+          Set-up
+        </Link>
+        .
+      </p>
+    </>
+  );
+}
+
+/** What can be done at a pump from its page. */
+function Acts({ pump: p, due }: { pump: PumpView; due: string }) {
+  const s = p.strip;
+  return (
+    <>
       <CounterReading tag={s.tag} />
       <Milder tag={s.tag} />
       <Upkeep tag={s.tag} />

@@ -56,13 +56,37 @@ export default function Setup() {
         <aside className="border-l-[1.5px] border-ink bg-card px-5 pt-4 pb-8 max-[1000px]:border-t-[1.5px] max-[1000px]:border-l-0">
           {needed.length > 0 && <AlreadyRuns tables={setup.data.tables} />}
           <LastChange setup={setup.data} />
+          <OneWorkbook />
           <h2 className="head border-b-[1.5px] border-ink pt-5 pb-1">Besides</h2>
           <Beside to="/people" title="People" says="PINs and badges" />
-          <Beside to="/life/history" title="Past runs" says="what wore in former years" />
+          <Beside to="/life/history" title="Everything" says="taken out, kept, put back" />
           <Beside to="/library" title="Sheets" says="how your pumps are built" />
         </aside>
       </div>
     </main>
+  );
+}
+
+/** Every table in one file, out and in. */
+function OneWorkbook() {
+  return (
+    <section aria-label="One workbook" className="pt-5">
+      <h2 className="head border-b-[1.5px] border-ink pb-1">One workbook</h2>
+      <p className="py-2 text-body text-soft">
+        Every table a sheet of one XLSX: fill in what you have, bring it at once.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Link className="press call inline-flex flex-1 items-center justify-center px-4" to="/setup/workbook">
+          Bring it
+        </Link>
+        <a className="press inline-flex items-center px-4" href={api.workbookFile(true)}>
+          Template
+        </a>
+        <a className="press inline-flex items-center px-4" href={api.workbookFile()}>
+          Take it out
+        </a>
+      </div>
+    </section>
   );
 }
 

@@ -6,6 +6,7 @@ import type { SetupColumn, SetupNames, SetupRow, SetupTableId, SetupTableRows } 
 import { Failed, Loading } from "../../parts/States";
 import { useMay } from "../../parts/useMay";
 import { Bring } from "./Bring";
+import { rounded } from "../../text/numbers";
 import { shown } from "./known";
 import { RowForm } from "./RowForm";
 
@@ -63,7 +64,7 @@ function Rows({ table, names }: { table: SetupTableRows; names: SetupNames[] }) 
           <input
             className="field w-44"
             aria-label={`Find among ${table.title.toLowerCase()}`}
-            placeholder={`Find among ${table.rows.length}`}
+            placeholder={`Find among ${rounded(table.rows.length)}`}
             value={word}
             onChange={(e) => setWord(e.target.value)}
           />
@@ -124,6 +125,7 @@ function Rows({ table, names }: { table: SetupTableRows; names: SetupNames[] }) 
                     columns={columns}
                     names={names}
                     chosen={side.kind === "row" && side.row?.key === r.key}
+                    fixed={table.recorded}
                     onOpen={() => setSide({ kind: "row", row: r, like: null })}
                   />
                 ))}
@@ -133,6 +135,11 @@ function Rows({ table, names }: { table: SetupTableRows; names: SetupNames[] }) 
         )}
         {rows.length > SHOWN && (
           <p className="py-2 text-body text-soft">and {rows.length - SHOWN} more: find them by a word</p>
+        )}
+        {table.count > table.rows.length && (
+          <p className="py-2 text-body text-soft">
+            The first {rounded(table.rows.length)} of {rounded(table.count)} are here: take them out to see all.
+          </p>
         )}
         {table.rows.length > 0 && rows.length === 0 && (
           <p className="py-3 text-lead text-soft">None has “{word}” in it.</p>
@@ -159,12 +166,15 @@ function Line({
   columns,
   names,
   chosen,
+  fixed,
   onOpen,
 }: {
   row: SetupRow;
   columns: SetupColumn[];
   names: SetupNames[];
   chosen: boolean;
+  /** Records stay as they are: there is nothing to open. */
+  fixed: boolean;
   onOpen: () => void;
 }) {
   return (
@@ -175,6 +185,7 @@ function Line({
             <button
               type="button"
               className="min-h-11 text-left text-lead font-[680] whitespace-nowrap"
+              disabled={fixed}
               onClick={onOpen}
             >
               {shown(c, row.values[c.id] ?? "", names)}

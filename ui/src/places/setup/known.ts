@@ -7,6 +7,12 @@ export function namesOf(names: SetupNames[], kind: SetupColumn["names"]): SetupN
 
 /** A value as people say it: a sheet by its title, a fluid by its name. */
 export function shown(column: SetupColumn, value: string, names: SetupNames[]): string {
-  if (column.holds !== "name" || column.names === "pumps" || column.names === "materials") return value;
+  if (
+    column.holds !== "name" ||
+    column.names === "pumps" ||
+    column.names === "pumps-ever" ||
+    column.names === "materials"
+  )
+    return value;
   return namesOf(names, column.names).find((n) => n.code === value)?.name ?? value;
 }

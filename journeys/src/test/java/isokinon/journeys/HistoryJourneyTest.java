@@ -40,24 +40,22 @@ class HistoryJourneyTest extends AtItsOwnMill {
     assertThat(page.locator("h1")).containsText("Not enough runs to tell");
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Past runs in and out"))
         .click();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bring past runs")).click();
     StringBuilder book = new StringBuilder("Asset;Installed;Removed;Elastomer;Run hours;Outcome\n");
     for (int i = 0; i < 7; i++) {
       book.append(
           "EFF-07;1.%d.2021;20.%d.2021;NR hose;%d;burst\n".formatted(i + 1, i + 1, 95 + 4 * i));
     }
-    page.getByLabel("Past runs as CSV")
+    page.getByLabel("Past runs as CSV or XLSX")
         .setInputFiles(table(book + "EFF-99;1.1.2021;2.2.2021;NR hose;9;burst\n"));
-    assertThat(page.getByText("Which of these mean that it failed?")).isVisible();
-    button(page, "burst").click();
-    assertThat(page.getByText("1 fault: nothing is taken in until none is left.")).isVisible();
-    assertThat(page.getByText("No pump is called \"EFF-99\".")).isVisible();
-    assertThat(starting(page, "Take in")).isDisabled();
+    Locator burst =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What burst is"));
+    burst.getByText("failed").click();
+    assertThat(page.getByText("Nothing here is called \"EFF-99\".")).isVisible();
+    assertThat(button(page, "Bring 7 rows")).isDisabled();
     Shop.accessible(page);
-    page.getByLabel("Past runs as CSV").setInputFiles(table(book.toString()));
-    button(page, "burst").click();
-    assertThat(page.getByText("7 lines: 7 new runs of 1 pump, 7 of them failed")).isVisible();
-    button(page, "Take in 7 runs").click();
-    assertThat(page.getByText("Taken in: 7 runs.")).isVisible();
+    button(page, "Leave 1 out, bring 7").click();
+    assertThat(page.getByText("Brought: ")).containsText("7 new");
     page.navigate("/life?pump=EFF-07");
     assertThat(page.locator("h1")).not().containsText("Not enough runs to tell");
     assertThat(page.getByText("7 failed")).isVisible();
@@ -67,7 +65,7 @@ class HistoryJourneyTest extends AtItsOwnMill {
   void aLeadSeesWhatTheDataTakeAndHasThemCompacted() {
     Page technician = shop.device("RT");
     technician.navigate("/life/history");
-    assertThat(technician.getByText("Columns a table may have")).isVisible();
+    assertThat(technician.getByText("Past runs, in and out")).isVisible();
     assertThat(technician.getByText("Size of the data")).hasCount(0);
     Page page = shop.device("MA");
     page.navigate("/life/history");

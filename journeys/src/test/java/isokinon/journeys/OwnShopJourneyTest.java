@@ -233,18 +233,18 @@ class OwnShopJourneyTest {
   }
 
   private static void bringsAPastRun(Page page) {
-    page.navigate("/life/history");
+    page.navigate("/setup/runs?bring");
     String book =
         """
         Pump;Installed;Removed;Elastomer;Run hours;Outcome
         SCR-40;2.1.2025;1.6.2025;TPC-ET;1800,5;burst
         """;
-    page.getByLabel("Past runs as CSV")
+    page.getByLabel("Past runs as CSV or XLSX")
         .setInputFiles(
             new FilePayload("book.csv", "text/csv", book.getBytes(StandardCharsets.UTF_8)));
-    button(page, "burst").click();
-    page.getByText("Take in 1 run").click();
-    assertThat(page.getByText("Taken in: 1 run.")).isVisible();
+    button(page, "failed").click();
+    button(page, "Bring 1 row").click();
+    assertThat(page.getByText("Brought: ")).isVisible();
   }
 
   private static void rebuilds(Page page, RunningApp app) {

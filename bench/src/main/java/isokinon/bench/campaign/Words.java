@@ -53,10 +53,8 @@ final class Words {
   static HttpResponse<String> run(Shop shop, String word) throws IOException, InterruptedException {
     int n = DAYS.incrementAndGet();
     String day = "%d-%02d-%02d".formatted(1900 + n / 336 % 90, 1 + n / 28 % 12, 1 + n % 28);
-    return shop.post(
-        "/api/v1/history/import",
-        ("{\"csv\": \"tag,material,fitted_on,ended_on,hours,outcome,note\\n"
-                + "EFF-05,CSM,%s,%s,1,sound,%s\\n\"}")
+    return shop.bringRuns(
+        ("tag,material,fitted_on,ended_on,hours,outcome,note\n" + "EFF-05,CSM,%s,%s,1,sound,%s\n")
             .formatted(day, day, word));
   }
 

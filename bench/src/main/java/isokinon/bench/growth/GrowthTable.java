@@ -169,17 +169,20 @@ public final class GrowthTable {
 
   private void oneRunMore() throws IOException, InterruptedException {
     turn++;
-    write(
-        "/api/v1/history/import",
-        ("{\"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
-                + "L-%d,CSM,1999-03-01,1999-09-01,1234,failed\\n\"}")
-            .formatted(turn));
+    HttpResponse<String> told =
+        shop.bringRuns(
+            "tag,material,fitted_on,ended_on,hours,outcome\nL-%d,CSM,1999-03-01,1999-09-01,1234,failed\n"
+                .formatted(turn));
+    requireTaken("a run more", told);
   }
 
   private void write(String path, String json) throws IOException, InterruptedException {
-    HttpResponse<String> told = shop.post(path, json);
+    requireTaken(path, shop.post(path, json));
+  }
+
+  private static void requireTaken(String what, HttpResponse<String> told) {
     if (told.statusCode() >= 300) {
-      throw new IllegalStateException(path + ": " + told.statusCode() + " " + start(told.body()));
+      throw new IllegalStateException(what + ": " + told.statusCode() + " " + start(told.body()));
     }
   }
 

@@ -10,6 +10,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -167,6 +168,13 @@ public final class Shop implements AutoCloseable {
 
   public HttpResponse<String> get(String path) throws IOException, InterruptedException {
     return send(HttpRequest.newBuilder(at(path)).timeout(PATIENCE));
+  }
+
+  /** Brings past runs from a table. */
+  public HttpResponse<String> bringRuns(String csv) throws IOException, InterruptedException {
+    byte[] file = csv.getBytes(StandardCharsets.UTF_8);
+    return post(
+        "/api/v1/setup/tables/runs/bring", JSON.createObjectNode().put("file", file).toString());
   }
 
   public HttpResponse<String> post(String path, String json)

@@ -13,8 +13,6 @@ import isokinon.server.access.SignedIn;
 import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.http.security.Me;
 import isokinon.server.work.history.BackUp;
-import isokinon.server.work.history.History;
-import isokinon.server.work.history.HistoryReport;
 import isokinon.server.work.history.HistoryTable;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -27,7 +25,6 @@ import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -39,36 +36,17 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "history", description = "Runs of wear parts, and everything the shop has recorded")
 class HistoryController {
 
-  /** Longest table of past runs, bytes. */
-  private static final long MOST_HISTORY = 64L << 20;
-
   /** Longest back-up, bytes. */
   private static final long MOST_BACK_UP = 1L << 30;
 
-  private final History history;
   private final HistoryTable table;
   private final BackUp backUp;
   private final People people;
 
-  HistoryController(History history, HistoryTable table, BackUp backUp, People people) {
+  HistoryController(HistoryTable table, BackUp backUp, People people) {
     this.people = people;
-    this.history = history;
     this.table = table;
     this.backUp = backUp;
-  }
-
-  @PostMapping("/history/import")
-  @Needs(Right.LEAD)
-  @MostBytes(MOST_HISTORY)
-  @Operation(summary = "Takes a table of past runs in, or tells what it would do")
-  HistoryReport bring(@RequestBody History.ImportRequest request) {
-    return history.bring(request);
-  }
-
-  @GetMapping("/history/fields")
-  @Operation(summary = "The columns that a table of past runs may have")
-  List<HistoryReport.KnownField> fields() {
-    return HistoryReport.columnsKnown();
   }
 
   @GetMapping(value = "/history.csv", produces = "text/csv")

@@ -24,10 +24,9 @@ class HistoryApiTest {
   @Autowired private ApiClient desk;
 
   private ApiClient.Reply bring(String csv, boolean dryRun, Map<String, ?> more) {
-    ObjectNode q = JSON.createObjectNode();
-    q.put("csv", csv).put("dryRun", dryRun);
-    q.setAll((ObjectNode) JSON.valueToTree(more));
-    return desk.post("/api/v1/history/import", q.toString());
+    ObjectNode q = JSON.valueToTree(more);
+    q.put("file", csv.getBytes(StandardCharsets.UTF_8)).put("dryRun", dryRun);
+    return desk.post("/api/v1/setup/tables/runs/bring", q.toString());
   }
 
   private JsonNode look(String csv) {
@@ -36,7 +35,7 @@ class HistoryApiTest {
 
   private List<String> faults(JsonNode report) {
     return StreamSupport.stream(report.path("faults").spliterator(), false)
-        .map(f -> f.path("line").asInt() + ": " + f.path("message").asText())
+        .map(f -> f.path("cell").asText() + ": " + f.path("message").asText())
         .toList();
   }
 
@@ -50,11 +49,11 @@ class HistoryApiTest {
     JsonNode report = look(out);
     assertThat(faults(report)).isEmpty();
     assertThat(report.path("fresh").asInt()).isZero();
-    assertThat(report.path("known").asInt()).isEqualTo(report.path("lines").asInt());
+    assertThat(report.path("same").asInt()).isEqualTo(report.path("rows").asInt());
     bring(out, false, Map.of());
     assertThat(csv()).isEqualTo(out);
     assertThat(desk.get("/api/v1/history.json").body().size())
-        .isEqualTo(report.path("lines").asInt());
+        .isEqualTo(report.path("rows").asInt());
   }
 
   @Test
@@ -65,19 +64,17 @@ class HistoryApiTest {
             + "BLE-03;20.5.2023;1.9.2023;SiC;0;500;ok;;\n"
             + "DYE-09;20.5.2023;30.6.2023;alumina;410,5;500,5;ok;M-78;\n";
     JsonNode look = look(own);
-    assertThat(look.path("otherOutcomes")).extracting(JsonNode::asText).containsExactly("burst");
-    assertThat(faults(look))
-        .containsExactly("2: \"burst\" may be failed or sound: say which words mean failed.");
-    assertThat(look.path("columns"))
-        .filteredOn(c -> !c.path("taken").asBoolean())
-        .extracting(c -> c.path("name").asText())
-        .containsExactly("Weather");
+    assertThat(faults(look)).containsExactly("G2: Nothing here is called \"burst\".");
+    assertThat(look.at("/unknown/0/word").asText()).isEqualTo("burst");
     Map<String, ?> said =
-        Map.of("failedWords", List.of("burst"), "columns", Map.of("note", "Weather"));
+        Map.of(
+            "words",
+            Map.of("ended", Map.of("burst", "failed")),
+            "columns",
+            Map.of("note", "Weather"));
     JsonNode report = bring(own, false, said).body();
     assertThat(faults(report)).isEmpty();
     assertThat(report.path("fresh").asInt()).isEqualTo(3);
-    assertThat(report.path("failed").asInt()).isEqualTo(1);
     assertThat(csv())
         .contains(
             "DYE-09,TM3-0006,M-77,,bushing,alumina,reactive-dye,mixer-levitated-3,2023-02-03,"
@@ -126,14 +123,13 @@ class HistoryApiTest {
             + "SCR-02,NBR,2031-01-20,2031-02-20,100,failed\n";
     assertThat(faults(look(wrong)))
         .extracting(f -> f.split(":")[0])
-        .containsExactly("2", "3", "4", "5", "6", "7", "8", "10", "11");
+        .containsExactly("A2", "B3", "C4", "D5", "E6", "E7", "F8", "D11", "10");
     ApiClient.Reply refused = bring(wrong, false, Map.of());
     assertThat(refused.status()).isEqualTo(400);
     assertThat(refused.body().path("errors")).hasSize(9);
     assertThat(csv()).isEqualTo(before);
     assertThat(faults(look("when,what\n1,2\n")))
-        .hasSize(3)
-        .allMatch(f -> f.startsWith("1: No column is the "));
+        .containsExactly("1: No column is the Pump, the It went in.");
     assertThat(bring("", true, Map.of()).status()).isEqualTo(400);
   }
 
@@ -141,11 +137,10 @@ class HistoryApiTest {
   void aRunThatIsRecordedOtherwiseIsNotOverwritten() {
     String line = "SCR-06,FKM,2022-01-01,2022-02-01,100,sound\n";
     assertThat(bring(HEAD + line, false, Map.of()).body().path("fresh").asInt()).isEqualTo(1);
-    assertThat(look(HEAD + line).path("known").asInt()).isEqualTo(1);
+    assertThat(look(HEAD + line).path("same").asInt()).isEqualTo(1);
     assertThat(faults(look(HEAD + line.replace("sound", "failed"))))
-        .containsExactly("2: A run of these days is recorded as FKM, 100 h, sound.");
-    assertThat(faults(look(HEAD + line + line)))
-        .containsExactly("3: The same run stands in line 2.");
+        .containsExactly("F2: A run of these days is recorded as FKM, 100 h, sound.");
+    assertThat(faults(look(HEAD + line + line))).containsExactly("A3: It stands in row 2 already.");
   }
 
   @Test

@@ -3,9 +3,11 @@ package isokinon.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import isokinon.server.ApiClient;
 import isokinon.server.ApiClient.Reply;
 import isokinon.server.MillTest;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +24,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** Writes that race are done once; what cannot be kept is told, never half taken. */
 @MillTest
 class NothingTwiceApiTest {
+
+  private static final ObjectMapper JSON = new ObjectMapper();
 
   private static final int AT_ONCE = 6;
 
@@ -52,10 +56,11 @@ class NothingTwiceApiTest {
 
   @Test
   void aTableOfRunsBroughtBySixAtOnceIsStoredOnce() throws Exception {
-    String table =
-        "{\"csv\": \"tag,material,fitted_on,ended_on,hours,outcome\\n"
-            + "EFF-05,CSM,2011-02-03,2011-05-06,700,sound\\n\"}";
-    assertThat(atOnce(() -> desk.post("/api/v1/history/import", table)))
+    byte[] book =
+        "tag,material,fitted_on,ended_on,hours,outcome\nEFF-05,CSM,2011-02-03,2011-05-06,700,sound\n"
+            .getBytes(StandardCharsets.UTF_8);
+    String table = JSON.createObjectNode().put("file", book).toString();
+    assertThat(atOnce(() -> desk.post("/api/v1/setup/tables/runs/bring", table)))
         .allMatch(r -> r.status() == 200);
     int there = 0;
     for (JsonNode run : desk.get("/api/v1/history.json").body()) {
@@ -164,7 +169,7 @@ class NothingTwiceApiTest {
           /api/v1/stores/acts/count|{"lot": "L-0388", "count": "2"}|count
           /api/v1/stores/acts/count|{"lot": "L-0388", "count": -1}|count
           /api/v1/life/mode|{"role": "aaaaaaaaaaaaaaaaaaaaa", "material": "NBR", "duty": "x", "shape": 2}|role
-          /api/v1/history/import|{"csv": "tag\\n", "failedWords": [null]}|failedWords[0]
+          /api/v1/setup/tables/runs/bring|{"file": null}|file
           /api/v1/stores/lots|{"lot": "L-1", "price": 1e308, "place": "a place of more than twenty letters"}|price
           """)
   void whatIsOutOfItsBoundsIsRefusedAtItsField(String address, String body, String field) {

@@ -92,8 +92,8 @@ class RestoreTest {
   void aBodyIsAsLongAsItsAddressTakes() {
     String long1 = "{\"note\": \"" + "x".repeat(MEGABYTE) + "\"}";
     assertThat(desk.post("/api/v1/rebuilds/1/acts", long1).status()).isEqualTo(413);
-    assertThat(desk.post("/api/v1/history/import", long1).status()).isNotEqualTo(413);
-    assertThat(desk.post("/api/v1/history/import", "x".repeat(65 * MEGABYTE)).status())
+    assertThat(desk.post("/api/v1/setup/tables/runs/bring", long1).status()).isNotEqualTo(413);
+    assertThat(desk.post("/api/v1/setup/tables/runs/bring", "x".repeat(41 * MEGABYTE)).status())
         .isEqualTo(413);
   }
 

@@ -190,6 +190,18 @@ public interface PumpMapper {
   @Changes(Topic.RUNS)
   void addRun(RunRow run);
 
+  /** Takes a run out that a table brought by mistake. */
+  @Delete(
+      "delete from run where pump = #{pump} and role = #{role} and place = #{place} and fitted_on ="
+          + " #{fittedOn} and ended_on = #{endedOn}")
+  @Changes(Topic.RUNS)
+  void removeRun(
+      @Param("pump") String pump,
+      @Param("role") String role,
+      @Param("place") String place,
+      @Param("fittedOn") LocalDate fittedOn,
+      @Param("endedOn") LocalDate endedOn);
+
   /** Another unit stands here now. */
   @Update(
       "update pump set serial = #{serial}, series = #{series}, body_material = #{body},"

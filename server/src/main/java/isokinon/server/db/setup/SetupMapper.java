@@ -108,6 +108,10 @@ public interface SetupMapper {
   @Select("select count(*) from setup_change where batch = #{batch}")
   int size(String batch);
 
+  /** Of how many tables those rows are. */
+  @Select("select count(distinct table_name) from setup_change where batch = #{batch}")
+  int tables(String batch);
+
   /** What was done at once, the last of it first. */
   @Select(
       "select id, batch, made_at, who, device, table_name, row_key, stood, stands, undone from"

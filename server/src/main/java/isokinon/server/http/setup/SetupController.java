@@ -7,11 +7,14 @@ import isokinon.server.access.Right;
 import isokinon.server.access.SignedIn;
 import isokinon.server.http.delivery.MostBytes;
 import isokinon.server.http.security.Me;
+import isokinon.server.work.setup.BringProgressView;
 import isokinon.server.work.setup.BringTable;
+import isokinon.server.work.setup.Bringings;
 import isokinon.server.work.setup.BroughtView;
 import isokinon.server.work.setup.Setup;
 import isokinon.server.work.setup.SetupView;
 import isokinon.server.work.setup.ShopForm;
+import isokinon.server.work.setup.WorkbookView;
 import isokinon.server.work.setup.tables.SetupTable;
 import isokinon.server.work.shared.ShopView;
 import jakarta.validation.Valid;
@@ -19,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +32,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What a shop is made of: pumps, people's hours, instruments, kits, and what it says of itself. */
@@ -66,10 +71,12 @@ class SetupController {
 
   private final Setup setup;
   private final BringTable bring;
+  private final Bringings bringings;
 
-  SetupController(Setup setup, BringTable bring) {
+  SetupController(Setup setup, BringTable bring, Bringings bringings) {
     this.setup = setup;
     this.bring = bring;
+    this.bringings = bringings;
   }
 
   /** What was typed; a column without a value says nothing. */
@@ -152,12 +159,40 @@ class SetupController {
     return bring.bring(table, request, me);
   }
 
+  @PostMapping("/workbook")
+  @MostBytes(40_000_000)
+  @Operation(summary = "Brings the tables of a workbook in; a dry run says what it would do")
+  WorkbookView workbook(@Valid @RequestBody BringTable.WorkbookRequest request, @Me SignedIn me) {
+    return bring.bring(request, me);
+  }
+
+  @GetMapping("/brought/{watch}")
+  @Operation(summary = "How far tables have come that are being brought")
+  BringProgressView progress(@PathVariable String watch) {
+    return bringings.progress(watch);
+  }
+
+  @PostMapping("/brought/{watch}/stop")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Operation(summary = "Stops what you are bringing: nothing of it is written")
+  void stop(@PathVariable String watch, @Me SignedIn me) {
+    bringings.stop(watch, me.initials());
+  }
+
+  @GetMapping(value = "/workbook.xlsx", produces = XLSX)
+  @Needs(Right.SEE)
+  @Operation(summary = "Every table as one workbook, or a template with an example row each")
+  ResponseEntity<byte[]> workbook(@RequestParam(defaultValue = "false") boolean template) {
+    return file("shop", template, "xlsx", XLSX, setup.workbook(template));
+  }
+
   @GetMapping(value = "/tables/{table}.csv", produces = "text/csv")
   @Needs(Right.SEE)
   @Operation(summary = "A table as CSV, or a template with one example row")
   ResponseEntity<byte[]> csv(
       @PathVariable SetupTable table, @RequestParam(defaultValue = "false") boolean template) {
-    return file(table, template, "csv", "text/csv;charset=UTF-8", setup.csv(table, template));
+    return file(
+        table.code(), template, "csv", "text/csv;charset=UTF-8", setup.csv(table, template));
   }
 
   @GetMapping(value = "/tables/{table}.xlsx", produces = XLSX)
@@ -165,12 +200,12 @@ class SetupController {
   @Operation(summary = "A table as a workbook, or a template with one example row")
   ResponseEntity<byte[]> xlsx(
       @PathVariable SetupTable table, @RequestParam(defaultValue = "false") boolean template) {
-    return file(table, template, "xlsx", XLSX, setup.xlsx(table, template));
+    return file(table.code(), template, "xlsx", XLSX, setup.xlsx(table, template));
   }
 
   private static ResponseEntity<byte[]> file(
-      SetupTable table, boolean template, String ending, String kind, byte[] bytes) {
-    String name = table.code() + (template ? "-template." : ".") + ending;
+      String title, boolean template, String ending, String kind, byte[] bytes) {
+    String name = title + (template ? "-template." : ".") + ending;
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
         .contentType(MediaType.parseMediaType(kind))

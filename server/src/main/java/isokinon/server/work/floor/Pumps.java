@@ -31,6 +31,7 @@ public class Pumps {
    * A pump with everything its page shows.
    *
    * @param alike other pumps of its construction, whose unit could stand here
+   * @param retired whether it is retired: its records stay, and nothing is planned for it
    */
   public record PumpView(
       Strips.Strip strip,
@@ -47,7 +48,8 @@ public class Pumps {
       List<PastRebuild> rebuilds,
       List<Trends.TrendView> trends,
       List<FoundCause> causes,
-      List<String> alike) {}
+      List<String> alike,
+      boolean retired) {}
 
   /** A fluid of the duty. */
   public record DutyLine(
@@ -107,10 +109,8 @@ public class Pumps {
    */
   @Transactional(readOnly = true)
   public PumpView view(String tag) {
-    PumpRow pump = register.pump(tag);
-    if (register.retired(tag)) {
-      throw RequestProblem.missing(tag + " is retired. A lead can take it back in Set-up.");
-    }
+    boolean retired = register.retired(tag);
+    PumpRow pump = retired ? register.asRead(tag) : register.pump(tag);
     Optional<Sheet> sheet = pump.sheet().flatMap(sheets::find);
     return new PumpView(
         strips.of(pump),
@@ -136,7 +136,8 @@ public class Pumps {
             .toList(),
         sheet.map(s -> trends.of(pump, s)).orElse(List.of()),
         causes.found(tag, sheet),
-        sheet.map(s -> alike(s, pump)).orElse(List.of()));
+        sheet.map(s -> alike(s, pump)).orElse(List.of()),
+        retired);
   }
 
   private List<String> alike(Sheet sheet, PumpRow pump) {

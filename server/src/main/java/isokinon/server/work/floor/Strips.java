@@ -146,8 +146,7 @@ public class Strips {
   /** One pump's strip, with every set that ever stood in it. */
   @Transactional(readOnly = true)
   public Strip of(PumpRow pump) {
-    LifeSnapshot shop = lives.now();
-    return strip(shop, shop.standing(pump.tag()), pumps.runs(pump.tag()));
+    return strip(lives.now(), lives.standing(pump), pumps.runs(pump.tag()));
   }
 
   private Strip strip(LifeSnapshot shop, LifeSnapshot.PumpInService standing, List<RunRow> own) {

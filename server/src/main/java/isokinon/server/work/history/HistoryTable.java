@@ -1,5 +1,6 @@
 package isokinon.server.work.history;
 
+import isokinon.core.life.RunEnd;
 import isokinon.core.table.CsvTable;
 import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.PumpMapper;
@@ -18,12 +19,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The runs of the shop's wear parts as a table, finished and still running. */
 @Service
 public class HistoryTable {
-
-  /** How a run ended, as it is written. */
-  static final String FAILED = "failed";
-
-  static final String SOUND = "sound";
-  static final String RUNNING = "running";
 
   private final PumpMapper pumps;
 
@@ -66,10 +61,10 @@ public class HistoryTable {
     put(m, HistoryField.ENDED_ON, r.endedOn().toString());
     put(m, HistoryField.HOURS, r.hours());
     put(m, HistoryField.CAME_HOURS, r.cameHours());
-    put(m, HistoryField.COUNTED, r.counted());
+    put(m, HistoryField.COUNTED, r.counted().code());
     put(m, HistoryField.COUNTS, r.counts());
     put(m, HistoryField.CAME_COUNT, r.cameCount());
-    put(m, HistoryField.ENDED, r.failed() ? FAILED : SOUND);
+    put(m, HistoryField.ENDED, RunEnd.of(r.failed()).code());
     put(m, HistoryField.CAUSE, r.cause());
     put(m, HistoryField.NOTE, r.note());
     return m;
@@ -110,7 +105,7 @@ public class HistoryTable {
     put(m, HistoryField.COUNTED, p.counted().code());
     put(m, HistoryField.COUNTS, p.countsPerHour() > 0 ? counts : null);
     put(m, HistoryField.CAME_COUNT, came);
-    put(m, HistoryField.ENDED, RUNNING);
+    put(m, HistoryField.ENDED, RunEnd.RUNNING.code());
   }
 
   private static void put(Map<String, Object> m, HistoryField field, Object value) {

@@ -67,7 +67,6 @@ public class LifeService {
           Topic.COUNTERS,
           Topic.DUTIES,
           Topic.FITTED,
-          Topic.RUNS,
           Topic.REBUILDS,
           Topic.SHEETS,
           Topic.MATERIALS);
@@ -82,6 +81,7 @@ public class LifeService {
   private final Sheets sheets;
   private final Clock clock;
   private final FinishedRuns finished;
+  private final Cached<Map<String, PumpInService>> standing;
   private final Cached<InService> inService;
   private final Cached<LifeSnapshot> read;
   private volatile KnownEvidence known = new KnownEvidence();
@@ -113,8 +113,9 @@ public class LifeService {
     this.library = library;
     this.sheets = sheets;
     this.clock = clock;
+    this.standing = Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, this::readStanding);
     this.inService =
-        Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, this::readInService);
+        Cached.by(this.standing::get, versions, EnumSet.of(Topic.RUNS), this::readInService);
     this.read =
         Cached.by(
             this.inService::get, versions, EnumSet.of(Topic.FAILURE_MODES), this::readSnapshot);
@@ -145,7 +146,7 @@ public class LifeService {
   }
 
   private InService readInService() {
-    Map<String, PumpInService> standing = standing();
+    Map<String, PumpInService> standing = this.standing.get();
     return new InService(finished.groups().and(running(standing)), standing);
   }
 
@@ -154,7 +155,7 @@ public class LifeService {
     return now().like(role, material, duty, shape(role, material));
   }
 
-  private Map<String, PumpInService> standing() {
+  private Map<String, PumpInService> readStanding() {
     Map<String, List<ExposureRow>> exposures =
         pumps.allExposures().stream().collect(Collectors.groupingBy(ExposureRow::pump));
     Map<String, WetEndRow> known =
@@ -166,10 +167,6 @@ public class LifeService {
             .collect(Collectors.groupingBy(CounterRow::pump));
     Map<String, PumpInService> all = new LinkedHashMap<>();
     for (PumpRow pump : pumps.all()) {
-      List<ExposureRow> fluids = exposures.getOrDefault(pump.tag(), List.of());
-      String duty = fluids.isEmpty() ? "" : fluids.get(0).fluid();
-      Prior prior =
-          prior(pump, fluids, known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())));
       Usage usage =
           register.usage(
               pump,
@@ -177,9 +174,32 @@ public class LifeService {
               Optional.ofNullable(onBench.get(pump.tag())));
       all.put(
           pump.tag(),
-          new PumpInService(pump.after(usage.since()), usage, duty, prior, calendar(pump)));
+          standing(
+              pump.after(usage.since()),
+              usage,
+              exposures.getOrDefault(pump.tag(), List.of()),
+              known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag()))));
     }
     return all;
+  }
+
+  private PumpInService standing(
+      PumpRow pump, Usage usage, List<ExposureRow> fluids, WetEndRow wetEnd) {
+    String duty = fluids.isEmpty() ? "" : fluids.get(0).fluid();
+    return new PumpInService(pump, usage, duty, prior(pump, fluids, wetEnd), calendar(pump));
+  }
+
+  /** A pump that is in service, or one that is retired, with its hours as they were read last. */
+  public PumpInService standing(PumpRow pump) {
+    return now()
+        .find(pump.tag())
+        .orElseGet(
+            () ->
+                standing(
+                    pump,
+                    register.usage(pump, List.of(), Optional.empty()),
+                    pumps.exposures(pump.tag()),
+                    wetEnds.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()))));
   }
 
   /** Days from today until a set is renewed whatever it ran, by the sheet of the pump. */

@@ -30,6 +30,11 @@ final class Headings {
     return (int) Math.round(99 * best);
   }
 
+  /** Whether a word is this name, but for its spaces and capitals. */
+  static boolean isCalled(String word, String name) {
+    return plain(word).equals(plain(name));
+  }
+
   /** Letters and figures only, without a unit behind. */
   private static String plain(String heading) {
     return heading

@@ -1,5 +1,7 @@
 package isokinon.server.work.setup;
 
+import isokinon.core.counter.WearCount;
+import isokinon.core.life.RunEnd;
 import isokinon.core.person.PersonRole;
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
@@ -15,6 +17,7 @@ import isokinon.server.work.setup.tables.KnownNames.Known;
 import isokinon.server.work.setup.tables.Names;
 import isokinon.server.work.setup.tables.SetupTable;
 import isokinon.server.work.setup.tables.SetupTables;
+import isokinon.server.work.setup.tables.ShopTable.Standing;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
 import java.util.Arrays;
@@ -25,6 +28,19 @@ import org.springframework.stereotype.Component;
 /** The names that are known in this shop, for what columns may hold. */
 @Component
 class KnownHere {
+
+  /** How runs end, with the words that need no explaining. */
+  private static final List<Known> RUN_ENDS =
+      List.of(
+          new Known(
+              RunEnd.FAILED.code(),
+              RunEnd.FAILED.code(),
+              List.of("failure", "f", "yes", "true", "1", "defekt")),
+          new Known(
+              RunEnd.SOUND.code(),
+              RunEnd.SOUND.code(),
+              List.of("planned", "ok", "s", "no", "false", "0")),
+          new Known(RunEnd.RUNNING.code(), RunEnd.RUNNING.code(), List.of("runs", "r")));
 
   private final SetupTables tables;
   private final StoresMapper people;
@@ -53,13 +69,9 @@ class KnownHere {
         tables.of(SetupTable.AREAS).rows().stream()
             .map(s -> named(s.values().get("name"), s.values().get("name")))
             .toList());
-    known.add(
-        Names.PUMPS,
-        tables.of(SetupTable.PUMPS).rows().stream()
-            .filter(s -> !s.retired())
-            .map(s -> named(s.values().get("tag"), s.values().get("title")))
-            .map(k -> new Known(k.code(), k.code() + ", " + k.name(), List.of()))
-            .toList());
+    List<Standing> pumps = tables.of(SetupTable.PUMPS).rows();
+    known.add(Names.PUMPS, pumps.stream().filter(s -> !s.retired()).map(KnownHere::pump).toList());
+    known.add(Names.PUMPS_EVER, pumps.stream().map(KnownHere::pump).toList());
     known.add(Names.SHEETS, sheets.newest().stream().map(s -> named(s.id(), s.title())).toList());
     known.add(
         Names.FLUIDS,
@@ -83,6 +95,8 @@ class KnownHere {
     known.add(Names.ABRASION, codes(Abrasion.values()));
     known.add(Names.CONSEQUENCE, codes(Consequence.values()));
     known.add(Names.FLUID_USE, codes(FluidUse.values()));
+    known.add(Names.WEAR_COUNTS, codes(WearCount.values()));
+    known.add(Names.RUN_ENDS, RUN_ENDS);
     known.add(
         Names.WEEKDAYS,
         Arrays.stream(DayOfWeek.values())
@@ -94,6 +108,11 @@ class KnownHere {
                         List.of(d.getDisplayName(TextStyle.SHORT, Locale.UK))))
             .toList());
     return known;
+  }
+
+  private static Known pump(Standing pump) {
+    String tag = pump.values().get("tag");
+    return named(tag, tag + ", " + pump.values().get("title"));
   }
 
   private static Known named(String code, String name) {

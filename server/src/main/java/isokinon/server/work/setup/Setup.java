@@ -80,11 +80,22 @@ public class Setup {
   /** The same as a workbook. */
   @Transactional(readOnly = true)
   public byte[] xlsx(SetupTable id, boolean template) {
+    return TableFile.xlsx(List.of(written(id, template)));
+  }
+
+  /** Every table as one workbook, a sheet each. */
+  @Transactional(readOnly = true)
+  public byte[] workbook(boolean template) {
+    return TableFile.xlsx(
+        Arrays.stream(SetupTable.values()).map(t -> written(t, template)).toList());
+  }
+
+  private TableFile.Written written(SetupTable id, boolean template) {
     List<Boolean> numbers =
         tables.of(id).columns().stream()
             .map(c -> c.holds() == SetupColumn.Holds.NUMBER || c.holds() == SetupColumn.Holds.WHOLE)
             .toList();
-    return TableFile.xlsx(id.title(), headings(id), numbers, lines(id, template));
+    return new TableFile.Written(id.title(), headings(id), numbers, lines(id, template));
   }
 
   private List<String> headings(SetupTable id) {
@@ -123,6 +134,7 @@ public class Setup {
       case AREAS -> "they come with the pumps";
       case PUMPS -> "without one there is nothing to plan, strip or build";
       case DUTIES -> "without them the wet end cannot be chosen by what it stands";
+      case RUNS -> "without them lives come from the library alone";
       case FITTED_PARTS -> "they come with the pumps; further ones may be told";
       case ENERGIES -> "without them Make safe cannot say which valve or isolator it is";
       case PAIRS -> "without them the diary may take both of a pair out at once";
@@ -140,18 +152,25 @@ public class Setup {
     };
   }
 
+  /** Rows that a table shows at most; all of them are taken out as a file. */
+  private static final int MOST_ROWS = 2_000;
+
   /** One table: its columns and its rows. */
   @Transactional(readOnly = true)
   public TableView table(SetupTable id) {
     ShopTable table = tables.of(id);
+    List<Standing> rows = table.rows();
     return new TableView(
         id,
         id.title(),
         id.one(),
         table.key(),
         table.retires(),
+        table.recorded(),
+        rows.size(),
         table.columns().stream().map(c -> column(table, c)).toList(),
-        table.rows().stream()
+        rows.stream()
+            .limit(MOST_ROWS)
             .map(s -> new RowView(table.keyOf(s.values()), s.values(), s.retired()))
             .toList());
   }
@@ -203,6 +222,7 @@ public class Setup {
     turns.take(Turns.Turn.SETUP);
     ShopTable table = tables.of(id);
     Optional<Standing> standing = key.isEmpty() ? Optional.empty() : Optional.of(find(table, key));
+    standing.ifPresent(s -> requireChanged(table));
     standing.ifPresent(s -> requireUnmoved(table, s.values(), seen));
     Map<String, String> row = new LinkedHashMap<>();
     List<Fault> faults = new ArrayList<>();
@@ -219,7 +239,11 @@ public class Setup {
       row.put(c.id(), read.value());
     }
     if (faults.isEmpty()) {
+      table.completeKey(row);
       faults.addAll(table.faults(row, standing.map(Standing::values)));
+    }
+    if (faults.isEmpty()) {
+      faults.addAll(besideOthers(table, row, standing));
     }
     if (!faults.isEmpty()) {
       throw RequestProblem.invalid(faults);
@@ -250,6 +274,28 @@ public class Setup {
     return table(id);
   }
 
+  private static void requireChanged(ShopTable table) {
+    if (table.recorded()) {
+      throw RequestProblem.notNow(
+          "", "What is recorded here stays as it is; only the last change can be taken back.");
+    }
+  }
+
+  /** A row must fit those that stand: a pump's shares add up, no two parts in one place. */
+  private static List<Fault> besideOthers(
+      ShopTable table, Map<String, String> row, Optional<Standing> instead) {
+    Map<String, Map<String, String>> after = new LinkedHashMap<>();
+    table.rows().forEach(s -> after.put(table.keyOf(s.values()), s.values()));
+    instead.ifPresent(s -> after.remove(table.keyOf(s.values())));
+    String key = table.keyOf(row);
+    after.put(key, row);
+    Map<String, Integer> fresh = instead.isPresent() ? Map.of() : Map.of(key, 1);
+    return table.together(after, fresh).stream()
+        .filter(f -> f.line() > 0 || row.containsValue(f.path()))
+        .map(f -> new Fault(table.key().get(0), f.message()))
+        .toList();
+  }
+
   /** Somebody else changed the row while a form was filled: the second is shown what it is now. */
   private static void requireUnmoved(
       ShopTable table, Map<String, String> standing, Map<String, String> seen) {
@@ -278,6 +324,7 @@ public class Setup {
     turns.take(Turns.Turn.SETUP);
     ShopTable table = tables.of(id);
     Standing standing = find(table, key);
+    requireChanged(table);
     if (retired) {
       table
           .stays(standing.values())

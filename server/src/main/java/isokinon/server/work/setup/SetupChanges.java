@@ -58,7 +58,10 @@ class SetupChanges {
             table.id().code(),
             Text.clipped(table.keyOf(after.or(() -> before).orElseThrow()), LONGEST_KEY),
             before.map(this::text).orElse(null),
-            after.map(this::text).orElse(null),
+            after
+                .map(a -> before.isPresent() ? a : table.remembered(a))
+                .map(this::text)
+                .orElse(null),
             false));
   }
 
@@ -122,6 +125,7 @@ class SetupChanges {
             change -> {
               SetupTable id = table(change);
               int rows = store.size(change.batch());
+              int of = store.tables(change.batch());
               return new LastChange(
                   change.batch(),
                   id,
@@ -129,7 +133,11 @@ class SetupChanges {
                   Text.minute(change.madeAt().atZoneSameInstant(clock.getZone())),
                   rows == 1
                       ? saying(id, change)
-                      : rows + " rows of " + id.title().toLowerCase(Locale.ROOT));
+                      : rows
+                          + " rows of "
+                          + (of == 1
+                              ? id.title().toLowerCase(Locale.ROOT)
+                              : Text.count(of, "table")));
             });
   }
 

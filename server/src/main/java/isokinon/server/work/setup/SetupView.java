@@ -50,8 +50,10 @@ public record SetupView(List<InShort> tables, Optional<LastChange> last) {
    * @param one what one row of it is
    * @param key columns by which a row is known
    * @param retires whether its rows are retired, and not taken out
+   * @param recorded whether its rows are records, which are added and not changed
+   * @param count how many rows it has
    * @param columns its columns, in the order of a form
-   * @param rows its rows
+   * @param rows its rows, the first {@code 2000}
    */
   @Schema(name = "SetupTableRows")
   public record TableView(
@@ -60,6 +62,8 @@ public record SetupView(List<InShort> tables, Optional<LastChange> last) {
       String one,
       List<String> key,
       boolean retires,
+      boolean recorded,
+      int count,
       List<ColumnView> columns,
       List<RowView> rows) {}
 

@@ -1,7 +1,6 @@
 package isokinon.server.work.setup;
 
 import isokinon.core.value.Fault;
-import isokinon.server.work.setup.BringTable.BringRequest;
 import isokinon.server.work.setup.BroughtView.CellFault;
 import isokinon.server.work.setup.BroughtView.Change;
 import isokinon.server.work.setup.BroughtView.Heading;
@@ -15,10 +14,12 @@ import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import isokinon.server.work.setup.tables.ShopTable;
 import isokinon.server.work.setup.tables.ShopTable.Standing;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A spreadsheet read against a table of the set-up: what fills each column, what each row says,
@@ -33,13 +34,34 @@ final class TableReading {
   private static final int MOST_NEAR = 3;
   private static final int LETTERS = 26;
 
+  /**
+   * What somebody said of a table.
+   *
+   * @param columns heading that fills each column of ours; an empty one leaves it out
+   * @param words what words mean that are no name known here, by column of ours
+   * @param monthFirst whether 03/01/2026 is the first of March
+   */
+  record Said(
+      Map<String, String> columns, Map<String, Map<String, String>> words, boolean monthFirst) {
+
+    static Said of(
+        Map<String, String> columns, Map<String, Map<String, String>> words, Boolean monthFirst) {
+      return new Said(
+          columns == null ? Map.of() : columns,
+          words == null ? Map.of() : words,
+          Boolean.TRUE.equals(monthFirst));
+    }
+  }
+
   /** A row as it was read; what stands there now, where something does. */
-  record ReadRow(Line line, Map<String, String> values, Optional<Map<String, String>> before) {}
+  record ReadRow(
+      Line line, String key, Map<String, String> values, Optional<Map<String, String>> before) {}
 
   private final ShopTable table;
   private final TableFile file;
-  private final BringRequest asked;
+  private final Said said;
   private final KnownNames known;
+  private final BringProgress progress;
   private final Map<String, Integer> columnOf = new LinkedHashMap<>();
   private final Map<String, Integer> sure = new LinkedHashMap<>();
   private final List<CellFault> faults = new ArrayList<>();
@@ -48,11 +70,13 @@ final class TableReading {
   private final Map<String, Map<String, String>> standing = new LinkedHashMap<>();
   private int wrong;
 
-  private TableReading(ShopTable table, TableFile file, BringRequest asked, KnownNames known) {
+  private TableReading(
+      ShopTable table, TableFile file, Said said, KnownNames known, BringProgress progress) {
     this.known = known;
     this.table = table;
     this.file = file;
-    this.asked = asked;
+    this.said = said;
+    this.progress = progress;
     for (Standing s : table.rows()) {
       standing.put(table.keyOf(s.values()), s.values());
     }
@@ -61,13 +85,13 @@ final class TableReading {
 
   /** Which heading fills which column: as somebody said, else the likest pairs first. */
   private void match() {
-    Map<String, String> said = asked.columns() == null ? Map.of() : asked.columns();
+    Map<String, String> of = said.columns();
     List<Integer> free = new ArrayList<>();
     for (int i = 0; i < file.headings().size(); i++) {
       free.add(i);
     }
     for (SetupColumn c : table.columns()) {
-      int at = said.containsKey(c.id()) ? file.headings().indexOf(said.get(c.id())) : -1;
+      int at = of.containsKey(c.id()) ? file.headings().indexOf(of.get(c.id())) : -1;
       if (at >= 0) {
         take(c, at, 100, free);
       }
@@ -75,7 +99,7 @@ final class TableReading {
     record Pair(SetupColumn column, int heading, int sure) {}
     List<Pair> pairs = new ArrayList<>();
     for (SetupColumn c : table.columns()) {
-      for (int i = 0; i < file.headings().size() && !said.containsKey(c.id()); i++) {
+      for (int i = 0; i < file.headings().size() && !of.containsKey(c.id()); i++) {
         int like = Headings.sure(c, file.headings().get(i));
         if (like >= Headings.LEAST) {
           pairs.add(new Pair(c, i, like));
@@ -110,10 +134,12 @@ final class TableReading {
       return;
     }
     Map<String, Integer> seen = new LinkedHashMap<>();
+    progress.begins(BringProgress.Phase.READING, table.id(), file.lines().size());
     for (Line line : file.lines()) {
+      progress.step();
       int before = faults.size();
       Optional<ReadRow> row = row(line);
-      row.map(r -> seen.putIfAbsent(table.keyOf(r.values()), line.number()))
+      row.map(r -> seen.putIfAbsent(r.key(), line.number()))
           .ifPresent(
               first -> fault(line, table.key().get(0), "It stands in row " + first + " already."));
       if (faults.size() > before || row.isEmpty()) {
@@ -134,7 +160,9 @@ final class TableReading {
     if (faults.size() > before) {
       return Optional.empty();
     }
-    Optional<Map<String, String>> there = Optional.ofNullable(standing.get(table.keyOf(values)));
+    table.completeKey(values);
+    String key = table.keyOf(values);
+    Optional<Map<String, String>> there = Optional.ofNullable(standing.get(key));
     for (SetupColumn c : table.columns()) {
       if (table.key().contains(c.id())) {
         continue;
@@ -148,7 +176,13 @@ final class TableReading {
     table.faults(values, there).forEach(f -> fault(line, f.path(), f.message()));
     return faults.size() > before
         ? Optional.empty()
-        : Optional.of(new ReadRow(line, values, there));
+        : Optional.of(new ReadRow(line, key, recordStays(values, there), there));
+  }
+
+  /** What is recorded stays as it is; a row that says the same says nothing new. */
+  private Map<String, String> recordStays(
+      Map<String, String> values, Optional<Map<String, String>> there) {
+    return table.recorded() ? there.orElse(values) : values;
   }
 
   /** An empty cell leaves what stands there. */
@@ -161,7 +195,7 @@ final class TableReading {
     Integer at = columnOf.get(c.id());
     String typed = at == null ? "" : line.values().get(at);
     String meant = meaning(c, typed);
-    SetupColumn.Read read = c.read(meant, Boolean.TRUE.equals(asked.monthFirst()), known);
+    SetupColumn.Read read = c.read(meant, said.monthFirst(), known);
     read.fault()
         .ifPresent(
             sentence -> {
@@ -176,16 +210,25 @@ final class TableReading {
   }
 
   private String meaning(SetupColumn c, String typed) {
-    return Optional.ofNullable(asked.words())
-        .map(words -> words.get(c.id()))
-        .map(said -> said.get(typed))
-        .orElse(typed);
+    return Optional.ofNullable(said.words().get(c.id())).map(said -> said.get(typed)).orElse(typed);
   }
 
   private void together() {
     Map<String, Map<String, String>> after = new LinkedHashMap<>(standing);
-    rows.forEach(r -> after.put(table.keyOf(r.values()), r.values()));
-    for (Fault f : table.together(after.values())) {
+    Map<String, Integer> freshLines = new LinkedHashMap<>();
+    for (ReadRow r : rows) {
+      after.put(r.key(), r.values());
+      if (r.before().isEmpty()) {
+        freshLines.put(r.key(), r.line().number());
+      }
+    }
+    Set<Integer> wrongLines = new HashSet<>();
+    for (Fault f : table.together(after, freshLines)) {
+      if (f.line() > 0) {
+        faults.add(new CellFault(Integer.toString(f.line()), "", f.message()));
+        wrongLines.add(f.line());
+        continue;
+      }
       List<ReadRow> of = rows.stream().filter(r -> r.values().containsValue(f.path())).toList();
       if (!of.isEmpty()) {
         faults.add(
@@ -194,6 +237,8 @@ final class TableReading {
         rows.removeAll(of);
       }
     }
+    rows.removeIf(r -> wrongLines.contains(r.line().number()));
+    wrong += wrongLines.size();
   }
 
   private void fault(Line line, String column, String message) {
@@ -220,10 +265,7 @@ final class TableReading {
                     .map(
                         c ->
                             new Change(
-                                table.keyOf(row.values()),
-                                c.title(),
-                                before.get(c.id()),
-                                row.values().get(c.id())))
+                                row.key(), c.title(), before.get(c.id()), row.values().get(c.id())))
                     .toList())
         .orElse(List.of());
   }
@@ -301,8 +343,9 @@ final class TableReading {
   }
 
   /** Reads a file. */
-  static TableReading of(ShopTable table, TableFile file, BringRequest asked, KnownNames known) {
-    TableReading reading = new TableReading(table, file, asked, known);
+  static TableReading of(
+      ShopTable table, TableFile file, Said said, KnownNames known, BringProgress progress) {
+    TableReading reading = new TableReading(table, file, said, known, progress);
     reading.read();
     return reading;
   }

@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 /** Numbers and days as people write them into tables. */
 public final class TableValues {
 
+  private static final Pattern SPACES = Pattern.compile("[\\s\u2009\u00a0]");
   private static final Pattern DAY =
       Pattern.compile("(\\d{1,4})[-./](\\d{1,2})[-./](\\d{1,4})(?:[T ].*)?");
 
@@ -20,8 +21,7 @@ public final class TableValues {
   /** A decimal comma is one, spaces between thousands are none. */
   public static Optional<Double> number(String word) {
     try {
-      return Optional.of(
-              Double.parseDouble(word.replaceAll("[\\s\u2009\u00a0]", "").replace(',', '.')))
+      return Optional.of(Double.parseDouble(SPACES.matcher(word).replaceAll("").replace(',', '.')))
           .filter(Double::isFinite);
     } catch (NumberFormatException e) {
       return Optional.empty();

@@ -189,6 +189,48 @@ class SetupApiTest {
     assertThat(desk.get(tables("people")).body().toString()).doesNotContain("JB");
   }
 
+  @Test
+  void oneRowThatDoesNotFitThoseThatStandIsRefusedByTheFormToo() {
+    Map<String, String> half =
+        Map.of(
+            "pump",
+            "SCR-05",
+            "position",
+            "7",
+            "fluid",
+            "water",
+            "concentration_pct",
+            "100",
+            "temperature_c",
+            "20",
+            "share",
+            "0.5",
+            "kind",
+            "process");
+    assertThat(puts("duties", "", Map.of(), half).fault("pump"))
+        .isEqualTo("The shares of SCR-05 add up to 1.5, not to 1.");
+    Map<String, String> overlapping =
+        Map.of(
+            "tag",
+            "SCR-05",
+            "material",
+            "EPDM",
+            "fitted_on",
+            "2026-03-01",
+            "ended_on",
+            "2026-03-10",
+            "hours",
+            "50",
+            "ended",
+            "sound");
+    assertThat(puts("runs", "", Map.of(), overlapping).fault("tag"))
+        .startsWith("Another part stood in SCR-05");
+    String key = desk.get(tables("runs")).body().at("/rows/0/key").asText();
+    assertThat(puts("runs", key, Map.of(), Map.of("cause", "other")).fault(""))
+        .startsWith("What is recorded here stays");
+    assertThat(retires("runs", key).status()).isEqualTo(422);
+  }
+
   /** {@code docs/formats.md} is written by this test with {@code -Dformats.write=true}. */
   @Test
   void everyColumnStandsInTheDocument() throws IOException {
@@ -337,7 +379,12 @@ class SetupApiTest {
     assertThat(row(desk.get(tables("pumps")).body(), "BLE-03").path("retired").asBoolean())
         .isTrue();
     assertThat(desk.get("/api/v1/floor").body().toString()).doesNotContain("\"BLE-03\"");
-    assertThat(desk.get("/api/v1/pumps/BLE-03").fault("")).startsWith("BLE-03 is retired.");
+    JsonNode page = desk.get("/api/v1/pumps/BLE-03").body();
+    assertThat(page.path("retired").asBoolean()).isTrue();
+    assertThat(page.at("/strip/tag").asText()).isEqualTo("BLE-03");
+    JsonNode runs = bring("runs", desk.get(tables("runs") + ".csv").bytes(), Map.of()).body();
+    assertThat(runs.path("faults")).isEmpty();
+    assertThat(runs.path("fresh").asInt()).isZero();
     assertThat(desk.post("/api/v1/pumps/BLE-03/rebuilds", "{\"reason\": \"due\"}").fault("tag"))
         .contains("is retired");
     JsonNode last = desk.get(SETUP).body().path("last");

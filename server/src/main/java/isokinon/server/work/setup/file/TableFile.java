@@ -55,6 +55,7 @@ public record TableFile(
   public static final int MOST_ROWS = 200_000;
 
   private static final int MOST_COLUMNS = 200;
+  private static final int MOST_TITLE = 31;
   private static final long MOST_UNPACKED = 300_000_000;
   private static final Charset EIGHT_BIT = Charset.forName("windows-1252");
   private static final byte[] ZIP = {'P', 'K'};
@@ -66,17 +67,11 @@ public record TableFile(
    * @throws RequestProblem where it is no table
    */
   public static TableFile read(byte[] file, String name) {
-    TableFile read =
-        file.length > 1 && file[0] == ZIP[0] && file[1] == ZIP[1]
-            ? workbook(file, name)
-            : csv(file);
+    TableFile read = isZip(file) ? workbook(file, name) : csv(file);
     if (read.headings().isEmpty()) {
       throw RequestProblem.invalid("file", "There is no heading in it.");
     }
-    if (read.lines().size() > MOST_ROWS) {
-      throw RequestProblem.invalid(
-          "file", "It has more than " + MOST_ROWS + " rows: bring them in parts.");
-    }
+    requireFewRows(read);
     return read;
   }
 
@@ -131,15 +126,16 @@ public record TableFile(
         }
       }
     } catch (IOException e) {
-      throw RequestProblem.invalid("file", "It is no workbook that can be read.");
+      throw noWorkbook();
     }
   }
 
+  private static boolean isZip(byte[] file) {
+    return file.length > 1 && file[0] == ZIP[0] && file[1] == ZIP[1];
+  }
+
   private static TableFile workbook(byte[] file, String name) {
-    requireOfASize(file);
-    try (ReadableWorkbook book =
-        new ReadableWorkbook(
-            new ByteArrayInputStream(file), new ReadingOptions(isFormatted(file), true))) {
+    try (ReadableWorkbook book = opened(file)) {
       List<String> names = book.getSheets().map(Sheet::getName).toList();
       Sheet sheet =
           name.isEmpty()
@@ -147,29 +143,77 @@ public record TableFile(
               : book.findSheet(name)
                   .orElseThrow(
                       () -> RequestProblem.invalid("sheet", "It has no sheet " + name + "."));
-      List<String> headings = new ArrayList<>();
-      List<Line> lines = new ArrayList<>();
-      try (Stream<Row> read = sheet.openStream()) {
-        for (Row row : (Iterable<Row>) read::iterator) {
-          List<String> values = values(row, headings.size());
-          if (headings.isEmpty()) {
-            if (values.stream().filter(v -> !v.isEmpty()).count() > 1) {
-              headings.addAll(values);
-            }
-          } else {
-            Line line = new Line(row.getRowNum(), values.subList(0, headings.size()));
-            if (says(line)) {
-              lines.add(line);
-            }
-          }
-          if (lines.size() > MOST_ROWS) {
-            break;
-          }
+      return read(sheet, names);
+    } catch (IOException | ExcelReaderException e) {
+      throw noWorkbook();
+    }
+  }
+
+  /**
+   * Every sheet of a workbook that has a heading and rows under it.
+   *
+   * @throws RequestProblem where it is no workbook, or has too many rows
+   */
+  public static List<TableFile> sheets(byte[] file) {
+    if (!isZip(file)) {
+      throw RequestProblem.invalid(
+          "file", "It is no workbook (XLSX): bring a single table at its own place.");
+    }
+    try (ReadableWorkbook book = opened(file)) {
+      List<Sheet> sheets = book.getSheets().toList();
+      List<String> names = sheets.stream().map(Sheet::getName).toList();
+      List<TableFile> read = new ArrayList<>();
+      for (Sheet sheet : sheets) {
+        TableFile table = read(sheet, names);
+        requireFewRows(table);
+        if (!table.lines().isEmpty()) {
+          read.add(table);
         }
       }
-      return new TableFile(sheet.getName(), names, headings, lines);
+      return read;
     } catch (IOException | ExcelReaderException e) {
-      throw RequestProblem.invalid("file", "It is no workbook that can be read.");
+      throw noWorkbook();
+    }
+  }
+
+  private static ReadableWorkbook opened(byte[] file) throws IOException {
+    requireOfASize(file);
+    return new ReadableWorkbook(
+        new ByteArrayInputStream(file), new ReadingOptions(isFormatted(file), true));
+  }
+
+  private static RequestProblem noWorkbook() {
+    return RequestProblem.invalid("file", "It is no workbook that can be read.");
+  }
+
+  private static TableFile read(Sheet sheet, List<String> names) throws IOException {
+    List<String> headings = new ArrayList<>();
+    List<Line> lines = new ArrayList<>();
+    try (Stream<Row> read = sheet.openStream()) {
+      for (Row row : (Iterable<Row>) read::iterator) {
+        List<String> values = values(row, headings.size());
+        if (headings.isEmpty()) {
+          if (values.stream().filter(v -> !v.isEmpty()).count() > 1) {
+            headings.addAll(values);
+          }
+        } else {
+          Line line = new Line(row.getRowNum(), values.subList(0, headings.size()));
+          if (says(line)) {
+            lines.add(line);
+          }
+        }
+        if (lines.size() > MOST_ROWS) {
+          break;
+        }
+      }
+    }
+    return new TableFile(sheet.getName(), names, headings, lines);
+  }
+
+  private static void requireFewRows(TableFile table) {
+    if (table.lines().size() > MOST_ROWS) {
+      throw RequestProblem.invalid(
+          "file", "It has more than " + MOST_ROWS + " rows: bring them in parts.");
     }
   }
 
@@ -224,33 +268,46 @@ public record TableFile(
     return CsvTable.written(headings, rows).getBytes(StandardCharsets.UTF_8);
   }
 
-  /** A table as a workbook of one sheet; {@code numbers} tells which columns are numbers. */
-  public static byte[] xlsx(
-      String title, List<String> headings, List<Boolean> numbers, List<List<String>> rows) {
+  /**
+   * A sheet to write.
+   *
+   * @param title its name, clipped to what a sheet may be called
+   * @param numbers which columns are numbers
+   */
+  public record Written(
+      String title, List<String> headings, List<Boolean> numbers, List<List<String>> rows) {}
+
+  /** Tables as a workbook, a sheet each. */
+  public static byte[] xlsx(List<Written> tables) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (Workbook book = new Workbook(bytes, "Isokinon", "1.0")) {
-      Worksheet sheet = book.newWorksheet(title.substring(0, Math.min(31, title.length())));
-      for (int c = 0; c < headings.size(); c++) {
-        sheet.value(0, c, headings.get(c));
-        sheet.style(0, c).bold().set();
-      }
-      sheet.freezePane(0, 1);
-      for (int r = 0; r < rows.size(); r++) {
-        for (int c = 0; c < headings.size(); c++) {
-          String value = rows.get(r).get(c);
-          if (value.isEmpty()) {
-            continue;
-          }
-          if (numbers.get(c)) {
-            sheet.value(r + 1, c, Double.valueOf(value));
-          } else {
-            sheet.value(r + 1, c, value);
-          }
-        }
+      for (Written table : tables) {
+        write(book.newWorksheet(Text.clipped(table.title(), MOST_TITLE)), table);
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     return bytes.toByteArray();
+  }
+
+  private static void write(Worksheet sheet, Written table) {
+    for (int c = 0; c < table.headings().size(); c++) {
+      sheet.value(0, c, table.headings().get(c));
+      sheet.style(0, c).bold().set();
+    }
+    sheet.freezePane(0, 1);
+    for (int r = 0; r < table.rows().size(); r++) {
+      for (int c = 0; c < table.headings().size(); c++) {
+        String value = table.rows().get(r).get(c);
+        if (value.isEmpty()) {
+          continue;
+        }
+        if (table.numbers().get(c)) {
+          sheet.value(r + 1, c, Double.valueOf(value));
+        } else {
+          sheet.value(r + 1, c, value);
+        }
+      }
+    }
   }
 }

@@ -31,6 +31,10 @@ public final class Examples {
               SetupTable.WRENCHES,
               "wrench=W-09,min_nm=5,max_nm=25,calibrated_until=2027-01-31,clicks=no"),
           Map.entry(
+              SetupTable.RUNS,
+              "tag=EFF-02,role=diaphragm,material=EPDM,fitted_on=2019-03-04,ended_on=2019-09-02,"
+                  + "hours=1810.5,ended=failed,cause=Hole at the flexing ring"),
+          Map.entry(
               SetupTable.GAUGES,
               "gauge=CA-09,kind=calliper,title=Calliper,unit=mm,resolution=0.01,uncertainty=0.02,"
                   + "calibrated_until=2027-01-31"),

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.JaroWinklerSimilarity;
 
 /** The names that are known here, by kind: what columns may hold, and what is nearest to a word. */
@@ -16,6 +17,7 @@ public final class KnownNames {
   /** Under this likeness nothing is offered: it would be chance. */
   private static final double LEAST_LIKE = 0.78;
 
+  private static final Pattern NO_LETTERS = Pattern.compile("[^\\p{L}\\p{N}]+");
   private static final JaroWinklerSimilarity LIKENESS = new JaroWinklerSimilarity();
 
   /**
@@ -85,6 +87,6 @@ public final class KnownNames {
   }
 
   private static String plain(String word) {
-    return word.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+    return NO_LETTERS.matcher(word.toLowerCase(Locale.ROOT)).replaceAll(" ").strip();
   }
 }

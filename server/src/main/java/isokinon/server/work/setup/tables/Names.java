@@ -8,6 +8,8 @@ public enum Names implements Code {
   ANY,
   AREAS,
   PUMPS,
+  /** Pumps in service and retired ones, whose records stay. */
+  PUMPS_EVER,
   SHEETS,
   FAMILIES,
   FLUIDS,
@@ -18,6 +20,8 @@ public enum Names implements Code {
   ABRASION,
   CONSEQUENCE,
   FLUID_USE,
+  RUN_ENDS,
+  WEAR_COUNTS,
   WEEKDAYS;
 
   /**

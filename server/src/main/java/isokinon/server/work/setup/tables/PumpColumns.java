@@ -21,8 +21,6 @@ final class PumpColumns {
               .atOnce()
               .saying("the sheet by which it is rebuilt")
               .also("type", "model", "bauart", "series"),
-          SetupColumn.name("family", "Kind of pump", Names.FAMILIES)
-              .saying("where no sheet of its construction is written yet"),
           SetupColumn.text("serial", "Serial of the unit", 40)
               .atOnce()
               .also("serial", "unit", "serial number", "fabr nr", "pump serial"),
@@ -55,6 +53,8 @@ final class PumpColumns {
           SetupColumn.number("temperature_c", "Temperature", "°C", -60, 300)
               .atOnce()
               .also("temp", "temperature", "temp c"),
+          SetupColumn.name("family", "Kind of pump", Names.FAMILIES)
+              .saying("where no sheet of its construction is written yet"),
           SetupColumn.text("body", "Body", 20)
               .saying("material of the wet housing, as PP or 1.4404")
               .also("body material", "housing", "casing"),

@@ -184,8 +184,14 @@ public record SetupColumn(
     };
   }
 
+  private String withoutUnit(String word) {
+    return !unit.isEmpty() && word.endsWith(unit)
+        ? word.substring(0, word.length() - unit.length())
+        : word;
+  }
+
   private Read number(String word) {
-    Optional<Double> value = TableValues.number(word.replaceAll("\\s*" + unit + "$", ""));
+    Optional<Double> value = TableValues.number(withoutUnit(word));
     if (value.isEmpty()) {
       return Read.wrong("\"" + word + "\" is no number.");
     }

@@ -15,6 +15,7 @@ import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.db.stores.ShelfMapper;
+import isokinon.server.work.history.HistoryTable;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.PumpRegister;
@@ -54,10 +55,12 @@ public class SetupTables {
       Sheets sheets,
       ShopLibrary library,
       PumpRegister register,
+      HistoryTable history,
       People people,
       Clock clock) {
     add(new PumpTable(store, pumps, bench, wetEnds, sheets, clock));
     add(new FittedTable(pumps, register, library, clock));
+    add(new RunsTable(pumps, history, library, clock));
     add(new LotTable(store, shelf, moves, sheets));
     add(new PeopleTable(people));
     Stores in = new Stores(store, clock);
@@ -80,9 +83,9 @@ public class SetupTables {
     tables.put(table.id(), table);
   }
 
-  /** The table with this id. */
+  /** The table with this id, for one reading of it. */
   public ShopTable of(SetupTable id) {
-    return tables.get(id);
+    return tables.get(id).opened();
   }
 
   /** The tables that are one table of the database each. */

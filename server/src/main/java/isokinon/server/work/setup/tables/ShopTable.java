@@ -2,11 +2,11 @@ package isokinon.server.work.setup.tables;
 
 import isokinon.core.value.Fault;
 import isokinon.server.work.shared.Text;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /**
  * A table of the set-up: its columns, its rows as texts by column, and how a row is written. A text
@@ -67,9 +67,49 @@ public abstract class ShopTable {
     return List.of();
   }
 
-  /** What is wrong with all rows together; paths are keys of rows. */
-  public List<Fault> together(Collection<Map<String, String>> rows) {
+  /**
+   * What is wrong with all rows together. A fault with a line is of that row; the path of any other
+   * is a value of the rows it is of.
+   *
+   * @param after every row as it would stand, by its key
+   * @param freshLines the line of each row that is new here, by its key
+   */
+  public List<Fault> together(
+      Map<String, Map<String, String>> after, Map<String, Integer> freshLines) {
     return List.of();
+  }
+
+  /** The same table for one reading of many rows: what it looks up it may keep until then. */
+  public ShopTable opened() {
+    return this;
+  }
+
+  /** Whether its rows are records: what stands is not changed here, and a change adds. */
+  public boolean recorded() {
+    return false;
+  }
+
+  /** Fills in what a row leaves open of its key, where it can be told from the rest of it. */
+  public void completeKey(Map<String, String> key) {}
+
+  /** What is kept of a new row so that it can be taken back. */
+  public Map<String, String> remembered(Map<String, String> row) {
+    return row;
+  }
+
+  /**
+   * A row to write.
+   *
+   * @param before the row as it stands; empty where it is new
+   */
+  public record Written(Map<String, String> row, Optional<Map<String, String>> before) {}
+
+  /** Writes rows without faults; {@code each} is told of every one when it is written. */
+  public void writeAll(List<Written> rows, String who, Consumer<Written> each) {
+    for (Written w : rows) {
+      write(w.row(), w.before(), who);
+      each.accept(w);
+    }
   }
 
   /** Writes a row without faults. */

@@ -144,8 +144,9 @@ class StoredTable extends ShopTable {
   }
 
   @Override
-  public List<Fault> together(Collection<Map<String, String>> rows) {
-    return together.apply(rows);
+  public List<Fault> together(
+      Map<String, Map<String, String>> after, Map<String, Integer> freshLines) {
+    return together.apply(after.values());
   }
 
   @Override
