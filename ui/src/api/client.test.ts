@@ -14,11 +14,11 @@ afterEach(() => vi.unstubAllGlobals());
 describe("asking the server", () => {
   it("sends a table as it is, with what is asked besides in the address", async () => {
     const fetched = answers(200, {});
-    await api.bringCounters("tag,counter\n", true);
+    await api.bringTable("fluids", "name,code\n", true);
     const request = fetched.mock.calls[0]?.[0];
     expect(new URL(request?.url ?? "").search).toBe("?dryRun=true");
     expect(request?.headers.get("content-type")).toBe("text/csv");
-    await expect(request?.text()).resolves.toBe("tag,counter\n");
+    await expect(request?.text()).resolves.toBe("name,code\n");
   });
 
   it("gives what it answers", async () => {

@@ -90,8 +90,13 @@ export const api = {
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
   exchange: (tag: string, other: string, because: string) =>
     answer(server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because } })),
-  bringCounters: (csv: string, dryRun: boolean) =>
-    answer(server.POST("/api/v1/counters", { params: { query: { dryRun } }, body: csv, ...CSV, ...raw })),
+  readCounter: (tag: string, typed: string) =>
+    answer(
+      server.POST("/api/v1/pumps/{tag}/counters", {
+        params: { path: { tag } },
+        body: { counter: "hours", reading: Number(typed || NaN) },
+      }),
+    ),
 
   wetEnds: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}/wet-ends", { params: { path: { tag } } })),
   choose: (body: ChoiceQuestion) => answer(server.POST("/api/v1/wet-ends/choose", { body })),

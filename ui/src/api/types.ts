@@ -52,7 +52,6 @@ export type InsightKind = Schemas["InsightsKind"];
 export type LotStatus = Schemas["LotStatus"];
 export type OwnResistance = Schemas["OwnResistance"];
 export type FindingRequest = Schemas["FindingRequest"];
-export type CounterReport = Schemas["CounterReport"];
 export type ImportReport = Schemas["ImportReport"];
 export type KitChoice = Schemas["KitChoice"];
 export type Person = Schemas["Person"];

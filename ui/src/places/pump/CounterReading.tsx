@@ -7,18 +7,14 @@ import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { useMay } from "../../parts/useMay";
 
-/** The hour counter read at the pump and taken in, as one line of the counters' table. */
+/** The hour counter read at the pump and taken in. */
 export function CounterReading({ tag }: { tag: string }) {
   const work = useMay("work");
   const queries = useQueryClient();
   const [typed, setTyped, clear] = useDraft(`counter.${tag}`);
   const reading = typed.replace(/\s*h$/, "").replace(",", ".").trim();
   const bring = useMutation({
-    mutationFn: () =>
-      api.bringCounters(
-        `tag,counter,at,reading\n${tag},hours,${new Date().toISOString().slice(0, 10)},${reading}\n`,
-        false,
-      ),
+    mutationFn: () => api.readCounter(tag, reading),
     onSuccess: () => {
       clear();
       void queries.invalidateQueries({ queryKey: ["pump", tag] });
@@ -49,7 +45,7 @@ export function CounterReading({ tag }: { tag: string }) {
       {fault && <Sentence>{fault}</Sentence>}
       {bring.data && !typed && (
         <p className="text-small text-soft" role="status">
-          Taken in: {bring.data.pumps.map((b) => `${rounded(b.gained, 1)} h more`).join(", ")}.
+          Taken in: {rounded(bring.data.gained, 1)} h more.
         </p>
       )}
     </div>

@@ -4,10 +4,10 @@ import type { BringProgress } from "../../api/types";
 import { rounded } from "../../text/numbers";
 import { type InProgress, useProgress } from "./useBringing";
 
-function said(p: BringProgress | undefined): string {
+function said(p: BringProgress | undefined, writes: boolean): string {
   if (!p || p.phase === "idle" || p.phase === "opening" || p.rows === 0) return "The file is opened";
   const rows = `${rounded(p.done)} of ${rounded(p.rows)} rows`;
-  return `${p.table}: ${rows} ${p.phase === "reading" ? "read" : "written"}`;
+  return `${p.table}: ${rows} ${p.phase === "reading" ? "read" : writes ? "written" : "tried out"}`;
 }
 
 /** How far tables have come that are being brought, and how it is stopped. */
@@ -19,7 +19,7 @@ export function Bringing({ bringing, writes }: { bringing: InProgress; writes: b
     <section className="mx-5 my-3 border-t-[1.5px] border-ink pt-3" aria-label="How far it is">
       <div className="flex flex-wrap items-center gap-4">
         <p role="status" className="m min-w-0 flex-1 text-lead font-semibold">
-          {said(progress)}
+          {said(progress, writes)}
         </p>
         <button type="button" className="press call px-5" disabled={stop.isPending} onClick={() => stop.mutate()}>
           Stop it
@@ -27,7 +27,7 @@ export function Bringing({ bringing, writes }: { bringing: InProgress; writes: b
       </div>
       <div
         role="progressbar"
-        aria-label={said(progress)}
+        aria-label={said(progress, writes)}
         aria-valuemin={0}
         aria-valuemax={100}
         aria-valuenow={Math.round(100 * share)}

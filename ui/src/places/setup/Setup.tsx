@@ -26,7 +26,10 @@ export default function Setup() {
             <section aria-label="Still needed" className="pt-4">
               <h2 className="flex items-baseline gap-4 border-b-[1.5px] border-ink pb-1">
                 <span className="text-title font-[680]">Still needed</span>
-                <span className="text-body text-soft">in any order; each line does one thing at once</span>
+                <span className="flex-1 text-body text-soft">in any order; each line does one thing at once</span>
+                <Link className="under text-body" to="/setup/workbook">
+                  or all of it in one workbook
+                </Link>
               </h2>
               <ul>
                 {needed.map((t) => (

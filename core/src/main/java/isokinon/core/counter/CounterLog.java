@@ -38,10 +38,24 @@ public final class CounterLog {
    * @param resets how often the counter was set back
    * @param repeated how many readings were known already
    * @param last the latest reading; empty where all were known
+   * @param added the readings that are new, in the order of time, each with what it gained
    * @param faults readings that cannot be; nothing is gained where there is one
    */
   public record Result(
-      double gained, int resets, int repeated, Optional<Reading> last, List<Fault> faults) {}
+      double gained,
+      int resets,
+      int repeated,
+      Optional<Reading> last,
+      List<Added> added,
+      List<Fault> faults) {
+
+    static Result wrong(int repeated, List<Fault> faults) {
+      return new Result(0, 0, repeated, Optional.empty(), List.of(), List.copyOf(faults));
+    }
+  }
+
+  /** A reading that is new, and hours or strokes run since the one before it. */
+  public record Added(Reading reading, double gained) {}
 
   /** Clocks of two devices may differ by this much. */
   private static final Duration SLACK = Duration.ofMinutes(15);
@@ -98,7 +112,7 @@ public final class CounterLog {
                             + " that was counted.")));
     return faults.isEmpty()
         ? summed(kind, latestKnown, baseline, toAdd, repeated)
-        : new Result(0, 0, repeated, Optional.empty(), List.copyOf(faults));
+        : Result.wrong(repeated, faults);
   }
 
   private static Result summed(
@@ -109,10 +123,12 @@ public final class CounterLog {
       int repeated) {
     List<Fault> faults = new ArrayList<>();
     double gained = 0;
+    List<Added> added = new ArrayList<>();
     int resets = 0;
     Optional<Instant> before = latestKnown.map(Reading::at);
     Optional<Double> stood = latestKnown.map(Reading::value).or(() -> baseline);
     for (Reading r : toAdd) {
+      double gainedBefore = gained;
       if (stood.isPresent()) {
         boolean back = r.value() < stood.get();
         double more = back ? r.value() : r.value() - stood.get();
@@ -129,14 +145,15 @@ public final class CounterLog {
         resets += back ? 1 : 0;
         gained += more;
       }
+      added.add(new Added(r, gained - gainedBefore));
       before = Optional.of(r.at());
       stood = Optional.of(r.value());
     }
     Optional<Reading> last =
         toAdd.isEmpty() ? Optional.empty() : Optional.of(toAdd.get(toAdd.size() - 1));
     return faults.isEmpty()
-        ? new Result(gained, resets, repeated, last, List.of())
-        : new Result(0, 0, repeated, Optional.empty(), List.copyOf(faults));
+        ? new Result(gained, resets, repeated, last, added, List.of())
+        : Result.wrong(repeated, faults);
   }
 
   private static boolean tooFast(double hours, Instant from, Instant to) {

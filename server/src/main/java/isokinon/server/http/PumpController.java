@@ -2,12 +2,14 @@ package isokinon.server.http;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import isokinon.core.counter.CounterLog;
 import isokinon.server.access.Needs;
 import isokinon.server.access.Right;
 import isokinon.server.access.SignedIn;
 import isokinon.server.http.security.Me;
 import isokinon.server.work.floor.Exchange;
 import isokinon.server.work.floor.Pumps;
+import isokinon.server.work.history.Counters;
 import isokinon.server.work.rounds.RoundRequest;
 import isokinon.server.work.rounds.RoundView;
 import isokinon.server.work.rounds.Rounds;
@@ -15,6 +17,9 @@ import isokinon.server.work.symptoms.SymptomQuestion;
 import isokinon.server.work.symptoms.Symptoms;
 import isokinon.server.work.symptoms.SymptomsView;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,8 +39,11 @@ class PumpController {
   private final Exchange exchange;
   private final Symptoms symptoms;
   private final Rounds rounds;
+  private final Counters counters;
 
-  PumpController(Pumps pumps, Exchange exchange, Symptoms symptoms, Rounds rounds) {
+  PumpController(
+      Pumps pumps, Exchange exchange, Symptoms symptoms, Rounds rounds, Counters counters) {
+    this.counters = counters;
     this.rounds = rounds;
     this.pumps = pumps;
     this.exchange = exchange;
@@ -68,6 +76,26 @@ class PumpController {
       @Valid @RequestBody RoundRequest request,
       @Me SignedIn me) {
     return rounds.done(tag, round, request, me.initials());
+  }
+
+  /**
+   * What a counter shows.
+   *
+   * @param counter which one
+   * @param reading hours or strokes
+   */
+  record CounterForm(
+      @NotNull CounterLog.Kind counter,
+      @NotNull @PositiveOrZero @Max(MOST_COUNTED) Double reading) {}
+
+  private static final long MOST_COUNTED = 1_000_000_000_000L;
+
+  @PostMapping("/pumps/{tag}/counters")
+  @Needs(Right.WORK)
+  @Operation(summary = "Takes in what a counter of a pump shows today")
+  Counters.Taken counter(
+      @PathVariable String tag, @Valid @RequestBody CounterForm form, @Me SignedIn me) {
+    return counters.read(tag, form.counter(), form.reading(), me.initials());
   }
 
   @PostMapping("/pumps/{tag}/exchange")

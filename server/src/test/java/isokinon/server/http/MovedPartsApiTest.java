@@ -48,11 +48,10 @@ class MovedPartsApiTest {
     assertThat(runs("EFF-05")).noneMatch(r -> r.path("role").asText().equals("body"));
 
     desk.post(
-        "/api/v1/counters",
-        "tag,counter,at,reading\nEFF-05,hours,2026-03-17T07:00:00Z,"
+        "/api/v1/pumps/EFF-05/counters",
+        "{\"counter\": \"hours\", \"reading\": "
             + (desk.get("/api/v1/pumps/EFF-05").body().path("runningHours").asDouble() + 6)
-            + "\n",
-        "text/csv");
+            + "}");
     ApiClient.Job second = desk.job("EFF-05").takesIn("inspect:inlet-balls").makesSafe().strips();
     second.does("JUDGED", Map.of("part", "inlet-balls", "verdict", "renew", "because", "grooved"));
     second.does("CAUSE_FOUND", Map.of("part", "inlet-balls", "cause", "age"));

@@ -6,6 +6,7 @@ import isokinon.server.db.Topic;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
@@ -23,6 +24,21 @@ public interface CounterMapper {
           + "(#{pump}, #{kind}, #{at}, #{reading}, #{broughtBy}, #{broughtAt})")
   @Changes(Topic.COUNTERS)
   void add(CounterRow row);
+
+  /** Every reading, in the order of pumps and time. */
+  @Select("select * from counter_reading order by pump, kind, at")
+  List<CounterRow> all();
+
+  @Select("select count(*) from counter_reading")
+  int count();
+
+  /** Takes out a reading that a table brought by mistake. */
+  @Delete("delete from counter_reading where pump = #{pump} and kind = #{kind} and at = #{at}")
+  @Changes(Topic.COUNTERS)
+  void remove(
+      @Param("pump") String pump,
+      @Param("kind") CounterLog.Kind kind,
+      @Param("at") OffsetDateTime at);
 
   /** Readings of the hour counters of all pumps from {@code from} on. */
   @Select("select * from counter_reading where kind = 'hours' and at >= #{from} order by pump, at")

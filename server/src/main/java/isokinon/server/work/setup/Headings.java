@@ -1,6 +1,6 @@
 package isokinon.server.work.setup;
 
-import isokinon.server.work.setup.tables.KnownNames;
+import isokinon.server.work.setup.names.KnownNames;
 import isokinon.server.work.setup.tables.SetupColumn;
 import java.util.List;
 import java.util.Locale;

@@ -1,5 +1,6 @@
 package isokinon.server.work.setup;
 
+import isokinon.core.counter.CounterLog.Kind;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.RunEnd;
 import isokinon.core.person.PersonRole;
@@ -12,12 +13,13 @@ import isokinon.server.db.stores.StoresMapper;
 import isokinon.server.work.consumables.ConsumableStock;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopLibrary;
-import isokinon.server.work.setup.tables.KnownNames;
-import isokinon.server.work.setup.tables.KnownNames.Known;
-import isokinon.server.work.setup.tables.Names;
+import isokinon.server.work.setup.names.KnownNames;
+import isokinon.server.work.setup.names.KnownNames.Known;
+import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.setup.tables.SetupTable;
 import isokinon.server.work.setup.tables.SetupTables;
 import isokinon.server.work.setup.tables.ShopTable.Standing;
+import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
 import java.util.Arrays;
@@ -42,28 +44,36 @@ class KnownHere {
               List.of("planned", "ok", "s", "no", "false", "0")),
           new Known(RunEnd.RUNNING.code(), RunEnd.RUNNING.code(), List.of("runs", "r")));
 
+  private static final List<Known> COUNTERS =
+      List.of(
+          new Known(Kind.HOURS.code(), Kind.HOURS.code(), List.of("h", "hour", "run hours")),
+          new Known(Kind.STROKES.code(), Kind.STROKES.code(), List.of("stroke", "cycles")));
+
   private final SetupTables tables;
   private final StoresMapper people;
   private final Sheets sheets;
   private final ShopLibrary library;
   private final ConsumableStock consumables;
+  private final Clock clock;
 
   KnownHere(
       SetupTables tables,
       StoresMapper people,
       Sheets sheets,
       ShopLibrary library,
-      ConsumableStock consumables) {
+      ConsumableStock consumables,
+      Clock clock) {
     this.tables = tables;
     this.people = people;
     this.sheets = sheets;
     this.library = library;
     this.consumables = consumables;
+    this.clock = clock;
   }
 
   /** All of them, by kind. */
   KnownNames known() {
-    KnownNames known = new KnownNames();
+    KnownNames known = new KnownNames(clock.getZone());
     known.add(
         Names.AREAS,
         tables.of(SetupTable.AREAS).rows().stream()
@@ -95,6 +105,7 @@ class KnownHere {
     known.add(Names.ABRASION, codes(Abrasion.values()));
     known.add(Names.CONSEQUENCE, codes(Consequence.values()));
     known.add(Names.FLUID_USE, codes(FluidUse.values()));
+    known.add(Names.COUNTERS, COUNTERS);
     known.add(Names.WEAR_COUNTS, codes(WearCount.values()));
     known.add(Names.RUN_ENDS, RUN_ENDS);
     known.add(

@@ -1,7 +1,7 @@
 package isokinon.server.work.setup;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import isokinon.server.work.setup.tables.Names;
+import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import isokinon.server.work.setup.tables.SetupTable;
 import java.util.List;

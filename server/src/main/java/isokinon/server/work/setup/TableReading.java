@@ -8,7 +8,7 @@ import isokinon.server.work.setup.BroughtView.NearName;
 import isokinon.server.work.setup.BroughtView.UnknownWord;
 import isokinon.server.work.setup.file.TableFile;
 import isokinon.server.work.setup.file.TableFile.Line;
-import isokinon.server.work.setup.tables.KnownNames;
+import isokinon.server.work.setup.names.KnownNames;
 import isokinon.server.work.setup.tables.SetupColumn;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import isokinon.server.work.setup.tables.ShopTable;

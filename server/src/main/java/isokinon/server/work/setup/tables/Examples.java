@@ -35,6 +35,9 @@ public final class Examples {
               "tag=EFF-02,role=diaphragm,material=EPDM,fitted_on=2019-03-04,ended_on=2019-09-02,"
                   + "hours=1810.5,ended=failed,cause=Hole at the flexing ring"),
           Map.entry(
+              SetupTable.COUNTERS,
+              "tag=EFF-02,counter=strokes,at=2026-03-16 18:00,reading=1200000"),
+          Map.entry(
               SetupTable.GAUGES,
               "gauge=CA-09,kind=calliper,title=Calliper,unit=mm,resolution=0.01,uncertainty=0.02,"
                   + "calibrated_until=2027-01-31"),

@@ -6,6 +6,7 @@ import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.LocalDate;

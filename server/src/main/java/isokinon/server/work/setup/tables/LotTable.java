@@ -5,6 +5,7 @@ import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.db.stores.LotRow;
 import isokinon.server.db.stores.ShelfMapper;
 import isokinon.server.work.library.Sheets;
+import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stores.Shelf;
 import java.util.LinkedHashMap;

@@ -5,6 +5,7 @@ import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.access.People.Person;
+import isokinon.server.work.setup.names.Names;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

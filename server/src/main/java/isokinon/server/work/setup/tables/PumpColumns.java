@@ -1,5 +1,6 @@
 package isokinon.server.work.setup.tables;
 
+import isokinon.server.work.setup.names.Names;
 import java.util.List;
 
 /** The columns of a pump, in the order of its form. */

@@ -5,6 +5,7 @@ import static isokinon.server.work.setup.tables.SetupColumn.number;
 import static isokinon.server.work.setup.tables.SetupColumn.plain;
 import static isokinon.server.work.setup.tables.SetupColumn.text;
 
+import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import java.util.List;
 

@@ -1,11 +1,18 @@
 package isokinon.server.work.setup.tables;
 
 import isokinon.core.value.Code;
+import isokinon.server.work.history.Counters;
+import isokinon.server.work.setup.names.KnownNames;
+import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.shared.TableValues;
 import isokinon.server.work.shared.Text;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.time.temporal.TemporalAccessor;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -49,10 +56,15 @@ public record SetupColumn(
     TIME,
     /** A day with its time, by the clock of the shop. */
     MOMENT,
+    /** The same, or a day alone, which is taken for its evening. */
+    DAY_OR_MOMENT,
     YES_NO,
     /** A name that is known here. */
     NAME
   }
+
+  /** Moments as they are kept. */
+  static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm");
 
   private static final Set<String> YES = Set.of("yes", "y", "true", "1", "x", "ja");
   private static final Set<String> NO = Set.of("no", "n", "false", "0", "nein", "");
@@ -150,7 +162,12 @@ public record SetupColumn(
               .map(d -> Read.of(d.toString()))
               .orElseGet(() -> Read.wrong("\"" + word + "\" is no day, as 2026-03-01 is."));
       case TIME -> time(word).map(Read::of).orElseGet(() -> Read.wrong(noTime(word)));
-      case MOMENT -> moment(word, monthFirst);
+      case MOMENT -> moment(word, monthFirst, names.zone());
+      case DAY_OR_MOMENT ->
+          TableValues.day(word, monthFirst)
+              .filter(d -> !word.matches(".*:.*"))
+              .map(d -> Read.of(MOMENT.format(d.atTime(Counters.EVENING))))
+              .orElseGet(() -> moment(word, monthFirst, names.zone()));
       case YES_NO -> yesOrNo(word);
       case NAME ->
           word.length() > max
@@ -179,6 +196,7 @@ public record SetupColumn(
       case DAY -> "a day, as 2026-03-01";
       case TIME -> "a time of day, as 06:00";
       case MOMENT -> "a day and its time, as 2026-03-01 06:00";
+      case DAY_OR_MOMENT -> "a day, or a day and its time, as 2026-03-01 06:00";
       case YES_NO -> "yes or no";
       case NAME -> of.open() ? "a name, or a new one of up to " + most() + " characters" : "a name";
     };
@@ -227,13 +245,34 @@ public record SetupColumn(
     return "\"" + word + "\" is no time of day, as 06:00 is.";
   }
 
-  private static Read moment(String word, boolean monthFirst) {
+  /** A moment as it is kept: to the minute, by the clock of the shop. */
+  static String moment(TemporalAccessor at) {
+    return MOMENT.format(at);
+  }
+
+  private static Read moment(String word, boolean monthFirst, ZoneId zone) {
+    if (word.matches("\\d{4}-.*(Z|[+-]\\d\\d:\\d\\d)")) {
+      return elsewhere(word, zone);
+    }
     String[] parts = word.split("[T ]+", 2);
     Optional<LocalDate> day = TableValues.day(parts[0], monthFirst);
     Optional<String> time = parts.length > 1 ? time(parts[1]) : Optional.empty();
     return day.isPresent() && time.isPresent()
-        ? Read.of(day.get() + " " + time.get())
-        : Read.wrong("\"" + word + "\" is no day and time, as 2026-03-01 06:00 is.");
+        ? Read.of(moment(day.get().atTime(LocalTime.parse(time.get()))))
+        : noMoment(word);
+  }
+
+  /** A moment by another clock, as machines write it. */
+  private static Read elsewhere(String word, ZoneId zone) {
+    try {
+      return Read.of(moment(OffsetDateTime.parse(word.replace(' ', 'T')).atZoneSameInstant(zone)));
+    } catch (DateTimeParseException e) {
+      return noMoment(word);
+    }
+  }
+
+  private static Read noMoment(String word) {
+    return Read.wrong("\"" + word + "\" is no day and time, as 2026-03-01 06:00 is.");
   }
 
   private Read yesOrNo(String word) {

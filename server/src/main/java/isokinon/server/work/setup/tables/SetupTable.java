@@ -10,6 +10,7 @@ public enum SetupTable implements Code {
   DUTIES("Duties", "fluid of a pump", Right.LEAD),
   FITTED_PARTS("What is in them", "part in a pump", Right.LEAD),
   RUNS("Past runs", "past run", Right.LEAD),
+  COUNTERS("Counter readings", "counter reading", Right.LEAD),
   ENERGIES("Energies", "place where an energy is cut", Right.LEAD),
   PAIRS("Lines and pairs", "line or pair of a pump", Right.LEAD),
   WRENCHES("Wrenches", "wrench", Right.LEAD),

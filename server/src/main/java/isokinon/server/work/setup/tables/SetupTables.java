@@ -11,14 +11,17 @@ import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.access.People;
 import isokinon.server.db.materials.WetEndMapper;
+import isokinon.server.db.pumps.CounterMapper;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.db.stores.ShelfMapper;
+import isokinon.server.work.history.Counters;
 import isokinon.server.work.history.HistoryTable;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.PumpRegister;
+import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import isokinon.server.work.setup.tables.StoredTable.Check;
 import isokinon.server.work.setup.tables.StoredTable.Stored;
@@ -56,11 +59,14 @@ public class SetupTables {
       ShopLibrary library,
       PumpRegister register,
       HistoryTable history,
+      Counters counters,
+      CounterMapper readings,
       People people,
       Clock clock) {
     add(new PumpTable(store, pumps, bench, wetEnds, sheets, clock));
     add(new FittedTable(pumps, register, library, clock));
     add(new RunsTable(pumps, history, library, clock));
+    add(new CountersTable(readings, pumps, counters, clock));
     add(new LotTable(store, shelf, moves, sheets));
     add(new PeopleTable(people));
     Stores in = new Stores(store, clock);

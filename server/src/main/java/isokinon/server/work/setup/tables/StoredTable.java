@@ -7,7 +7,6 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -20,7 +19,6 @@ import java.util.function.Function;
 class StoredTable extends ShopTable {
 
   private static final String RETIRED = "retired_at";
-  private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm");
   private static final int MINUTES = 60;
 
   /**
@@ -120,7 +118,7 @@ class StoredTable extends ShopTable {
       return LocalTime.ofSecondOfDay(((Number) value).longValue() * MINUTES).toString();
     }
     if (value != null && holds == Holds.MOMENT) {
-      return MOMENT.format(((OffsetDateTime) value).atZoneSameInstant(clock.getZone()));
+      return SetupColumn.moment(((OffsetDateTime) value).atZoneSameInstant(clock.getZone()));
     }
     return text(value);
   }
@@ -131,8 +129,11 @@ class StoredTable extends ShopTable {
     }
     return switch (column.holds()) {
       case TIME -> Integer.toString(LocalTime.parse(value).toSecondOfDay() / MINUTES);
-      case MOMENT ->
-          LocalDateTime.parse(value, MOMENT).atZone(clock.getZone()).toOffsetDateTime().toString();
+      case MOMENT, DAY_OR_MOMENT ->
+          LocalDateTime.parse(value, SetupColumn.MOMENT)
+              .atZone(clock.getZone())
+              .toOffsetDateTime()
+              .toString();
       case YES_NO -> Boolean.toString(value.equals("yes"));
       default -> value;
     };

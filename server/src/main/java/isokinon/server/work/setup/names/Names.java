@@ -1,4 +1,4 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.names;
 
 import isokinon.core.value.Code;
 
@@ -21,13 +21,14 @@ public enum Names implements Code {
   CONSEQUENCE,
   FLUID_USE,
   RUN_ENDS,
+  COUNTERS,
   WEAR_COUNTS,
   WEEKDAYS;
 
   /**
    * Whether a name that is not known may be written all the same: it is then the first of its kind.
    */
-  boolean open() {
+  public boolean open() {
     return this == ANY || this == AREAS;
   }
 }

@@ -1,5 +1,6 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.names;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -29,8 +30,23 @@ public final class KnownNames {
    */
   public record Known(String code, String name, List<String> aliases) {}
 
+  private final ZoneId zone;
   private final Map<Names, Map<String, String>> byWord = new EnumMap<>(Names.class);
   private final Map<Names, List<Known>> all = new EnumMap<>(Names.class);
+
+  /**
+   * Nothing yet.
+   *
+   * @param zone by whose clock moments are told
+   */
+  public KnownNames(ZoneId zone) {
+    this.zone = zone;
+  }
+
+  /** By whose clock moments are told. */
+  public ZoneId zone() {
+    return zone;
+  }
 
   /** Makes these known, in their order. */
   public void add(Names of, List<Known> names) {
