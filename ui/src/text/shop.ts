@@ -1,4 +1,4 @@
-import { rounded } from "./numbers";
+import { rounded, signed } from "./numbers";
 import { shownIn, type ShownUnit } from "./shownIn";
 import { typedNumber } from "./typedNumber";
 
@@ -91,6 +91,12 @@ export function shownNumber(value: number, unit: string, decimals = 0): string {
 /** A value of the records with its unit, both as the shop is shown them. */
 export function quantity(value: number, unit: string, decimals = 0): string {
   return `${shownNumber(value, unit, decimals)} ${unitWord(unit)}`;
+}
+
+/** How far two temperatures of the records are apart, with its sign: kelvin, or degrees Fahrenheit. */
+export function apart(kelvin: number): string {
+  const scale = SCALES[shownIn().temperature];
+  return scale.factor === 1 ? `${signed(kelvin)} K` : `${signed(kelvin * scale.factor)} ${scale.word}`;
 }
 
 /** What is typed in the shop's unit, as the records would hold it; null where it is no number yet. */

@@ -15,7 +15,7 @@ import { band, BandBar } from "./BandBar";
 import { Limits } from "./Limits";
 import { useMay } from "../../parts/useMay";
 import { TextInput } from "../../parts/TextInput";
-import { inShown, ofShown, quantity, unitWord } from "../../text/shop";
+import { inShown, ofShown, quantity, apart, unitWord } from "../../text/shop";
 
 /** A material in a fluid: the rows, what was seen here, where they disagree, and the shop's own word. */
 export default function Pair() {
@@ -198,7 +198,9 @@ function Own({ row, effects, ages }: { row: OwnResistance; effects: Effect[]; ag
       </div>
       <p className="pt-1 text-small leading-[16px] text-muted">
         Leave the limits empty where it is never fit.{" "}
-        {ages ? "Life halves for each 10 K between the two." : "Between the two it may be attacked, or never is."}
+        {ages
+          ? `Life halves for each ${apart(10).slice(1)} between the two.`
+          : "Between the two it may be attacked, or never is."}
       </p>
       <div className="flex items-center gap-2 text-body">
         The fluid

@@ -1,6 +1,7 @@
-import { describe, expect, it } from "vitest";
+import { afterEach, describe, expect, it } from "vitest";
 import { verdictState } from "../../parts/Mark";
-import { marginWord } from "./TemperatureBars";
+import { show, shownIn } from "../../text/shownIn";
+import { marginWord, ticksTo } from "./TemperatureBars";
 
 describe("the word beside a duty tick", () => {
   it("counts to full resistance while the material is suited", () => {
@@ -18,6 +19,22 @@ describe("the word beside a duty tick", () => {
   it("has no number where there is none", () => {
     expect(marginWord({ verdict: "unsuited", fullC: null, limitedC: null }, 20)).toBe("attacked");
     expect(marginWord({ verdict: "unknown", fullC: null, limitedC: null }, 20)).toBe("unknown");
+  });
+});
+
+describe("the axis of a duty", () => {
+  const was = shownIn();
+  afterEach(() => show(was));
+
+  it("has its numbers at round degrees of the shop's scale", () => {
+    const celsius = ticksTo(120);
+    expect(celsius.filter((t) => t.high === 8).map((t) => t.shown)).toEqual([0, 40, 80, 120]);
+    expect(celsius.every((t) => t.at === t.shown)).toBe(true);
+    show({ ...was, temperature: "fahrenheit" });
+    const fahrenheit = ticksTo(120);
+    expect(fahrenheit.filter((t) => t.high === 8).map((t) => t.shown)).toEqual([80, 160, 240]);
+    expect(fahrenheit.find((t) => t.shown === 160)?.at).toBeCloseTo(71.11, 2);
+    expect(marginWord({ verdict: "suited", fullC: 85, limitedC: 96 }, 75)).toBe("+18 °F");
   });
 });
 

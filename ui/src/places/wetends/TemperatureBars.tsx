@@ -4,7 +4,8 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { ChooserView, DutyForm, FluidForm, RatedMaterial } from "../../api/types";
 import { Mark, MarkAt, verdictState } from "../../parts/Mark";
-import { roleWord, signed } from "../../text/numbers";
+import { roleWord } from "../../text/numbers";
+import { apart, inShown, ofShown, quantity, shownNumber, unitWord } from "../../text/shop";
 import { useWidth } from "../../parts/useWidth";
 
 const HEAD = 72;
@@ -78,7 +79,8 @@ export function TemperatureBars({ chooser, duty, onDuty }: Props) {
             max={hottest}
             step={1}
             value={d.temperatureC ?? 0}
-            aria-label={`Temperature of ${d.name ?? d.fluid}, °C`}
+            aria-label={`Temperature of ${d.name ?? d.fluid}, ${unitWord("degC")}`}
+            aria-valuetext={quantity(d.temperatureC ?? 0, "degC")}
             onChange={(e) => {
               const at = Number(e.target.value);
               onDuty({
@@ -153,10 +155,26 @@ interface HeadProps {
   turns: number[];
 }
 
+const LONG = 8;
+
+/**
+ * Ticks of an axis from 0 °C: at every ten degrees of the shop's scale, twenty where its degrees are
+ * smaller; the middle ones longer, the longest with a number.
+ */
+export function ticksTo(hottestC: number): { at: number; shown: number; high: number }[] {
+  const step = inShown(10, "degC") - inShown(0, "degC") > 10 ? 20 : 10;
+  const from = Math.ceil(inShown(0, "degC") / step);
+  const to = Math.floor(inShown(hottestC, "degC") / step);
+  return Array.from({ length: to - from + 1 }, (_, i) => {
+    const n = from + i;
+    return { at: ofShown(n * step, "degC"), shown: n * step, high: n % 4 === 0 ? LONG : n % 2 === 0 ? 5 : 3 };
+  });
+}
+
 function ColumnHead({ x, t, bar, fluid, hottest, turns }: HeadProps) {
   const duty = fluid.temperatureC ?? 0;
   const at = x + t(duty);
-  const ticks = Array.from({ length: hottest / 10 + 1 }, (_, i) => i * 10);
+  const ticks = ticksTo(hottest);
   const room = Math.floor(bar / 8.2);
   const said = fluid.name ?? fluid.fluid ?? "";
   const name = said.length > room ? `${said.slice(0, room - 1)}…` : said;
@@ -170,12 +188,7 @@ function ColumnHead({ x, t, bar, fluid, hottest, turns }: HeadProps) {
       </text>
       <path d={`M${x},66H${x + bar}`} stroke="var(--ink)" />
       {ticks.map((v) => (
-        <path
-          key={v}
-          d={`M${x + t(v)},66V${v % 40 === 0 ? 58 : v % 20 === 0 ? 61 : 63}`}
-          stroke="var(--ink)"
-          strokeWidth={0.9}
-        />
+        <path key={v.shown} d={`M${x + t(v.at)},66V${66 - v.high}`} stroke="var(--ink)" strokeWidth={0.9} />
       ))}
       {turns.map((v) => (
         <path
@@ -187,22 +200,22 @@ function ColumnHead({ x, t, bar, fluid, hottest, turns }: HeadProps) {
         />
       ))}
       {ticks
-        .filter((v) => v % 40 === 0 && Math.abs(v - duty) > hottest / 9)
+        .filter((v) => v.high === LONG && Math.abs(v.at - duty) > hottest / 9)
         .map((v) => (
           <text
-            key={v}
+            key={v.shown}
             className="m"
-            x={x + t(v)}
+            x={x + t(v.at)}
             y={54}
             fontSize={11.5}
-            textAnchor={v === 0 ? "start" : v === hottest ? "end" : "middle"}
+            textAnchor={v.at === 0 ? "start" : v.at === hottest ? "end" : "middle"}
             fill="var(--muted)"
           >
-            {v}
+            {v.shown}
           </text>
         ))}
       <text className="m" x={at} y={46} fontSize={15} fontWeight={700} textAnchor="middle" fill="var(--ink)">
-        {Math.round(duty)}°
+        {shownNumber(duty, "degC")}°
       </text>
       <path d={`M${at - 6},50h12l-6,8z`} fill="var(--ink)" />
     </g>
@@ -220,7 +233,7 @@ interface RowProps {
 }
 
 function MaterialRow({ material: m, out, duty, left, bar, t, width }: RowProps) {
-  const spoken = `${m.material}, ${m.verdict}${m.marginK === null ? "" : `, margin ${Math.round(m.marginK)} kelvin`}. ${m.reason}`;
+  const spoken = `${m.material}, ${m.verdict}${m.marginK === null ? "" : `, margin ${apart(m.marginK)}`}. ${m.reason}`;
   const long = m.material.length > 7;
   return (
     <li className={`relative border-b border-line2 ${m.fittedNow ? "bg-card" : ""}`}>
@@ -356,5 +369,5 @@ export function marginWord(b: Pick<Bar, "verdict" | "fullC" | "limitedC">, duty:
   if (b.verdict === "unknown") return "unknown";
   if (b.limitedC === null) return "attacked";
   const limit = b.verdict === "unsuited" ? b.limitedC : (b.fullC ?? b.limitedC);
-  return `${signed(limit - duty)} K`;
+  return apart(limit - duty);
 }

@@ -8,6 +8,9 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -59,6 +62,56 @@ class HistoryJourneyTest extends AtItsOwnMill {
     page.navigate("/life?pump=EFF-07");
     assertThat(page.locator("h1")).not().containsText("Not enough runs to tell");
     assertThat(page.getByText("7 failed")).isVisible();
+  }
+
+  private static final List<List<String>> TWO_PUMPS =
+      List.of(
+          List.of(
+              "Tag", "Area", "Construction", "Description", "Hours a day", "Membrane", "Age",
+              "Interval", "Medium", "Temp"),
+          List.of(
+              "YRN-01", "Yarn store", "aodd-bolted-plastic-25", "Size to bath 1", "16", "EPDM",
+              "120", "2500", "water", "40"),
+          List.of(
+              "YRN-02", "Yarn store", "aodd-bolted-plastic-25", "Size to bath 2", "16", "EPDM",
+              "80", "2500", "Walkwasser", "40"));
+
+  private static final List<List<String>> TWO_RUNS =
+      List.of(
+          List.of("Pump", "Elastomer", "Installed", "Removed", "Run hours", "Outcome"),
+          List.of("YRN-01", "EPDM", "1.2.2024", "1.7.2024", "1800,5", "failed"),
+          List.of("YRN-02", "EPDM", "1.2.2024", "1.7.2024", "1700,5", "burst"));
+
+  @Test
+  void aWorkbookOfPumpsAndTheirRunsComesAtOnceAndIsTakenBackAtOnce() {
+    Page page = shop.device("MA");
+    page.navigate("/setup/workbook");
+    Map<String, List<List<String>>> sheets = new LinkedHashMap<>();
+    sheets.put("Book of runs", TWO_RUNS);
+    sheets.put("Pumps", TWO_PUMPS);
+    page.getByLabel("Workbook as XLSX")
+        .setInputFiles(
+            new FilePayload("yarn.xlsx", "application/octet-stream", Workbook.of(sheets)));
+    assertThat(page.getByText("2 sheets of yarn.xlsx")).isVisible();
+    choose(page, "Table of Book of runs", "Past runs");
+    page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("What Walkwasser is"))
+        .pressSequentially("wat");
+    page.getByRole(AriaRole.OPTION).getByText("water").first().click();
+    page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What burst is"))
+        .getByText("failed")
+        .click();
+    Shop.accessible(page);
+    button(page, "Bring 4 rows").click();
+    assertThat(page.getByText("Brought: ")).containsText("4 new");
+    page.getByText("To the set-up").click();
+    assertThat(page.getByText("4 rows of 2 tables")).isVisible();
+    page.navigate("/pumps/YRN-02");
+    assertThat(page.getByText("Size to bath 2")).isVisible();
+    page.navigate("/setup");
+    button(page, "Take it back").click();
+    assertThat(page.getByText("4 rows of 2 tables")).hasCount(0);
+    page.navigate("/pumps/YRN-02");
+    assertThat(page.getByText("No pump is called YRN-02.")).isVisible();
   }
 
   @Test

@@ -29,6 +29,12 @@ public interface CounterMapper {
   @Select("select * from counter_reading order by pump, kind, at")
   List<CounterRow> all();
 
+  @Select("select * from counter_reading order by pump, kind, at limit #{most}")
+  List<CounterRow> first(int most);
+
+  @Select("select * from counter_reading where pump = #{pump} order by kind, at")
+  List<CounterRow> ofPump(String pump);
+
   @Select("select count(*) from counter_reading")
   int count();
 

@@ -123,6 +123,9 @@ public interface PumpMapper {
   @Select(PumpMapper.RUN + " from run order by pump, fitted_on")
   List<RunRow> allRuns();
 
+  @Select(PumpMapper.RUN + " from run order by pump, fitted_on limit #{most}")
+  List<RunRow> firstRuns(int most);
+
   /** The runs of these pumps, and those of parts with these serials. */
   @Select(
       "<script>"

@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,12 +42,32 @@ public class HistoryTable {
   /** The same as records; a field that is not known is left out. */
   @Transactional(readOnly = true)
   public List<Map<String, Object>> all() {
+    return records(pumps.allRuns(), pumps.allFitted());
+  }
+
+  /** The first of them, at most so many that are over. */
+  @Transactional(readOnly = true)
+  public List<Map<String, Object>> first(int most) {
+    return records(pumps.firstRuns(most), pumps.allFitted());
+  }
+
+  /** Those of these pumps, and those of parts with these serials. */
+  @Transactional(readOnly = true)
+  public List<Map<String, Object>> of(Set<String> tags, Set<String> serials) {
+    return records(
+        pumps.runsOfAny(tags, serials),
+        pumps.allFitted().stream()
+            .filter(f -> tags.contains(f.pump()) || serials.contains(f.partSerial()))
+            .toList());
+  }
+
+  private List<Map<String, Object>> records(List<RunRow> runs, List<FittedPartRow> fitted) {
     List<Map<String, Object>> all = new ArrayList<>();
-    pumps.allRuns().forEach(r -> all.add(record(r)));
+    runs.forEach(r -> all.add(record(r)));
     Map<String, String> duties = pumps.mainFluids();
     Map<String, PumpRow> byTag = new HashMap<>();
     pumps.all().forEach(p -> byTag.put(p.tag(), p));
-    for (FittedPartRow f : pumps.allFitted()) {
+    for (FittedPartRow f : fitted) {
       all.add(running(f, byTag.get(f.pump()), duties.getOrDefault(f.pump(), "")));
     }
     return all;

@@ -25,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -160,7 +161,7 @@ public class Setup {
   @Transactional(readOnly = true)
   public TableView table(SetupTable id) {
     ShopTable table = tables.of(id);
-    List<Standing> rows = table.rows();
+    ShopTable.Count count = table.count();
     return new TableView(
         id,
         id.title(),
@@ -168,10 +169,9 @@ public class Setup {
         table.key(),
         table.retires(),
         table.recorded(),
-        rows.size(),
+        count.standing() + count.retired(),
         table.columns().stream().map(c -> column(table, c)).toList(),
-        rows.stream()
-            .limit(MOST_ROWS)
+        table.first(MOST_ROWS).stream()
             .map(s -> new RowView(table.keyOf(s.values()), s.values(), s.retired()))
             .toList());
   }
@@ -253,7 +253,7 @@ public class Setup {
     String now = table.keyOf(row);
     boolean moved = before.isPresent() && !table.keyOf(before.get()).equals(now);
     if (moved || before.isEmpty()) {
-      table.rows().stream()
+      table.beside(words(table, row)).stream()
           .filter(s -> table.keyOf(s.values()).equals(now))
           .findFirst()
           .ifPresent(
@@ -282,11 +282,19 @@ public class Setup {
     }
   }
 
+  private static Map<String, Set<String>> words(ShopTable table, Map<String, String> row) {
+    Map<String, Set<String>> words = new LinkedHashMap<>();
+    table
+        .narrowedBy()
+        .forEach(c -> words.put(c, row.get(c).isEmpty() ? Set.of() : Set.of(row.get(c))));
+    return words;
+  }
+
   /** A row must fit those that stand: a pump's shares add up, no two parts in one place. */
   private static List<Fault> besideOthers(
       ShopTable table, Map<String, String> row, Optional<Standing> instead) {
     Map<String, Map<String, String>> after = new LinkedHashMap<>();
-    table.rows().forEach(s -> after.put(table.keyOf(s.values()), s.values()));
+    table.beside(words(table, row)).forEach(s -> after.put(table.keyOf(s.values()), s.values()));
     instead.ifPresent(s -> after.remove(table.keyOf(s.values())));
     String key = table.keyOf(row);
     after.put(key, row);

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A spreadsheet read against a table of the set-up: what fills each column, what each row says,
@@ -77,10 +78,30 @@ final class TableReading {
     this.file = file;
     this.said = said;
     this.progress = progress;
-    for (Standing s : table.rows()) {
+    match();
+    for (Standing s : table.beside(words())) {
       standing.put(table.keyOf(s.values()), s.values());
     }
-    match();
+  }
+
+  /** What stands in the columns that the rows here are narrowed by, where it can be read. */
+  private Map<String, Set<String>> words() {
+    Map<String, Set<String>> words = new LinkedHashMap<>();
+    for (String id : table.narrowedBy()) {
+      SetupColumn column = table.column(id).orElseThrow();
+      Set<String> of = new HashSet<>();
+      Integer at = columnOf.get(id);
+      if (at != null) {
+        file.lines().stream().map(l -> l.values().get(at)).distinct().forEach(of::add);
+      }
+      words.put(
+          id,
+          of.stream()
+              .map(w -> column.read(meaning(column, w), said.monthFirst(), known).value())
+              .filter(w -> !w.isEmpty())
+              .collect(Collectors.toSet()));
+    }
+    return words;
   }
 
   /** Which heading fills which column: as somebody said, else the likest pairs first. */

@@ -11,6 +11,7 @@ import isokinon.core.counter.CounterLog.Result;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.db.pumps.CounterMapper;
+import isokinon.server.db.pumps.CounterRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.history.Counters;
@@ -27,6 +28,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /**
@@ -49,6 +51,9 @@ final class CountersTable extends ShopTable {
               .saying("a day alone is taken for its evening")
               .also("date", "day", "read on", "when", "datum"),
           number("reading", "Reading", "", 0, 1e12).must().also("value", "stand", "shows"));
+
+  /** Up to so many pumps their readings are asked for by name. */
+  private static final int FEW = 100;
 
   private static final String GAINED = "gained";
   private static final String HOURS_ON = "hours_on";
@@ -97,7 +102,29 @@ final class CountersTable extends ShopTable {
 
   @Override
   public List<Standing> rows() {
-    return store.all().stream()
+    return standing(store.all());
+  }
+
+  @Override
+  public List<Standing> first(int most) {
+    return standing(store.first(most));
+  }
+
+  @Override
+  public List<String> narrowedBy() {
+    return List.of("tag");
+  }
+
+  @Override
+  public List<Standing> beside(Map<String, Set<String>> words) {
+    Set<String> tags = words.get("tag");
+    return tags.size() <= FEW
+        ? standing(tags.stream().flatMap(t -> store.ofPump(t).stream()).toList())
+        : rows();
+  }
+
+  private List<Standing> standing(List<CounterRow> readings) {
+    return readings.stream()
         .map(
             r -> {
               Map<String, String> row = new LinkedHashMap<>();

@@ -33,7 +33,7 @@ import java.util.stream.Collectors;
  */
 final class RunsTable extends ShopTable {
 
-  /** Up to so many serials their runs are asked for by name. */
+  /** Up to so many pumps and parts their runs are asked for by name. */
   private static final int FEW = 100;
 
   private static final List<String> KEY = List.of("tag", "role", "place", "fitted_on", "ended_on");
@@ -80,8 +80,29 @@ final class RunsTable extends ShopTable {
 
   @Override
   public List<Standing> rows() {
-    List<Standing> rows = new ArrayList<>();
-    for (Map<String, Object> run : history.all()) {
+    return standing(history.all());
+  }
+
+  @Override
+  public List<Standing> first(int most) {
+    return standing(history.first(most));
+  }
+
+  @Override
+  public List<String> narrowedBy() {
+    return List.of("tag", "part_serial");
+  }
+
+  @Override
+  public List<Standing> beside(Map<String, Set<String>> words) {
+    Set<String> tags = words.get("tag");
+    Set<String> serials = words.get("part_serial");
+    return tags.size() + serials.size() <= FEW ? standing(history.of(tags, serials)) : rows();
+  }
+
+  private static List<Standing> standing(List<Map<String, Object>> runs) {
+    List<Standing> rows = new ArrayList<>(runs.size());
+    for (Map<String, Object> run : runs) {
       Map<String, String> row = new HashMap<>();
       RunColumns.ALL.forEach(c -> row.put(c.id(), text(run.get(c.id()))));
       rows.add(new Standing(row, false));

@@ -29,6 +29,25 @@ public abstract class ShopTable {
   /** Every row, those that are retired among them. */
   public abstract List<Standing> rows();
 
+  /** The first of its rows, as many as are shown at once. */
+  public List<Standing> first(int most) {
+    return rows().stream().limit(most).toList();
+  }
+
+  /** Columns by which the rows are found that a few new ones are to be held against. */
+  public List<String> narrowedBy() {
+    return List.of();
+  }
+
+  /**
+   * The rows that new ones are to be held against: all, unless a table of very many narrows them.
+   *
+   * @param words what the new rows have in the columns it is narrowed by, as they are kept
+   */
+  public List<Standing> beside(Map<String, Set<String>> words) {
+    return rows();
+  }
+
   /** How many of its rows stand, and how many are retired besides. */
   public record Count(int standing, int retired) {}
 
