@@ -12,7 +12,6 @@ import { useStrip } from "./useStrip";
 
 export const ROW = 42;
 const CY = ROW / 2;
-const BIG_FROM = 0.2;
 
 interface Props {
   pump: Brief;
@@ -134,7 +133,7 @@ function Chance({ pump, right }: { pump: Brief; right: number }) {
       </text>
     );
   }
-  const big = pump.risk30 >= BIG_FROM;
+  const big = pump.state === "renew";
   return (
     <text
       className="m"

@@ -10,14 +10,18 @@ import { wordOf } from "../../text/shop";
 import type { ShownUnit } from "../../text/shownIn";
 import { typedNumber } from "../../text/typedNumber";
 
-type Typed = Omit<ShopForm, "labourPerHour" | "overtimePerHour"> & { labourPerHour: string; overtimePerHour: string };
-type Word = "name" | "currency" | "zone" | "labourPerHour" | "overtimePerHour";
+type Amount = "labourPerHour" | "overtimePerHour" | "watchFromPct" | "renewFromPct" | "worthAYear";
+type Typed = Omit<ShopForm, Amount> & Record<Amount, string>;
+type Word = "name" | "currency" | "zone" | Amount;
 type Unit = "torque" | "temperature" | "pressure" | "volume";
 
 const typed = (shop: ShopView): Typed => ({
   name: shop.name,
   labourPerHour: rounded(shop.labourPerHour, 2),
   overtimePerHour: rounded(shop.overtimePerHour, 2),
+  watchFromPct: rounded(shop.watchFromPct, 1),
+  renewFromPct: rounded(shop.renewFromPct, 1),
+  worthAYear: rounded(shop.worthAYear),
   currency: shop.currency,
   zone: shop.zone,
   dayOrder: shop.shownIn.dayOrder,
@@ -57,6 +61,9 @@ function Said({ shop }: { shop: ShopView }) {
         ...now,
         labourPerHour: typedNumber(now.labourPerHour) ?? 0,
         overtimePerHour: typedNumber(now.overtimePerHour) ?? typedNumber(now.labourPerHour) ?? 0,
+        watchFromPct: typedNumber(now.watchFromPct) ?? 0,
+        renewFromPct: typedNumber(now.renewFromPct) ?? 0,
+        worthAYear: typedNumber(now.worthAYear) ?? 0,
       }),
     onSuccess: () => cache.invalidateQueries(),
   });
@@ -112,6 +119,11 @@ function Said({ shop }: { shop: ShopView }) {
         is pumped in {unit("volume", "Unit of volume", ".")} An hour at the bench costs{" "}
         {word("labourPerHour", "What an hour at the bench costs", 4)}, after hours{" "}
         {word("overtimePerHour", "What an hour after hours costs", 4)}.
+      </p>
+      <p className="max-w-[980px] pt-1.5 text-title leading-9 font-[560]">
+        A pump is to be watched from {word("watchFromPct", "Chance to watch from, percent", 2)} % chance of failing
+        within 30 days, renewed from {word("renewFromPct", "Chance to renew from, percent", 2)} %. A habit is told when
+        it costs {word("worthAYear", "What a habit costs a year to be told", 3)} a year or more.
       </p>
       <datalist id="currencies">
         {Intl.supportedValuesOf("currency").map((c) => (

@@ -14,6 +14,7 @@ import isokinon.server.work.lives.LifeService;
 import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.rounds.RoundView;
 import isokinon.server.work.rounds.Rounds;
+import isokinon.server.work.shared.ShopRules;
 import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.StateMark;
 import isokinon.server.work.shared.Text;
@@ -39,9 +40,6 @@ public class Floor {
 
   /** Rounds that fall due within so many days are told on the floor. */
   private static final int ROUNDS_AHEAD = 3;
-
-  private static final double HIGH = 0.20;
-  private static final double RAISED = 0.06;
 
   /** Thousands are sent at once: digits that nobody reads are left out. */
   private static final double CHANCE_DIGITS = 1e4;
@@ -180,7 +178,7 @@ public class Floor {
         pump.dutyTitle(),
         pump.material(),
         Math.round(pump.age()),
-        mark(rebuild.isPresent(), life, risk),
+        mark(settings.rules(), rebuild.isPresent(), life, risk),
         Math.round(risk * CHANCE_DIGITS) / CHANCE_DIGITS,
         Math.round(DueDay.of(life.standing(), forecast, look, kept).days() * 10) / 10.0,
         Optional.ofNullable(pump.planOn())
@@ -191,14 +189,14 @@ public class Floor {
   }
 
   /** How a pump is marked. */
-  static StateMark mark(boolean onBench, LifeSnapshot.Life life, double risk30) {
+  static StateMark mark(ShopRules rules, boolean onBench, LifeSnapshot.Life life, double risk30) {
     if (onBench) {
       return StateMark.BENCH;
     }
     if (life.known().finished() == 0) {
       return StateMark.UNKNOWN;
     }
-    return risk30 >= HIGH ? StateMark.RENEW : risk30 >= RAISED ? StateMark.WATCH : StateMark.SOUND;
+    return rules.mark(risk30);
   }
 
   private static String say(List<Brief> pumps) {

@@ -17,6 +17,7 @@ import isokinon.server.work.lives.Forecasts;
 import isokinon.server.work.lives.LifeService;
 import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.StateMark;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -105,6 +106,7 @@ public class Strips {
   private final HistoryMapper history;
   private final LifeService lives;
   private final Forecasts forecasts;
+  private final ShopSettings settings;
   private final Clock clock;
 
   Strips(
@@ -114,7 +116,9 @@ public class Strips {
       HistoryMapper history,
       LifeService lives,
       Forecasts forecasts,
+      ShopSettings settings,
       Clock clock) {
+    this.settings = settings;
     this.pumps = pumps;
     this.stages = stages;
     this.findings = findings;
@@ -174,7 +178,7 @@ public class Strips {
         pump.intervalHours(),
         kept.map(PolicyRow::way).orElse(Way.FIXED),
         kept.map(PolicyRow::everyHours).or(() -> Optional.of(pump.intervalHours())),
-        Floor.mark(rebuild.isPresent(), life, risk),
+        Floor.mark(settings.rules(), rebuild.isPresent(), life, risk),
         own.stream()
             .filter(r -> r.role().equals(pump.role()))
             .map(

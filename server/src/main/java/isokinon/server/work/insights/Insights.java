@@ -19,6 +19,7 @@ import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.shared.Cached;
 import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.StateMark;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stores.Stores;
@@ -46,9 +47,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Insights {
-
-  /** A habit that costs less a year than this is let be, pounds (shop rule). */
-  private static final double WORTH_A_YEAR = 100;
 
   private static final double YEAR = 365.25;
 
@@ -107,6 +105,7 @@ public class Insights {
   private final Stores stores;
   private final FindingMapper findings;
   private final ShopDiagnosis diagnosis;
+  private final ShopSettings settings;
   private final Cached<List<InsightView>> found;
   private final Cached<List<InsightView>> sooner;
   private final Cached<List<InsightView>> offered;
@@ -119,8 +118,10 @@ public class Insights {
       Stores stores,
       FindingMapper findings,
       ShopDiagnosis diagnosis,
+      ShopSettings settings,
       DataVersions versions,
       Clock clock) {
+    this.settings = settings;
     this.place = place;
     this.words = new FindWords(forecasts);
     SoonerMaterials soonerThan = new SoonerMaterials(words);
@@ -129,7 +130,11 @@ public class Insights {
     this.findings = findings;
     this.diagnosis = diagnosis;
     this.found =
-        Cached.by(lives::now, versions, EnumSet.of(Topic.FINDINGS), () -> inLives(lives.now()));
+        Cached.by(
+            lives::now,
+            versions,
+            EnumSet.of(Topic.FINDINGS, Topic.SHOP),
+            () -> inLives(lives.now()));
     // Which material gives out sooner is told by the runs alone, whatever shape somebody chose.
     this.sooner =
         Cached.by(
@@ -165,7 +170,7 @@ public class Insights {
   }
 
   private Optional<InsightView> habit(Group g, LifePage.Habit h) {
-    if (h.over() < WORTH_A_YEAR) {
+    if (h.over() < settings.rules().worthAYear()) {
       return Optional.empty();
     }
     String better =

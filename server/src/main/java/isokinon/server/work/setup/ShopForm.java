@@ -7,6 +7,7 @@ import isokinon.core.unit.ShownUnit.Quantity;
 import isokinon.core.value.Fault;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.ShopCurrency;
+import isokinon.server.work.shared.ShopRules;
 import isokinon.server.work.shared.ShopSettings;
 import jakarta.validation.constraints.Size;
 import java.time.DateTimeException;
@@ -24,6 +25,9 @@ import java.util.Optional;
  *     usual one where it is left out
  * @param currency three letters of ISO 4217
  * @param zone by the clock of which place it lives, as Europe/London
+ * @param watchFromPct chance of failing within 30 days from which a pump is to be watched, percent
+ * @param renewFromPct the same from which it is to be renewed, percent
+ * @param worthAYear what a habit must cost a year to be told, in its currency
  * @param dayOrder in which order it writes a day
  * @param torque in which unit bolts are drawn down
  * @param temperature in which unit heat is read
@@ -36,6 +40,9 @@ public record ShopForm(
     Double overtimePerHour,
     @Size(max = 3) String currency,
     @Size(max = 60) String zone,
+    Double watchFromPct,
+    Double renewFromPct,
+    Double worthAYear,
     DayOrder dayOrder,
     ShownUnit torque,
     ShownUnit temperature,
@@ -43,6 +50,7 @@ public record ShopForm(
     ShownUnit volume) {
 
   private static final double MOST = 10_000;
+  private static final double MOST_WORTH = 1e6;
 
   /**
    * Keeps it.
@@ -71,6 +79,7 @@ public record ShopForm(
     if (livesBy.isEmpty()) {
       faults.add(new Fault("zone", "No clock is known by this; Europe/London is one."));
     }
+    ShopRules rules = rules(settings.rules(), faults);
     ShopUnits had = settings.units();
     ShownUnit[] shown = {
       kept("torque", Quantity.TORQUE, torque, had.torque(), faults),
@@ -84,10 +93,30 @@ public record ShopForm(
     settings.name(name.strip(), who);
     double overtime = overtimePerHour == null ? labourPerHour : overtimePerHour;
     settings.labour(labourPerHour, overtime / labourPerHour - 1, who);
+    settings.rules(rules, who);
     settings.currency(reckonsIn.orElseThrow(), who);
     settings.zone(livesBy.orElseThrow(), who);
     settings.units(new ShopUnits(shown[0], shown[1], shown[2], shown[3]), who);
     settings.dayOrder(dayOrder == null ? settings.dayOrder() : dayOrder, who);
+  }
+
+  /** From when on it wants to be told; what is left out stays. */
+  private ShopRules rules(ShopRules had, List<Fault> faults) {
+    double watch = watchFromPct == null ? had.watchFrom() : watchFromPct / 100;
+    double renew = renewFromPct == null ? had.renewFrom() : renewFromPct / 100;
+    double worth = worthAYear == null ? had.worthAYear() : worthAYear;
+    if (!(watch > 0 && watch < 1)) {
+      faults.add(new Fault("watchFromPct", "A chance to watch from is over 0 and under 100 %."));
+    } else if (!(renew >= watch && renew < 1)) {
+      faults.add(
+          new Fault(
+              "renewFromPct",
+              "A chance to renew from is not under that to watch from, nor 100 %."));
+    }
+    if (!(worth >= 0 && worth <= MOST_WORTH)) {
+      faults.add(new Fault("worthAYear", "What a habit costs a year is 0 to 1\u2009000\u2009000."));
+    }
+    return new ShopRules(watch, renew, worth);
   }
 
   private static Optional<ZoneId> zoneOf(String name) {

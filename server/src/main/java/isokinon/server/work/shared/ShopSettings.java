@@ -33,6 +33,9 @@ public class ShopSettings {
   private static final String CURRENCY = "currency";
   private static final String ZONE = "time-zone";
   private static final String DAYS = "day-order";
+  private static final String WATCH_FROM = "watch-from";
+  private static final String RENEW_FROM = "renew-from";
+  private static final String WORTH = "worth-a-year";
 
   private final SettingMapper store;
   private final Clock clock;
@@ -44,6 +47,7 @@ public class ShopSettings {
   private final Cached<ZoneId> zone;
   private final Cached<ShopUnits> units;
   private final Cached<DayOrder> days;
+  private final Cached<ShopRules> rules;
 
   public ShopSettings(SettingMapper store, DataVersions versions, Clock clock) {
     this.store = store;
@@ -76,6 +80,7 @@ public class ShopSettings {
                     .text(DAYS)
                     .flatMap(word -> Code.parse(DayOrder.class, word))
                     .orElse(DayOrder.DAY_FIRST));
+    this.rules = Cached.of(versions, shop, this::readRules);
     if (clock instanceof ShopClock shops) {
       shops.follows(zone::get);
     }
@@ -88,6 +93,14 @@ public class ShopSettings {
         unit(usual.temperature()),
         unit(usual.pressure()),
         unit(usual.volume()));
+  }
+
+  private ShopRules readRules() {
+    ShopRules usual = ShopRules.USUAL;
+    return new ShopRules(
+        store.number(WATCH_FROM).orElse(usual.watchFrom()),
+        store.number(RENEW_FROM).orElse(usual.renewFrom()),
+        store.number(WORTH).orElse(usual.worthAYear()));
   }
 
   private ShownUnit unit(ShownUnit usual) {
@@ -144,6 +157,19 @@ public class ShopSettings {
   /** Says in which order. */
   public void dayOrder(DayOrder now, String who) {
     store.setText(DAYS, now.code(), who, OffsetDateTime.now(clock));
+  }
+
+  /** From when on the shop wants to be told. */
+  public ShopRules rules() {
+    return rules.get();
+  }
+
+  /** Says from when on. */
+  public void rules(ShopRules now, String who) {
+    OffsetDateTime at = OffsetDateTime.now(clock);
+    store.setNumber(WATCH_FROM, now.watchFrom(), who, at);
+    store.setNumber(RENEW_FROM, now.renewFrom(), who, at);
+    store.setNumber(WORTH, now.worthAYear(), who, at);
   }
 
   /** What the shop is called; empty where nobody said. */

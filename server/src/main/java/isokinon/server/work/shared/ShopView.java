@@ -8,6 +8,9 @@ package isokinon.server.work.shared;
  * @param overtimePerHour what an hour outside the usual ones costs, in its currency
  * @param currency three letters of ISO 4217
  * @param zone by the clock of which place it lives
+ * @param watchFromPct chance of failing within 30 days from which a pump is to be watched, percent
+ * @param renewFromPct the same from which it is to be renewed, percent
+ * @param worthAYear what a habit must cost a year to be told, in its currency
  * @param shownIn in what it is shown what it has
  */
 public record ShopView(
@@ -16,6 +19,9 @@ public record ShopView(
     double overtimePerHour,
     String currency,
     String zone,
+    double watchFromPct,
+    double renewFromPct,
+    double worthAYear,
     ShownIn shownIn) {
 
   /** What the settings say. */
@@ -26,6 +32,9 @@ public record ShopView(
         settings.labourPerHour() * (1 + settings.overtime()),
         settings.currency().code(),
         settings.zone().getId(),
+        100 * settings.rules().watchFrom(),
+        100 * settings.rules().renewFrom(),
+        settings.rules().worthAYear(),
         ShownIn.of(settings));
   }
 }

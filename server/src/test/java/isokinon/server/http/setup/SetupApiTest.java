@@ -414,6 +414,24 @@ class SetupApiTest {
     assertThat(after).isGreaterThan(before);
   }
 
+  @Test
+  void fromWhenOnAPumpIsMarkedIsTheShopsToSay() {
+    String form =
+        "{\"name\": \"Skerrow Mill\", \"labourPerHour\": 42, \"watchFromPct\": %s,"
+            + " \"renewFromPct\": %s}";
+    double risk = desk.get("/api/v1/pumps/EFF-02").body().at("/strip/risk30").asDouble();
+    assertThat(desk.put(SETUP + "/shop", form.formatted("30", "20")).fault("renewFromPct"))
+        .contains("not under that to watch from");
+    double over = 100 * risk + 1;
+    Reply said = desk.put(SETUP + "/shop", form.formatted(over, over + 1));
+    assertThat(said.body().path("worthAYear").asDouble()).isEqualTo(100);
+    assertThat(desk.get("/api/v1/pumps/EFF-02").body().at("/strip/state").asText())
+        .isEqualTo("sound");
+    desk.put(SETUP + "/shop", form.formatted(1, 50 * risk));
+    assertThat(desk.get("/api/v1/pumps/EFF-02").body().at("/strip/state").asText())
+        .isEqualTo("renew");
+  }
+
   private static final String SHOWN =
       """
       {"name": "Skerrow Mill", "labourPerHour": 42, "currency": "%s", "zone": "%s",

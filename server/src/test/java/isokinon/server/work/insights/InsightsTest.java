@@ -24,6 +24,8 @@ import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.lives.SomePumps;
+import isokinon.server.work.shared.ShopRules;
+import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.stores.Stores;
 import isokinon.server.work.wetends.Offers;
 import java.time.Clock;
@@ -50,6 +52,7 @@ class InsightsTest {
   private final Stores stores = mock(Stores.class);
   private final FindingMapper findings = mock(FindingMapper.class);
   private final DataVersions versions = new DataVersions();
+  private final ShopSettings settings = mock(ShopSettings.class);
   private final Insights finds =
       new Insights(
           lives,
@@ -59,11 +62,13 @@ class InsightsTest {
           stores,
           findings,
           mock(ShopDiagnosis.class),
+          settings,
           versions,
           Clock.fixed(NOW, ZoneOffset.UTC));
 
   @BeforeEach
   void nothingElseToTell() {
+    when(settings.rules()).thenReturn(ShopRules.USUAL);
     when(place.habit(any(), any())).thenReturn(Optional.empty());
     when(forecasts.duty(anyString())).thenReturn("Sludge");
     when(offers.of(anyString())).thenReturn(Optional.empty());
