@@ -24,7 +24,7 @@ export default function Setup() {
         <div className="px-5 pb-8">
           {needed.length > 0 && (
             <section aria-label="Still needed" className="pt-4">
-              <h2 className="flex items-baseline gap-4 border-b-[1.5px] border-ink pb-1">
+              <h2 className="flex flex-wrap items-baseline gap-x-4 border-b-[1.5px] border-ink pb-1">
                 <span className="text-title font-[680]">Still needed</span>
                 <span className="flex-1 text-body text-soft">in any order; each line does one thing at once</span>
                 <Link className="under text-body" to="/setup/workbook">

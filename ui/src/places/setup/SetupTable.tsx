@@ -56,7 +56,7 @@ function Rows({ table, names }: { table: SetupTableRows; names: SetupNames[] }) 
       <section className="px-5 pt-3 pb-8" aria-label={table.title}>
         <div className="flex flex-wrap items-center gap-2.5 pb-2">
           <h1 className="pr-2 text-head leading-9 font-[680]">
-            <Link to="/setup" className="text-soft">
+            <Link to="/setup" className="under text-soft">
               Set-up,
             </Link>{" "}
             {table.title.toLowerCase()}

@@ -55,7 +55,7 @@ function OfTables({ setup, names }: { setup: SetupView; names: SetupNames[] }) {
     <main className="flex flex-1 flex-col">
       <div className="flex flex-wrap items-center gap-3 px-5 pt-3 pb-2">
         <h1 className="flex-1 text-head leading-9 font-[680]">
-          <Link to="/setup" className="text-soft">
+          <Link to="/setup" className="under text-soft">
             Set-up,
           </Link>{" "}
           {sheets.length > 0 ? `${counted(sheets.length, "sheet")} of ${name}` : "one workbook"}
