@@ -212,7 +212,7 @@ function Ends({ life, x, y }: { life: LifeView; x: Scale; y: Scale }) {
 
 function Key({ life, right, other }: { life: LifeView; right: number; other: string }) {
   const all: [string, string][] = [
-    ["what happened, band nine in ten", "var(--ink)"],
+    ["what happened; band: 9 times in 10", "var(--ink)"],
     [unsure(life) ? "what the library expects" : "fitted curve", "var(--accent)"],
   ];
   if (other) all.push([other, "var(--muted)"]);

@@ -23,6 +23,7 @@ export function Cover({ cover: c }: { cover: CoverView }) {
             <span className="min-w-0 flex-1 font-[620]">
               {b.count > 1 && `${b.count} × `}
               {b.title}
+              {b.orderNumber && <span className="m pl-2 text-small font-normal text-soft">{b.orderNumber}</span>}
             </span>
             <span className="m text-small text-muted">{b.leadDays} days</span>
             <span className="m w-20 text-right text-body font-semibold">{money(b.price * b.count, 2)}</span>

@@ -38,7 +38,7 @@ export function Kits({ chooser, beside, onFit, fitted = [], busy = false, draftK
     <aside aria-label="Kits" className="border-l-[1.5px] border-ink max-[860px]:border-t max-[860px]:border-l-0">
       <div className="flex items-baseline justify-between px-4 pt-2.5">
         <h2 className="head">Kits</h2>
-        <span className="text-small text-muted">{currency()} per 1000 h run; the line spans nine in ten</span>
+        <span className="text-small text-muted">{currency()} per 1000 h run; the line: 9 times in 10</span>
       </div>
       <svg viewBox="0 0 380 18" className="block w-full max-w-[404px] pl-4" aria-hidden>
         {ticks.map((v) => (

@@ -76,7 +76,7 @@ export function FindBox() {
     } else setMiss(`Nothing here is called ${wanted.slice(0, 30)}.`);
   };
   return (
-    <div className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[760px]:hidden">
+    <div className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[760px]:order-last max-[760px]:min-w-0 max-[760px]:flex-1 max-[760px]:basis-[calc(100%-132px)] max-[760px]:border-t max-[760px]:border-l-0">
       <svg width="22" height="18" viewBox="0 0 22 18" fill="none" stroke="var(--ink)" strokeWidth="1.5" aria-hidden>
         <path d="M1,5V1H5M17,1H21V5M21,13V17H17M5,17H1V13" />
         <path d="M6,5V13M9,5V13M11.5,5V13M16,5V13" strokeWidth="1.6" />

@@ -32,7 +32,8 @@ export function TopBar() {
         </svg>
         <span className="word text-lead">Isokinon</span>
       </NavLink>
-      <nav className="flex" aria-label="Places">
+      <PlacesMenu here={here} />
+      <nav className="flex max-[760px]:hidden" aria-label="Places">
         {PLACES.map(([name, to]) => (
           <NavLink
             key={to}
@@ -47,9 +48,13 @@ export function TopBar() {
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex items-stretch">
+      <div className="ml-auto flex items-stretch max-[760px]:contents">
         <FindBox />
-        <div className="flex border-l border-line" role="group" aria-label="Torque unit">
+        <div
+          className="flex border-l border-line max-[760px]:order-last max-[760px]:border-t"
+          role="group"
+          aria-label="Torque unit"
+        >
           {(["N·m", "ft·lbf"] as const).map((u) => (
             <button
               key={u}
@@ -81,6 +86,32 @@ export function TopBar() {
         <Who />
       </div>
     </header>
+  );
+}
+
+/** On a phone the places are one button, which names the place that is open. */
+function PlacesMenu({ here }: { here: (to: string) => boolean }) {
+  const go = useNavigate();
+  const now = PLACES.find(([, to]) => here(to))?.[0] ?? "Places";
+  return (
+    <div className="hidden flex-1 max-[760px]:flex">
+      <Menu>
+        <MenuButton
+          aria-label={`${now}, other places`}
+          className="flex h-12 min-w-0 flex-1 items-center gap-2 border-l border-line px-3 text-body font-[720]"
+        >
+          {now}
+          <svg width="11" height="7" viewBox="0 0 11 7" aria-hidden>
+            <path d="M0,0H11L5.5,7Z" fill="var(--ink)" />
+          </svg>
+        </MenuButton>
+        <MenuItems anchor="bottom start" className="z-30 w-60 border-[1.5px] border-ink bg-card outline-none">
+          {PLACES.map(([name, to]) => (
+            <Item key={to} say={name} onClick={() => void go(to)} />
+          ))}
+        </MenuItems>
+      </Menu>
+    </div>
   );
 }
 

@@ -8,7 +8,7 @@ import type { Brief, FloorView } from "../../api/types";
 import { kindName } from "../../drawing/PumpKind";
 import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
-import { COLUMNS } from "./columns";
+import { columnsOf } from "./columns";
 import { Counters } from "./Counters";
 import { DueRounds } from "../rounds/DueRounds";
 import { Clocks } from "./Clocks";
@@ -90,9 +90,10 @@ function Rows({ floor }: { floor: FloorView }) {
     );
   }
   const selected = all.find((p) => p.tag === params.get("pump")) ?? ordered(floor.areas, "")[0]?.pumps[0];
+  const strip = columnsOf(width).strip;
   const x = scaleLinear()
     .domain([-floor.daysBack, floor.daysAhead])
-    .range([COLUMNS.strip, Math.max(COLUMNS.strip + 120, width - RIGHT - 16)]);
+    .range([strip, Math.max(strip + 120, width - RIGHT - 16)]);
   return (
     <main className="grid grid-cols-[minmax(0,1fr)_300px] max-[1000px]:grid-cols-1">
       <h1 className="sr-only">Floor</h1>

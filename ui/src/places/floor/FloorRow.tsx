@@ -6,7 +6,7 @@ import { kindName, PumpKindAt } from "../../drawing/PumpKind";
 import { RunningOut } from "../../drawing/RunningOut";
 import { MarkAt, STATE_WORDS } from "../../parts/Mark";
 import { percent, rounded } from "../../text/numbers";
-import { COLUMNS } from "./columns";
+import { columnsOf } from "./columns";
 import { monthStarts } from "./Months";
 import { useStrip } from "./useStrip";
 
@@ -29,6 +29,7 @@ export const FloorRow = memo(function FloorRow(p: Props) {
   const { pump, x, width, selected } = p;
   const [from = 0, to = 0] = x.domain();
   const strip = useStrip(pump.tag);
+  const { mark, tag, between } = columnsOf(width);
   return (
     <button
       type="button"
@@ -43,21 +44,25 @@ export const FloorRow = memo(function FloorRow(p: Props) {
         {monthStarts(p.today, from, to).map((m) => (
           <path key={m.days} d={`M${x(m.days)},0V${ROW}`} stroke={m.january ? "var(--line)" : "var(--line2)"} />
         ))}
-        <MarkAt state={pump.state} x={COLUMNS.mark} y={CY} r={7} />
-        <text x={COLUMNS.tag} y={CY + 6.2} fontSize={18} fontWeight={700} fill="var(--ink)">
+        <MarkAt state={pump.state} x={mark} y={CY} r={7} />
+        <text x={tag} y={CY + 6.2} fontSize={18} fontWeight={700} fill="var(--ink)">
           {pump.tag}
         </text>
-        <PumpKindAt family={pump.family} x={COLUMNS.kind} y={CY - 11} />
-        <Duty pump={pump} note={strip?.dutyNote ?? ""} />
-        <Swatch material={pump.material} x={COLUMNS.wetEnd} y={CY - 9} />
-        <WetEnd material={pump.material} />
-        <text className="m" x={COLUMNS.hours} y={CY + 5} fontSize={13.5} textAnchor="end" fill="var(--ink)">
-          {rounded(pump.hours)}
-        </text>
+        {between && (
+          <>
+            <PumpKindAt family={pump.family} x={between.kind} y={CY - 11} />
+            <Duty pump={pump} note={strip?.dutyNote ?? ""} x={between.duty} />
+            <Swatch material={pump.material} x={between.wetEnd} y={CY - 9} />
+            <WetEnd material={pump.material} x={between.wetEnd + 15} />
+            <text className="m" x={between.hours} y={CY + 5} fontSize={13.5} textAnchor="end" fill="var(--ink)">
+              {rounded(pump.hours)}
+            </text>
+          </>
+        )}
         {strip && <RunningOut pump={strip} x={x} y={CY} />}
         <path d={`M${x(0)},0V${ROW}`} stroke="var(--ink)" strokeWidth={1.8} />
         <path d={`M${x(30)},0V${ROW}`} stroke="var(--renew)" strokeDasharray="2 3" />
-        {pump.rebuild !== null && <OnBench x={x(0)} stage={pump.rebuildStage ?? ""} />}
+        {pump.rebuild !== null && <OnBench x={x(0)} stage={between ? `, ${pump.rebuildStage ?? ""}` : ""} />}
         <Chance pump={pump} right={width - 16} />
         {selected && (
           <g>
@@ -70,13 +75,13 @@ export const FloorRow = memo(function FloorRow(p: Props) {
   );
 });
 
-function Duty({ pump, note }: { pump: Brief; note: string }) {
+function Duty({ pump, note, x }: { pump: Brief; note: string; x: number }) {
   return (
     <g>
-      <text x={COLUMNS.duty} y={CY - 2} fontSize={13.5} fontWeight={600} fill="var(--ink)">
+      <text x={x} y={CY - 2} fontSize={13.5} fontWeight={600} fill="var(--ink)">
         {clip(pump.dutyTitle, 28)}
       </text>
-      <text x={COLUMNS.duty} y={CY + 13} fontSize={12.5} fontWeight={500} fill="var(--muted)">
+      <text x={x} y={CY + 13} fontSize={12.5} fontWeight={500} fill="var(--muted)">
         {clip(note, 30)}
       </text>
     </g>
@@ -84,9 +89,8 @@ function Duty({ pump, note }: { pump: Brief; note: string }) {
 }
 
 /** A material in the room of its column: long names stand in two lines. */
-function WetEnd({ material }: { material: string }) {
+function WetEnd({ material, x }: { material: string; x: number }) {
   const words = material.split(" ");
-  const x = COLUMNS.wetEnd + 15;
   if (words.length === 1) {
     return (
       <text
@@ -116,10 +120,10 @@ function WetEnd({ material }: { material: string }) {
 function OnBench({ x, stage }: { x: number; stage: string }) {
   return (
     <g>
-      <rect x={x + 8} y={CY - 11} width={150} height={22} fill="var(--paper)" />
+      <rect x={x + 8} y={CY - 11} width={stage ? 150 : 66} height={22} fill="var(--paper)" />
       <MarkAt state="bench" x={x + 18.5} y={CY} r={6.5} />
       <text x={x + 33} y={CY + 4.5} fontSize={13.5} fontWeight={660} fill="var(--accent)">
-        on the bench, {stage}
+        {stage ? `on the bench${stage}` : "bench"}
       </text>
     </g>
   );

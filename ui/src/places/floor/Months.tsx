@@ -1,6 +1,6 @@
 import type { ScaleLinear } from "d3-scale";
 import { day } from "../../text/numbers";
-import { COLUMNS } from "./columns";
+import { columnsOf } from "./columns";
 import { dayLocale } from "../../text/shownIn";
 
 const MS_PER_DAY = 86_400_000;
@@ -29,6 +29,7 @@ export function monthStarts(
 
 /** The head of the rows: column names, months, today. */
 export function Months({ x, today, width }: { x: ScaleLinear<number, number>; today: string; width: number }) {
+  const { tag, between } = columnsOf(width);
   const [from = 0, to = 0] = x.domain();
   const months = monthStarts(today, from, to);
   const gap = x(30) - x(0);
@@ -36,18 +37,22 @@ export function Months({ x, today, width }: { x: ScaleLinear<number, number>; to
   return (
     <svg width={width} height={30} className="block" aria-hidden>
       <g fontSize={12} fontWeight={560} fill="var(--muted)">
-        <text x={COLUMNS.tag} y={20}>
+        <text x={tag} y={20}>
           Pump
         </text>
-        <text x={COLUMNS.duty} y={20}>
-          Duty
-        </text>
-        <text x={COLUMNS.wetEnd} y={20}>
-          Wet end
-        </text>
-        <text x={COLUMNS.hours} y={20} textAnchor="end">
-          Hours
-        </text>
+        {between && (
+          <>
+            <text x={between.duty} y={20}>
+              Duty
+            </text>
+            <text x={between.wetEnd} y={20}>
+              Wet end
+            </text>
+            <text x={between.hours} y={20} textAnchor="end">
+              Hours
+            </text>
+          </>
+        )}
         <text x={width - 16} y={20} textAnchor="end">
           In 30 d
         </text>

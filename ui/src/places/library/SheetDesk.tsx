@@ -92,7 +92,7 @@ function Desk({ id, stored, schema }: { id: string; stored: string; schema: obje
           Duplicate
         </button>
         <button type="button" className="press" disabled={text === stored} onClick={() => begin(stored)}>
-          As stored
+          Undo all changes
         </button>
         {stale && asText && (
           <button type="button" className="press" onClick={() => begin(renewed(text))}>

@@ -66,6 +66,7 @@ export function Aside({ stores: s }: { stores: StoresView }) {
               <span className="min-w-0 flex-1 truncate">
                 {o.material ? <b className="font-[660]">{o.material} </b> : null}
                 {o.title}
+                {o.orderNumber && <span className="m block truncate text-small text-soft">{o.orderNumber}</span>}
               </span>
               <span className="m text-small">{money(o.price)}</span>
             </li>

@@ -125,7 +125,7 @@ function TestInHand({ test: t, best, tag, put }: { test: TestLine; best: boolean
       </h2>
       <p className="pt-1 text-body leading-[19px] font-[600]">{t.how}.</p>
       <p className="text-body leading-[18px] text-soft">
-        It settles {percent(t.share)} % of the doubt{best && ", the most for a minute spent"}.
+        After it {percent(t.share)} % less is in doubt{best && ", the most for a minute spent"}.
         {t.limit && ` Limit: ${t.limit}.`}
       </p>
       {(t.caution || KIND[t.kind]) && (

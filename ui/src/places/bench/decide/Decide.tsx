@@ -169,7 +169,7 @@ function Singles({ view, now, link }: Here) {
         />
       </label>
       <button type="submit" className="press" disabled={!number.trim() || link.busy}>
-        Book as single parts
+        Enter single parts
       </button>
     </form>
   );

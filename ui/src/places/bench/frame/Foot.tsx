@@ -57,7 +57,7 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
         </button>
         {view.stage !== "TAKE_IN" && (
           <button type="button" className="press h-[60px]" onClick={() => setResting(!resting)} aria-expanded={resting}>
-            Rest
+            Pause
           </button>
         )}
         {children}

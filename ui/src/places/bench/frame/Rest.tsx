@@ -53,7 +53,7 @@ export function RestForm({ link, id, close }: { link: BenchLink; id: number; clo
           onType={setText}
         />
         <button type="submit" className="press call" disabled={link.busy}>
-          Lay it aside
+          Pause the job
         </button>
       </div>
       {fault && <Sentence>{fault}</Sentence>}
@@ -67,14 +67,14 @@ export function Resting({ view, link, rails }: { view: BenchView; link: BenchLin
   return (
     <>
       <Rails rails={rails.filter((r) => r.inPlan)} />
-      <section className="flex flex-1 flex-col items-start gap-4 px-5 py-6" aria-label="This job rests">
+      <section className="flex flex-1 flex-col items-start gap-4 px-5 py-6" aria-label="This job is paused">
         <div className="relative w-[min(620px,100%)] border-[1.5px] border-ink bg-card py-4 pr-6 pl-16">
           <svg width="40" height="64" viewBox="0 0 40 64" className="absolute -top-6 left-3" aria-hidden>
             <circle cx="20" cy="46" r="6.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" />
             <path d="M20,46C18,30 30,24 24,1" fill="none" stroke="var(--ink)" strokeWidth="1.3" />
           </svg>
           <p className="text-body text-muted">
-            Laid aside by {view.pause.who}, {view.pause.at}
+            Paused by {view.pause.who}, {view.pause.at}
           </p>
           <h2 className="text-head leading-9 font-[680] text-balance">{sentence(view.state)}</h2>
           {view.pause.note && <p className="pt-2 text-lead">{view.pause.note}</p>}
@@ -85,7 +85,7 @@ export function Resting({ view, link, rails }: { view: BenchView; link: BenchLin
           disabled={link.busy}
           onClick={() => void link.act({ kind: "RESUMED" })}
         >
-          <span className="text-title">Take it up again</span>
+          <span className="text-title">Carry on with it</span>
         </button>
         <p className="text-body text-soft">It opens on any device here, at the step where it was left.</p>
       </section>

@@ -50,9 +50,9 @@ class FamiliesJourneyTest extends AtTheMill {
     ko.takesIn("Wear sleeve kit", "Gland drips a stream");
     ko.opens(ko.job(mill.api()).makesSafe());
     ko.done("Off, next step");
-    ko.button("Rest").click();
+    ko.button("Pause").click();
     ko.page().getByLabel("Note for whoever takes it up").fill("Sleeve comes on Thursday");
-    ko.button("Lay it aside").click();
+    ko.button("Pause the job").click();
     ko.sees("waiting for kit");
     Shop.accessible(ko.page());
 
@@ -62,7 +62,7 @@ class FamiliesJourneyTest extends AtTheMill {
     rt.sees("waiting for kit");
     page.getByText("EFF-04").click();
     rt.sees("Sleeve comes on Thursday");
-    rt.button("Take it up again").click();
+    rt.button("Carry on with it").click();
     rt.button("Off, next step").waitFor();
     ApiClient.Job job = rt.job(mill.api());
     job.stripsUpTo("Carry the housing on its wet-end rim").strips().inspects().decidesAsBefore();

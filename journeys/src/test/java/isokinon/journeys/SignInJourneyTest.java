@@ -97,11 +97,11 @@ class SignInJourneyTest extends AtTheMill {
     fields(page).first().press("Enter");
     signsIn(page, "KO", ApiClient.pin("KO"));
     assertThat(fields(page)).hasCount(left - 1);
-    presses(page, "Rest");
+    presses(page, "Pause");
     page.getByLabel("Note for whoever takes it up").fill("not by RT");
     page.context().clearCookies();
     // A question of the page's own may cover it before a finger would be there.
-    page.getByText("Lay it aside").evaluate("button => button.click()");
+    page.getByText("Pause the job").evaluate("button => button.click()");
     signsIn(page, "RT", ApiClient.pin("RT"));
     assertThat(page.getByText("KO did this and is not signed in any more").first()).isVisible();
     String log = bench.job(mill.api()).log().toString();

@@ -82,7 +82,7 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
       return no("", "This rebuild is handed back; only notes can be added.");
     }
     if (rebuild.pause().isPresent() && !note && !(act instanceof JobAct.Resumed)) {
-      return no("", "This job rests: take it up again first.");
+      return no("", "This job is paused: carry on first.");
     }
     return act.accept(this);
   }

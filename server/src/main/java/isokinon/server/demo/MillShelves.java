@@ -46,7 +46,8 @@ class MillShelves {
                         r.get("sheet"),
                         r.get("id"),
                         r.number("price"),
-                        Integer.parseInt(r.get("lead_days")))));
+                        Integer.parseInt(r.get("lead_days")),
+                        r.get("order_number"))));
     MillTables.rows("wet-kits").forEach(r -> wetEnds.addKit(wetKit(r)));
   }
 
@@ -82,6 +83,7 @@ class MillShelves {
         r.get("hardware"),
         r.get("parts"),
         r.number("price"),
-        Integer.parseInt(r.get("lead_days")));
+        Integer.parseInt(r.get("lead_days")),
+        r.get("order_number"));
   }
 }

@@ -35,6 +35,8 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "pumps", description = "Pumps, symptoms, exchange")
 class PumpController {
 
+  private static final long MOST_COUNTED = 1_000_000_000_000L;
+
   private final Pumps pumps;
   private final Exchange exchange;
   private final Symptoms symptoms;
@@ -87,8 +89,6 @@ class PumpController {
   record CounterForm(
       @NotNull CounterLog.Kind counter,
       @NotNull @PositiveOrZero @Max(MOST_COUNTED) Double reading) {}
-
-  private static final long MOST_COUNTED = 1_000_000_000_000L;
 
   @PostMapping("/pumps/{tag}/counters")
   @Needs(Right.WORK)

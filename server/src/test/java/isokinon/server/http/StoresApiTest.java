@@ -107,7 +107,7 @@ class StoresApiTest {
     assertThat(soap.path("order").asInt()).isEqualTo(1);
     String list =
         new String(desk.get("/api/v1/stores/purchase.csv").bytes(), StandardCharsets.UTF_8);
-    assertThat(list).contains(",plant-soap,\"Plant-oil soap, 500 mL\",,1,8,4,");
+    assertThat(list).contains(",plant-soap,\"Plant-oil soap, 500 mL\",,,1,8,4,");
   }
 
   @Test
@@ -171,8 +171,9 @@ class StoresApiTest {
   void thePurchaseListIsATableSoonestFirst() {
     String csv =
         new String(desk.get("/api/v1/stores/purchase.csv").bytes(), StandardCharsets.UTF_8);
-    assertThat(csv).startsWith("order_by,sheet,kit,title,material,count,price,lead_days,because");
+    assertThat(csv).startsWith("order_by,sheet,kit,title,material,order_number,count,price,lead_days,because");
     assertThat(csv.lines().skip(1).map(l -> l.substring(0, 10)).toList()).isSorted().isNotEmpty();
+    assertThat(csv).contains("WK-10");
     assertThat(csv.lines().count() - 1).isEqualTo(stores().path("order").size());
   }
 

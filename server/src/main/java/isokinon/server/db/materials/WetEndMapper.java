@@ -65,9 +65,11 @@ public interface WetEndMapper {
   List<WetKitRow> allKits();
 
   @Insert(
-      "insert into wet_kit (sheet_id, kit, material, hardware, parts, price, lead_days) "
+      "insert into wet_kit (sheet_id, kit, material, hardware, parts, price, lead_days,"
+          + " order_number) "
           + "values "
-          + "(#{sheetId}, #{kit}, #{material}, #{hardware}, #{parts}, #{price}, #{leadDays})")
+          + "(#{sheetId}, #{kit}, #{material}, #{hardware}, #{parts}, #{price}, #{leadDays},"
+          + " #{orderNumber})")
   @Changes(Topic.CATALOGUE)
   void addKit(WetKitRow row);
 

@@ -1,6 +1,7 @@
 package isokinon.server.db.materials;
 
 import isokinon.core.stock.KitId;
+import org.apache.ibatis.annotations.AutomapConstructor;
 
 /**
  * A wet-end kit that can be had, on the shelf or not.
@@ -11,6 +12,7 @@ import isokinon.core.stock.KitId;
  *     pump's own
  * @param price pounds
  * @param leadDays days from order to shelf
+ * @param orderNumber by which it is ordered; empty where nobody said
  */
 public record WetKitRow(
     String sheetId,
@@ -19,7 +21,24 @@ public record WetKitRow(
     String hardware,
     String parts,
     double price,
-    int leadDays) {
+    int leadDays,
+    String orderNumber) {
+
+  /** A kit. */
+  @AutomapConstructor
+  public WetKitRow {}
+
+  /** One whose number nobody said. */
+  public WetKitRow(
+      String sheetId,
+      String kit,
+      String material,
+      String hardware,
+      String parts,
+      double price,
+      int leadDays) {
+    this(sheetId, kit, material, hardware, parts, price, leadDays, "");
+  }
 
   /** Which kit it is. */
   public KitId id() {

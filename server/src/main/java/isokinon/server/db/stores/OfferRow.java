@@ -7,5 +7,7 @@ package isokinon.server.db.stores;
  * @param id kit id, or {@code part:} with a part id
  * @param price price of one, pounds
  * @param leadDays days from order to shelf
+ * @param orderNumber by which it is ordered; empty where nobody said
  */
-public record OfferRow(String sheetId, String id, double price, int leadDays) {}
+public record OfferRow(
+    String sheetId, String id, double price, int leadDays, String orderNumber) {}

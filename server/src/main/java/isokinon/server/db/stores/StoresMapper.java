@@ -38,8 +38,8 @@ public interface StoresMapper {
   List<OfferRow> offers(String sheetId);
 
   @Insert(
-      "insert into offer (sheet_id, id, price, lead_days) values "
-          + "(#{sheetId}, #{id}, #{price}, #{leadDays})")
+      "insert into offer (sheet_id, id, price, lead_days, order_number) values "
+          + "(#{sheetId}, #{id}, #{price}, #{leadDays}, #{orderNumber})")
   @Changes(Topic.CATALOGUE)
   void addOffer(OfferRow offer);
 

@@ -20,7 +20,6 @@ import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -158,24 +157,16 @@ public class BringTable {
     Map<String, SheetSaid> said = q.sheets() == null ? Map.of() : q.sheets();
     List<TableFile> files = TableFile.sheets(q.file());
     List<Fault> faults = new ArrayList<>();
-    Map<TableFile, SetupTable> tableOf = new LinkedHashMap<>();
-    files.forEach(f -> table(f.sheet(), said.get(f.sheet())).ifPresent(t -> tableOf.put(f, t)));
-    tableOf.values().forEach(t -> who.requires(t.right()));
+    List<SheetOf> sheets = inOrder(files, said);
+    sheets.forEach(s -> who.requires(s.table().right()));
     List<SheetView> views = new ArrayList<>();
     String batch = UUID.randomUUID().toString();
-    for (TableFile file : inOrder(tableOf)) {
-      SetupTable id = tableOf.get(file);
-      SheetSaid of = said.get(file.sheet());
+    for (SheetOf sheet : sheets) {
+      TableFile file = sheet.file();
+      SetupTable id = sheet.table();
       ShopTable table = tables.of(id);
-      TableReading reading =
-          TableReading.of(
-              table,
-              file,
-              of == null
-                  ? Said.of(Map.of(), Map.of(), q.monthFirst())
-                  : Said.of(of.columns(), of.words(), q.monthFirst()),
-              here.known(),
-              progress);
+      Said of = said(said.get(file.sheet()), q.monthFirst());
+      TableReading reading = TableReading.of(table, file, of, here.known(), progress);
       faults.addAll(faults(reading, file.sheet() + " "));
       // Tables that follow are read against what this one writes, so a dry run writes as well;
       // nothing hangs on records.
@@ -190,13 +181,27 @@ public class BringTable {
       refuse(faults);
     }
     files.stream()
-        .filter(f -> !tableOf.containsKey(f))
+        .filter(f -> table(f.sheet(), said.get(f.sheet())).isEmpty())
         .forEach(f -> views.add(new SheetView(f.sheet(), Optional.empty(), Optional.empty())));
     return new WorkbookView(views, store);
   }
 
-  private static List<TableFile> inOrder(Map<TableFile, SetupTable> tableOf) {
-    return tableOf.keySet().stream().sorted(Comparator.comparing(tableOf::get)).toList();
+  /** A sheet and the table it is. */
+  private record SheetOf(TableFile file, SetupTable table) {}
+
+  /** The sheets that are tables, those that others hang on first. */
+  private static List<SheetOf> inOrder(List<TableFile> files, Map<String, SheetSaid> said) {
+    return files.stream()
+        .flatMap(
+            f -> table(f.sheet(), said.get(f.sheet())).map(t -> new SheetOf(f, t)).stream())
+        .sorted(Comparator.comparing(SheetOf::table))
+        .toList();
+  }
+
+  private static Said said(SheetSaid of, Boolean monthFirst) {
+    return of == null
+        ? Said.of(Map.of(), Map.of(), monthFirst)
+        : Said.of(of.columns(), of.words(), monthFirst);
   }
 
   /** The table that a sheet is: as somebody says, else by its name. */

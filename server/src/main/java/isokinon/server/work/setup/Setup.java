@@ -172,6 +172,7 @@ public class Setup {
         count.standing() + count.retired(),
         table.columns().stream().map(c -> column(table, c)).toList(),
         table.first(MOST_ROWS).stream()
+            .limit(MOST_ROWS)
             .map(s -> new RowView(table.keyOf(s.values()), s.values(), s.retired()))
             .toList());
   }
@@ -222,8 +223,10 @@ public class Setup {
       SignedIn who) {
     turns.take(Turns.Turn.SETUP);
     ShopTable table = tables.of(id);
+    if (!key.isEmpty()) {
+      requireChanged(table);
+    }
     Optional<Standing> standing = key.isEmpty() ? Optional.empty() : Optional.of(find(table, key));
-    standing.ifPresent(s -> requireChanged(table));
     standing.ifPresent(s -> requireUnmoved(table, s.values(), seen));
     Map<String, String> row = new LinkedHashMap<>();
     List<Fault> faults = new ArrayList<>();
@@ -332,8 +335,8 @@ public class Setup {
   public TableView retire(SetupTable id, String key, boolean retired, SignedIn who) {
     turns.take(Turns.Turn.SETUP);
     ShopTable table = tables.of(id);
-    Standing standing = find(table, key);
     requireChanged(table);
+    Standing standing = find(table, key);
     if (retired) {
       table
           .stays(standing.values())

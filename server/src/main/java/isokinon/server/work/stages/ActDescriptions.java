@@ -74,7 +74,7 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   @Override
   public String paused(JobAct.Paused act) {
-    return "rests, waiting for " + act.waitsFor() + after(": ", act.note());
+    return "paused, waiting for " + act.waitsFor() + after(": ", act.note());
   }
 
   @Override

@@ -30,5 +30,6 @@ public record CoverView(
     List<ConsumableUse> consumables) {
 
   /** So many of one kit or single part. */
-  public record BuyLine(String id, String title, int count, double price, int leadDays) {}
+  public record BuyLine(
+      String id, String title, int count, double price, int leadDays, String orderNumber) {}
 }

@@ -141,7 +141,13 @@ public class PurchaseProposal {
         bought.id().startsWith(Offer.SINGLE)
             ? sheet.partName(bought.id().substring(Offer.SINGLE.length()))
             : sheet.kit(bought.id()).map(Sheet.Kit::title).orElse(bought.id());
-    return new BuyLine(bought.id(), title, bought.count(), offer.price(), offer.leadDays());
+    return new BuyLine(
+        bought.id(),
+        title,
+        bought.count(),
+        offer.price(),
+        offer.leadDays(),
+        offer.orderNumber());
   }
 
   private static Optional<OfferRow> offer(String id, List<OfferRow> offers) {

@@ -214,18 +214,18 @@ public class Stores {
     return low * STEP_DAYS;
   }
 
-  private record Offer(double price, int leadDays) {}
+  private record Offer(double price, int leadDays, String orderNumber) {}
 
   private Optional<Offer> offer(Sheet sheet, KitId kit) {
     return catalogue
         .find(kit)
-        .map(k -> new Offer(k.price(), k.leadDays()))
+        .map(k -> new Offer(k.price(), k.leadDays(), k.orderNumber()))
         .or(
             () ->
                 stores.offers(sheet.id()).stream()
                     .filter(o -> o.id().equals(kit.kit()))
                     .findFirst()
-                    .map((OfferRow o) -> new Offer(o.price(), o.leadDays())));
+                    .map((OfferRow o) -> new Offer(o.price(), o.leadDays(), o.orderNumber())));
   }
 
   private static String title(Sheet sheet, KitId kit) {
@@ -267,6 +267,7 @@ public class Stores {
             Math.max(1, short0.orElse(1)),
             offer.get().price(),
             offer.get().leadDays(),
+            offer.get().orderNumber(),
             by.toString(),
             short0.isPresent() || !by.isAfter(today),
             line.because()));
@@ -284,6 +285,7 @@ public class Stores {
                 l.order(),
                 l.price().get(),
                 l.leadDays().orElse(0),
+                "",
                 LocalDate.now(clock).toString(),
                 true,
                 l.because()));
@@ -367,6 +369,7 @@ public class Stores {
             "kit",
             "title",
             "material",
+            "order_number",
             "count",
             "price",
             "lead_days",
@@ -380,6 +383,7 @@ public class Stores {
                         o.kit(),
                         o.title(),
                         o.material(),
+                        o.orderNumber(),
                         o.count(),
                         Text.digits(o.price()),
                         o.leadDays(),

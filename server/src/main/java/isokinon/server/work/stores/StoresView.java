@@ -88,6 +88,7 @@ public record StoresView(
       int count,
       double price,
       int leadDays,
+      String orderNumber,
       String orderBy,
       boolean late,
       String because) {}

@@ -129,11 +129,18 @@ final class RunsTable extends ShopTable {
     return duties.get().getOrDefault(tag, "");
   }
 
-  /** A line that names no part tells of the one that decides when the pump is due. */
+  /**
+   * A line that names no part tells of the one that decides when the pump is due; while that runs it
+   * stands in no place of its own.
+   */
   @Override
   public void completeKey(Map<String, String> key) {
+    Optional<String> leading = pump(key.get("tag")).map(PumpRow::role);
     if (key.get("role").isEmpty()) {
-      pump(key.get("tag")).ifPresent(p -> key.put("role", p.role()));
+      leading.ifPresent(role -> key.put("role", role));
+    }
+    if (key.get("ended_on").isEmpty() && leading.equals(Optional.of(key.get("role")))) {
+      key.put("place", "");
     }
   }
 
@@ -203,11 +210,9 @@ final class RunsTable extends ShopTable {
     return Stints.faults(stints);
   }
 
-  /** The set that a run is one of: the one that decides when a pump is due has no place. */
-  private String setOf(Map<String, String> row) {
-    boolean leading =
-        pump(row.get("tag")).filter(p -> p.role().equals(row.get("role"))).isPresent();
-    return String.join("|", row.get("tag"), row.get("role"), leading ? "" : row.get("place"));
+  /** The set that a run is one of. */
+  private static String setOf(Map<String, String> row) {
+    return String.join("|", row.get("tag"), row.get("role"), row.get("place"));
   }
 
   @Override
@@ -279,7 +284,7 @@ final class RunsTable extends ShopTable {
           new FittedPartRow(
               pump.tag(),
               run.at("role"),
-              leading ? "" : run.at("place"),
+              run.at("place"),
               run.at("part_serial"),
               run.at("material"),
               run.fitted(),

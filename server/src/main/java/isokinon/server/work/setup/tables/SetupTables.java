@@ -271,6 +271,9 @@ public class SetupTables {
               text("hardware", "Stands on", 60).saying("set of plates, by its id"),
               text("parts", "Its other parts", 400)
                   .saying("role=material with ; between, as ball=NBR;seat=body"),
+              text("order_number", "Order number", 40)
+                  .saying("by which it is ordered; nothing where nobody knows")
+                  .also("number", "article no", "art nr", "part number", "kit number"),
               number("price", "Price", "", 0, 1e6).must().also("preis", "cost"),
               whole("lead_days", "Days to come", "d", 0, 1_000).must().also("lead time", "lead")),
           row ->
@@ -291,6 +294,9 @@ public class SetupTables {
                   .must()
                   .saying("as part:outlet-manifold")
                   .also("part", "item"),
+              text("order_number", "Order number", 40)
+                  .saying("by which it is ordered; nothing where nobody knows")
+                  .also("number", "article no", "art nr", "part number", "kit number"),
               number("price", "Price", "", 0, 1e6).must().also("preis", "cost"),
               whole("lead_days", "Days to come", "d", 0, 1_000).must().also("lead time", "lead")),
           row -> List.of());
