@@ -67,14 +67,38 @@ class HistoryJourneyTest extends AtItsOwnMill {
   private static final List<List<String>> TWO_PUMPS =
       List.of(
           List.of(
-              "Tag", "Area", "Construction", "Description", "Hours a day", "Membrane", "Age",
-              "Interval", "Medium", "Temp"),
+              "Tag",
+              "Area",
+              "Construction",
+              "Description",
+              "Hours a day",
+              "Membrane",
+              "Age",
+              "Interval",
+              "Medium",
+              "Temp"),
           List.of(
-              "YRN-01", "Yarn store", "aodd-bolted-plastic-25", "Size to bath 1", "16", "EPDM",
-              "120", "2500", "water", "40"),
+              "YRN-01",
+              "Yarn store",
+              "aodd-bolted-plastic-25",
+              "Size to bath 1",
+              "16",
+              "EPDM",
+              "120",
+              "2500",
+              "water",
+              "40"),
           List.of(
-              "YRN-02", "Yarn store", "aodd-bolted-plastic-25", "Size to bath 2", "16", "EPDM",
-              "80", "2500", "Walkwasser", "40"));
+              "YRN-02",
+              "Yarn store",
+              "aodd-bolted-plastic-25",
+              "Size to bath 2",
+              "16",
+              "EPDM",
+              "80",
+              "2500",
+              "Walkwasser",
+              "40"));
 
   private static final List<List<String>> TWO_RUNS =
       List.of(

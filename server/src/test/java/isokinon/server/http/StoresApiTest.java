@@ -171,7 +171,8 @@ class StoresApiTest {
   void thePurchaseListIsATableSoonestFirst() {
     String csv =
         new String(desk.get("/api/v1/stores/purchase.csv").bytes(), StandardCharsets.UTF_8);
-    assertThat(csv).startsWith("order_by,sheet,kit,title,material,order_number,count,price,lead_days,because");
+    assertThat(csv)
+        .startsWith("order_by,sheet,kit,title,material,order_number,count,price,lead_days,because");
     assertThat(csv.lines().skip(1).map(l -> l.substring(0, 10)).toList()).isSorted().isNotEmpty();
     assertThat(csv).contains("WK-10");
     assertThat(csv.lines().count() - 1).isEqualTo(stores().path("order").size());

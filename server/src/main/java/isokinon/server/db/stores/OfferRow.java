@@ -9,5 +9,4 @@ package isokinon.server.db.stores;
  * @param leadDays days from order to shelf
  * @param orderNumber by which it is ordered; empty where nobody said
  */
-public record OfferRow(
-    String sheetId, String id, double price, int leadDays, String orderNumber) {}
+public record OfferRow(String sheetId, String id, double price, int leadDays, String orderNumber) {}

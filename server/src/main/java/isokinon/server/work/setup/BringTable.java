@@ -192,8 +192,7 @@ public class BringTable {
   /** The sheets that are tables, those that others hang on first. */
   private static List<SheetOf> inOrder(List<TableFile> files, Map<String, SheetSaid> said) {
     return files.stream()
-        .flatMap(
-            f -> table(f.sheet(), said.get(f.sheet())).map(t -> new SheetOf(f, t)).stream())
+        .flatMap(f -> table(f.sheet(), said.get(f.sheet())).map(t -> new SheetOf(f, t)).stream())
         .sorted(Comparator.comparing(SheetOf::table))
         .toList();
   }

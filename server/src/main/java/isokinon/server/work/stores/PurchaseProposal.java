@@ -142,12 +142,7 @@ public class PurchaseProposal {
             ? sheet.partName(bought.id().substring(Offer.SINGLE.length()))
             : sheet.kit(bought.id()).map(Sheet.Kit::title).orElse(bought.id());
     return new BuyLine(
-        bought.id(),
-        title,
-        bought.count(),
-        offer.price(),
-        offer.leadDays(),
-        offer.orderNumber());
+        bought.id(), title, bought.count(), offer.price(), offer.leadDays(), offer.orderNumber());
   }
 
   private static Optional<OfferRow> offer(String id, List<OfferRow> offers) {

@@ -130,8 +130,8 @@ final class RunsTable extends ShopTable {
   }
 
   /**
-   * A line that names no part tells of the one that decides when the pump is due; while that runs it
-   * stands in no place of its own.
+   * A line that names no part tells of the one that decides when the pump is due; while that runs
+   * it stands in no place of its own.
    */
   @Override
   public void completeKey(Map<String, String> key) {
