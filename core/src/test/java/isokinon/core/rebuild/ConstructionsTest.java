@@ -246,7 +246,7 @@ class ConstructionsTest {
     String step = bench.rebuild().currentStep().orElseThrow();
     bench.does(new JobAct.Paused("kit", "CSM set comes Thursday"));
     assertThat(bench.rebuild().pause()).isPresent();
-    assertThat(bench.refused(new StepAct.StepDone(step, ""))).contains("rests");
+    assertThat(bench.refused(new StepAct.StepDone(step, ""))).contains("paused");
     bench.does(new JobAct.Noted("kit is here"));
     bench.after(Duration.ofHours(50)).does(new JobAct.Resumed(""));
     assertThat(bench.rebuild().currentStep()).contains(step);
