@@ -90,11 +90,11 @@ export const api = {
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
   exchange: (tag: string, other: string, because: string) =>
     answer(server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because } })),
-  readCounter: (tag: string, typed: string) =>
+  readCounter: (tag: string, reading: number) =>
     answer(
       server.POST("/api/v1/pumps/{tag}/counters", {
         params: { path: { tag } },
-        body: { counter: "hours", reading: Number(typed || NaN) },
+        body: { counter: "hours", reading },
       }),
     ),
 

@@ -14,7 +14,10 @@ export function CounterReading({ tag }: { tag: string }) {
   const [typed, setTyped, clear] = useDraft(`counter.${tag}`);
   const reading = typed.replace(/\s*h$/, "").replace(",", ".").trim();
   const bring = useMutation({
-    mutationFn: () => api.readCounter(tag, reading),
+    mutationFn: async () => {
+      if (reading === "" || !Number.isFinite(Number(reading))) throw new Error(`"${typed.trim()}" is not a number.`);
+      return api.readCounter(tag, Number(reading));
+    },
     onSuccess: () => {
       clear();
       void queries.invalidateQueries({ queryKey: ["pump", tag] });

@@ -21,15 +21,15 @@ export default function BenchList() {
     );
   }
   return (
-    <main className="mx-auto max-w-[860px] px-5 py-6">
+    <main className="mx-auto w-full max-w-[860px] px-5 py-6">
       <h1 className="border-b-[1.5px] border-ink pb-2 text-head font-[680]">In hand</h1>
       <ul>
         {running.data.map((r) => (
           <li key={r.id} className="border-b border-line2">
-            <Link to={`/bench/${r.id}`} className="flex min-h-[72px] items-center gap-6 hover:bg-card">
+            <Link to={`/bench/${r.id}`} className="flex min-h-[72px] flex-wrap items-center gap-x-6 py-2 hover:bg-card">
               <span className="tag w-36 text-head">{r.pump}</span>
               <span className="w-28 text-lead font-[680] text-accent">{r.stage}</span>
-              <span className="min-w-0 flex-1 leading-[19px]">
+              <span className="min-w-0 flex-1 leading-[19px] max-[560px]:basis-full">
                 <b className="block truncate text-lead font-[640]">{r.state}</b>
                 <span className="block truncate text-body text-muted">{r.reason}</span>
               </span>

@@ -45,6 +45,14 @@ class PlacesJourneyTest extends AtTheMill {
       Shop.fitsItsWidth(page);
       page.setViewportSize(1280, 800);
     }
+    page.setViewportSize(390, 844);
+    for (String place :
+        List.of("/", "/pumps/EFF-03", "/symptoms", "/symptoms/SCR-07", "/bench", "/stores")) {
+      page.navigate(place);
+      Shop.isThere(page);
+      Shop.fitsItsWidth(page);
+    }
+    page.setViewportSize(1280, 800);
     page.navigate("/wet-ends/EFF-02");
     assertThat(page.getByText("Ruled out by this duty")).isVisible();
     Shop.picture(page, "wet-ends");

@@ -2,6 +2,7 @@ package isokinon.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
@@ -38,16 +39,17 @@ class ScreensJourneyTest extends AtTheMill {
   }
 
   @Test
-  void countersComeInAsATableWhoseFaultsAreToldByLine() {
-    Page page = shop.device("RT");
+  void countersComeInAsATableWhoseFaultsAreToldByCell() {
+    Page page = shop.device("MA");
     page.navigate("/");
-    page.getByLabel("Counters as CSV").setInputFiles(counters("EFF-06,hours,2025-03-01,much\n"));
-    assertThat(page.getByText("Nothing was taken in: 1 fault.")).isVisible();
-    assertThat(page.getByText("\"much\" is not a number.")).isVisible();
-    page.getByLabel("Counters as CSV").setInputFiles(counters("EFF-06,strokes,2025-03-01,500\n"));
-    assertThat(page.getByText("Would bring 1 reading of 1 pump,")).isVisible();
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in")).click();
-    assertThat(page.getByText("Taken in: 1 reading")).isVisible();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bring in")).click();
+    Locator file = page.getByLabel("Counter readings as CSV or XLSX");
+    file.setInputFiles(counters("EFF-06,hours,2025-03-01,much\n"));
+    assertThat(page.getByText("\"much\" is no number.")).isVisible();
+    assertThat(page.getByText("D2")).isVisible();
+    file.setInputFiles(counters("EFF-06,strokes,2025-03-01,500\n"));
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Bring 1 row")).click();
+    assertThat(page.getByText("Brought: ")).containsText("1 new");
     Shop.accessible(page);
   }
 
