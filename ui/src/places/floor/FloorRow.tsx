@@ -62,7 +62,7 @@ export const FloorRow = memo(function FloorRow(p: Props) {
         {strip && <RunningOut pump={strip} x={x} y={CY} />}
         <path d={`M${x(0)},0V${ROW}`} stroke="var(--ink)" strokeWidth={1.8} />
         <path d={`M${x(30)},0V${ROW}`} stroke="var(--renew)" strokeDasharray="2 3" />
-        {pump.rebuild !== null && <OnBench x={x(0)} stage={between ? `, ${pump.rebuildStage ?? ""}` : ""} />}
+        {pump.rebuild !== null && <OnBench x={x(0)} stage={between ? (pump.rebuildStage ?? "") : null} />}
         <Chance pump={pump} right={width - 16} />
         {selected && (
           <g>
@@ -117,13 +117,14 @@ function WetEnd({ material, x }: { material: string; x: number }) {
   );
 }
 
-function OnBench({ x, stage }: { x: number; stage: string }) {
+/** That it is at the bench, and at which stage where there is room for the words. */
+function OnBench({ x, stage }: { x: number; stage: string | null }) {
   return (
     <g>
-      <rect x={x + 8} y={CY - 11} width={stage ? 150 : 66} height={22} fill="var(--paper)" />
+      <rect x={x + 8} y={CY - 11} width={stage === null ? 66 : 150} height={22} fill="var(--paper)" />
       <MarkAt state="bench" x={x + 18.5} y={CY} r={6.5} />
       <text x={x + 33} y={CY + 4.5} fontSize={13.5} fontWeight={660} fill="var(--accent)">
-        {stage ? `on the bench${stage}` : "bench"}
+        {stage === null ? "bench" : `on the bench, ${stage}`}
       </text>
     </g>
   );

@@ -3,6 +3,7 @@ import { api, Refused } from "../../api/client";
 import { GaugeReader } from "../../parts/GaugeField";
 import { ReadingField } from "../../parts/ReadingField";
 import { rounded } from "../../text/numbers";
+import { typedNumber } from "../../text/typedNumber";
 import { Sentence } from "../../parts/States";
 import { useDraft } from "../../parts/useDraft";
 import { useMay } from "../../parts/useMay";
@@ -12,11 +13,11 @@ export function CounterReading({ tag }: { tag: string }) {
   const work = useMay("work");
   const queries = useQueryClient();
   const [typed, setTyped, clear] = useDraft(`counter.${tag}`);
-  const reading = typed.replace(/\s*h$/, "").replace(",", ".").trim();
   const bring = useMutation({
     mutationFn: async () => {
-      if (reading === "" || !Number.isFinite(Number(reading))) throw new Error(`"${typed.trim()}" is not a number.`);
-      return api.readCounter(tag, Number(reading));
+      const reading = typedNumber(typed.replace(/\s*h$/, ""));
+      if (reading == null) throw new Error(`"${typed.trim()}" is not a number.`);
+      return api.readCounter(tag, reading);
     },
     onSuccess: () => {
       clear();

@@ -1,4 +1,3 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
 import type { BringRequest, SetupNames, SetupTableRows } from "../../api/types";
@@ -7,35 +6,22 @@ import { FileButton } from "../../parts/FileButton";
 import { Faults } from "../../parts/BringTable";
 import { counted } from "../../text/counted";
 import { base64 } from "./base64";
-import { Columns, type Said, ToSay } from "./Brought";
+import { BRING_WIDTH, BringFoot, Columns, DayOrder, type Said, ToSay } from "./Brought";
 import { Bringing } from "./Bringing";
 import { useBringing } from "./useBringing";
 import { isMonthFirst } from "../../text/shownIn";
 
-type Asked = Omit<BringRequest, "dryRun">;
+type Asked = Omit<BringRequest, "dryRun" | "watch">;
 
 /** A spreadsheet brought in: what each heading is taken for, what it would do, then all of it at once. */
 export function Bring({ table, names, close }: { table: SetupTableRows; names: SetupNames[]; close: () => void }) {
-  const cache = useQueryClient();
   const [name, setName] = useState("");
-  const [asked, setAsked] = useState<Asked | null>(null);
-  const bringing = useBringing();
-  const look = useMutation({
-    mutationFn: (q: Asked) => api.bringRows(table.table, { ...q, dryRun: true, watch: bringing.begin() }),
-  });
-  const bring = useMutation({
-    mutationFn: (q: Asked) => api.bringRows(table.table, { ...q, dryRun: false, watch: bringing.begin() }),
-    onSuccess: () => cache.invalidateQueries(),
-  });
-  const ask = (q: Asked) => {
-    setAsked(q);
-    look.mutate(q);
-  };
+  const { asked, ask, look, bring, watch, error } = useBringing((q: Asked & Pick<BringRequest, "dryRun" | "watch">) =>
+    api.bringRows(table.table, q),
+  );
   const say = (said: Said) => asked && ask({ ...asked, ...said });
   const seen = look.data;
-  const error = look.error ?? bring.error;
   const done = bring.data;
-  const moving = seen ? seen.fresh + seen.changed : 0;
   return (
     <main className="flex flex-1 flex-col">
       <div className="flex flex-wrap items-center gap-3 px-5 pt-3 pb-2">
@@ -60,16 +46,7 @@ export function Bring({ table, names, close }: { table: SetupTableRows; names: S
           </span>
         )}
         {seen && asked && (
-          <span className="flex items-center text-lead">
-            days as{" "}
-            <Choice
-              label="Order of a day"
-              value={asked.monthFirst ? "month first" : "day first"}
-              all="day first"
-              of={["day first", "month first"]}
-              onChange={(v) => ask({ ...asked, monthFirst: v === "month first" })}
-            />
-          </span>
+          <DayOrder monthFirst={asked.monthFirst ?? false} say={(monthFirst) => ask({ ...asked, monthFirst })} />
         )}
         <a className="press inline-flex items-center px-4" href={api.setupFile(table.table, "xlsx", true)}>
           Template
@@ -97,7 +74,7 @@ export function Bring({ table, names, close }: { table: SetupTableRows; names: S
           what stands.
         </p>
       )}
-      {(look.isPending || bring.isPending) && <Bringing bringing={bringing} writes={bring.isPending} />}
+      {(look.isPending || bring.isPending) && <Bringing watch={watch} writes={bring.isPending} />}
       {error && (
         <div className="px-5 pb-2">
           <Faults error={error} />
@@ -114,34 +91,15 @@ export function Bring({ table, names, close }: { table: SetupTableRows; names: S
         </div>
       )}
       {seen && asked && !bring.isPending && (
-        <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t-[1.5px] border-ink bg-paper px-5 py-2">
-          <p className="text-lead" role="status">
-            {done ? "Brought: " : "Dry run: "}
-            <b>{(done ?? seen).fresh} new</b>, {(done ?? seen).changed} changed, {(done ?? seen).same} the same
-            {(done ?? seen).wrong > 0 && <b className="text-renew">, {(done ?? seen).wrong} at fault</b>}
-          </p>
-          <span className="flex-1" />
-          {!done && seen.wrong > 0 && moving > 0 && (
-            <button type="button" className="press" onClick={() => bring.mutate({ ...asked, leaveOut: true })}>
-              Leave {seen.wrong} out, bring {moving}
-            </button>
-          )}
-          {!done && (
-            <button
-              type="button"
-              className="press go min-w-[260px] max-[860px]:min-w-[180px]"
-              disabled={seen.wrong > 0 || moving === 0}
-              onClick={() => bring.mutate(asked)}
-            >
-              {`Bring ${counted(moving, "row")}`}
-            </button>
-          )}
-          {done && (
-            <button type="button" className="press go min-w-[260px] max-[860px]:min-w-[180px]" onClick={close}>
-              To the table
-            </button>
-          )}
-        </div>
+        <BringFoot
+          sums={done ?? seen}
+          done={done !== undefined}
+          bring={(leaveOut) => bring.mutate({ ...asked, leaveOut })}
+        >
+          <button type="button" className={`press go ${BRING_WIDTH}`} onClick={close}>
+            To the table
+          </button>
+        </BringFoot>
       )}
     </main>
   );

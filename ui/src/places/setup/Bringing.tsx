@@ -2,18 +2,18 @@ import { useMutation } from "@tanstack/react-query";
 import { api } from "../../api/client";
 import type { BringProgress } from "../../api/types";
 import { rounded } from "../../text/numbers";
-import { type InProgress, useProgress } from "./useBringing";
+import { useProgress } from "./useBringing";
 
 function said(p: BringProgress | undefined, writes: boolean): string {
-  if (!p || p.phase === "idle" || p.phase === "opening" || p.rows === 0) return "The file is opened";
+  if (!p || p.phase === "idle" || p.rows === 0) return "The file is opened";
   const rows = `${rounded(p.done)} of ${rounded(p.rows)} rows`;
   return `${p.table}: ${rows} ${p.phase === "reading" ? "read" : writes ? "written" : "tried out"}`;
 }
 
 /** How far tables have come that are being brought, and how it is stopped. */
-export function Bringing({ bringing, writes }: { bringing: InProgress; writes: boolean }) {
-  const progress = useProgress(bringing.watch);
-  const stop = useMutation({ mutationFn: () => api.stopBringing(bringing.watch) });
+export function Bringing({ watch, writes }: { watch: string; writes: boolean }) {
+  const progress = useProgress(watch);
+  const stop = useMutation({ mutationFn: () => api.stopBringing(watch) });
   const share = progress && progress.rows > 0 ? progress.done / progress.rows : 0;
   return (
     <section className="mx-5 my-3 border-t-[1.5px] border-ink pt-3" aria-label="How far it is">

@@ -1,7 +1,9 @@
+import type { ReactNode } from "react";
 import type { BroughtView, SetupName, SetupNames, SetupTableRows } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { Mark } from "../../parts/Mark";
 import { counted } from "../../text/counted";
+import { rounded } from "../../text/numbers";
 import { namesOf } from "./known";
 import { NameField } from "./NameField";
 
@@ -193,3 +195,67 @@ export function ToSay({
     </>
   );
 }
+
+/** Whether 03/01/2026 is the first of March. */
+export function DayOrder({ monthFirst, say }: { monthFirst: boolean; say: (monthFirst: boolean) => void }) {
+  return (
+    <span className="flex items-center text-lead">
+      days as{" "}
+      <Choice
+        label="Order of a day"
+        value={monthFirst ? "month first" : "day first"}
+        all="day first"
+        of={["day first", "month first"]}
+        onChange={(v) => say(v === "month first")}
+      />
+    </span>
+  );
+}
+
+/** So many rows of each kind. */
+export type Sums = Pick<BroughtView, "fresh" | "changed" | "same" | "wrong">;
+
+/** What it would do or did, and what is pressed next; {@link children} where all of it is written. */
+export function BringFoot({
+  sums,
+  done,
+  bring,
+  children,
+}: {
+  sums: Sums;
+  done: boolean;
+  bring: (leaveOut: boolean) => void;
+  children: ReactNode;
+}) {
+  const moving = sums.fresh + sums.changed;
+  return (
+    <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t-[1.5px] border-ink bg-paper px-5 py-2">
+      <p className="text-lead" role="status">
+        {done ? "Brought: " : "Dry run: "}
+        <b>{rounded(sums.fresh)} new</b>, {rounded(sums.changed)} changed, {rounded(sums.same)} the same
+        {sums.wrong > 0 && <b className="text-renew">, {rounded(sums.wrong)} at fault</b>}
+      </p>
+      <span className="flex-1" />
+      {!done && sums.wrong > 0 && moving > 0 && (
+        <button type="button" className="press" onClick={() => bring(true)}>
+          Leave {rounded(sums.wrong)} out, bring {rounded(moving)}
+        </button>
+      )}
+      {done ? (
+        children
+      ) : (
+        <button
+          type="button"
+          className={`press go ${BRING_WIDTH}`}
+          disabled={sums.wrong > 0 || moving === 0}
+          onClick={() => bring(false)}
+        >
+          {`Bring ${rounded(moving)} ${moving === 1 ? "row" : "rows"}`}
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Width of the one button at the foot. */
+export const BRING_WIDTH = "min-w-[260px] max-[860px]:min-w-[180px]";

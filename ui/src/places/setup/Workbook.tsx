@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { type ComponentProps, useState } from "react";
 import { Link } from "react-router";
 import { api } from "../../api/client";
@@ -13,7 +13,7 @@ import { rounded } from "../../text/numbers";
 import { isMonthFirst } from "../../text/shownIn";
 import { base64 } from "./base64";
 import { Bringing } from "./Bringing";
-import { Columns, ToSay } from "./Brought";
+import { BRING_WIDTH, BringFoot, Columns, DayOrder, type Sums, ToSay } from "./Brought";
 import { useBringing } from "./useBringing";
 
 type Asked = Omit<WorkbookRequest, "dryRun" | "watch">;
@@ -28,28 +28,15 @@ export default function Workbook() {
 }
 
 function OfTables({ setup, names }: { setup: SetupView; names: SetupNames[] }) {
-  const cache = useQueryClient();
   const lead = useMay("lead");
-  const bringing = useBringing();
   const [name, setName] = useState("");
-  const [asked, setAsked] = useState<Asked | null>(null);
   const [open, setOpen] = useState("");
-  const look = useMutation({
-    mutationFn: (q: Asked) => api.bringWorkbook({ ...q, dryRun: true, watch: bringing.begin() }),
-  });
-  const bring = useMutation({
-    mutationFn: (q: Asked) => api.bringWorkbook({ ...q, dryRun: false, watch: bringing.begin() }),
-    onSuccess: () => cache.invalidateQueries(),
-  });
-  const ask = (q: Asked) => {
-    setAsked(q);
-    look.mutate(q);
-  };
+  const { asked, ask, look, bring, watch, error } = useBringing(
+    (q: Asked & Pick<WorkbookRequest, "dryRun" | "watch">) => api.bringWorkbook(q),
+  );
   const say = (sheet: string, said: Partial<SheetSaid>) =>
     asked && ask({ ...asked, sheets: { ...asked.sheets, [sheet]: { ...saidOf(asked, sheet), ...said } } });
   const sheets = (bring.data ?? look.data)?.sheets ?? [];
-  const error = look.error ?? bring.error;
-  const sums = summed(sheets);
   const shown = sheets.find((s) => s.sheet === open && s.brought) ?? sheets.find((s) => (s.brought?.wrong ?? 0) > 0);
   return (
     <main className="flex flex-1 flex-col">
@@ -61,16 +48,7 @@ function OfTables({ setup, names }: { setup: SetupView; names: SetupNames[] }) {
           {sheets.length > 0 ? `${counted(sheets.length, "sheet")} of ${name}` : "one workbook"}
         </h1>
         {asked && sheets.length > 0 && (
-          <span className="flex items-center text-lead">
-            days as{" "}
-            <Choice
-              label="Order of a day"
-              value={asked.monthFirst ? "month first" : "day first"}
-              all="day first"
-              of={["day first", "month first"]}
-              onChange={(v) => ask({ ...asked, monthFirst: v === "month first" })}
-            />
-          </span>
+          <DayOrder monthFirst={asked.monthFirst ?? false} say={(monthFirst) => ask({ ...asked, monthFirst })} />
         )}
         <a className="press inline-flex items-center px-4" href={api.workbookFile(true)}>
           Template
@@ -98,7 +76,7 @@ function OfTables({ setup, names }: { setup: SetupView; names: SetupNames[] }) {
           nothing.
         </p>
       )}
-      {(look.isPending || bring.isPending) && <Bringing bringing={bringing} writes={bring.isPending} />}
+      {(look.isPending || bring.isPending) && <Bringing watch={watch} writes={bring.isPending} />}
       {error && (
         <div className="px-5 pb-2">
           <Faults error={error} />
@@ -131,37 +109,15 @@ function OfTables({ setup, names }: { setup: SetupView; names: SetupNames[] }) {
         </div>
       )}
       {sheets.length > 0 && asked && !bring.isPending && (
-        <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t-[1.5px] border-ink bg-paper px-5 py-2">
-          <p className="text-lead" role="status">
-            {bring.data ? "Brought: " : "Dry run: "}
-            <b>{rounded(sums.fresh)} new</b>, {rounded(sums.changed)} changed, {rounded(sums.same)} the same
-            {sums.wrong > 0 && <b className="text-renew">, {rounded(sums.wrong)} at fault</b>}
-          </p>
-          <span className="flex-1" />
-          {!bring.data && sums.wrong > 0 && sums.moving > 0 && (
-            <button type="button" className="press" onClick={() => bring.mutate({ ...asked, leaveOut: true })}>
-              Leave {rounded(sums.wrong)} out, bring {rounded(sums.moving)}
-            </button>
-          )}
-          {!bring.data && (
-            <button
-              type="button"
-              className="press go min-w-[260px] max-[860px]:min-w-[180px]"
-              disabled={look.isPending || sums.wrong > 0 || sums.moving === 0}
-              onClick={() => bring.mutate(asked)}
-            >
-              Bring {rounded(sums.moving)} rows
-            </button>
-          )}
-          {bring.data && (
-            <Link
-              className="press go inline-flex min-w-[260px] max-[860px]:min-w-[180px] items-center justify-center"
-              to="/setup"
-            >
-              To the set-up
-            </Link>
-          )}
-        </div>
+        <BringFoot
+          sums={summed(sheets)}
+          done={bring.data !== undefined}
+          bring={(leaveOut) => bring.mutate({ ...asked, leaveOut })}
+        >
+          <Link className={`press go inline-flex items-center justify-center ${BRING_WIDTH}`} to="/setup">
+            To the set-up
+          </Link>
+        </BringFoot>
       )}
     </main>
   );
@@ -172,12 +128,9 @@ function saidOf(asked: Asked, sheet: string): SheetSaid {
   return asked.sheets?.[sheet] ?? { table: "", columns: {}, words: {} };
 }
 
-function summed(sheets: WorkbookSheet[]) {
-  const of = (take: (b: NonNullable<WorkbookSheet["brought"]>) => number) =>
-    sheets.reduce((n, s) => n + (s.brought ? take(s.brought) : 0), 0);
-  const fresh = of((b) => b.fresh);
-  const changed = of((b) => b.changed);
-  return { fresh, changed, same: of((b) => b.same), wrong: of((b) => b.wrong), moving: fresh + changed };
+function summed(sheets: WorkbookSheet[]): Sums {
+  const of = (kind: keyof Sums) => sheets.reduce((n, s) => n + (s.brought?.[kind] ?? 0), 0);
+  return { fresh: of("fresh"), changed: of("changed"), same: of("same"), wrong: of("wrong") };
 }
 
 /** What is still to be said of a sheet, once it is known which names its columns take. */

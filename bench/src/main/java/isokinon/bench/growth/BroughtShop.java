@@ -66,7 +66,7 @@ public final class BroughtShop {
     throw new IllegalStateException("no table of runs");
   }
 
-  /** An answer, the seconds it took, how often progress was told meanwhile, and the heap. */
+  /** An answer, the seconds it took, and how often progress was told meanwhile. */
   private record Done(HttpResponse<String> answer, double seconds, int told) {}
 
   private Done bring(boolean dryRun, boolean stop) throws Exception {

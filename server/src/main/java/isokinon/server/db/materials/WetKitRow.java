@@ -1,7 +1,6 @@
 package isokinon.server.db.materials;
 
 import isokinon.core.stock.KitId;
-import org.apache.ibatis.annotations.AutomapConstructor;
 
 /**
  * A wet-end kit that can be had, on the shelf or not.
@@ -23,22 +22,6 @@ public record WetKitRow(
     double price,
     int leadDays,
     String orderNumber) {
-
-  /** A kit. */
-  @AutomapConstructor
-  public WetKitRow {}
-
-  /** One whose number nobody said. */
-  public WetKitRow(
-      String sheetId,
-      String kit,
-      String material,
-      String hardware,
-      String parts,
-      double price,
-      int leadDays) {
-    this(sheetId, kit, material, hardware, parts, price, leadDays, "");
-  }
 
   /** Which kit it is. */
   public KitId id() {

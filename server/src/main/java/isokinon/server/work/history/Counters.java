@@ -54,18 +54,23 @@ public class Counters {
       throw RequestProblem.missing("No pump is called " + tag + ".");
     }
     Instant at = LocalDate.now(clock).atTime(EVENING).atZone(clock.getZone()).toInstant();
-    List<Reading> known = known(store.readings(tag, kind));
-    Result result = result(tag, kind, known, List.of(new Reading(0, at, value)));
+    Result result = take(tag, kind, List.of(new Reading(0, at, value)), who);
     if (!result.faults().isEmpty()) {
       throw RequestProblem.invalid(
           result.faults().stream().map(f -> new Fault("reading", f.message())).toList());
     }
-    keep(tag, kind, result.added(), who);
     return new Taken(result.gained());
   }
 
-  private static List<Reading> known(List<CounterRow> rows) {
-    return rows.stream().map(r -> new Reading(0, r.at().toInstant(), r.reading())).toList();
+  /** Takes readings of one counter in, where none of them is at fault. */
+  public Result take(String tag, Kind kind, List<Reading> fresh, String who) {
+    List<Reading> known =
+        store.readings(tag, kind).stream()
+            .map(r -> new Reading(0, r.at().toInstant(), r.reading()))
+            .toList();
+    Result result = result(tag, kind, known, fresh);
+    keep(tag, kind, result.added(), who);
+    return result;
   }
 
   /**
@@ -93,7 +98,7 @@ public class Counters {
   }
 
   /** Keeps readings in the order of time, and what each gained. */
-  public void keep(String tag, Kind kind, List<Added> added, String who) {
+  private void keep(String tag, Kind kind, List<Added> added, String who) {
     OffsetDateTime now = OffsetDateTime.now(clock);
     for (Added a : added) {
       OffsetDateTime at = a.reading().at().atOffset(ZoneOffset.UTC);

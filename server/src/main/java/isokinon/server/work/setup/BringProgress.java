@@ -9,10 +9,8 @@ final class BringProgress {
 
   /** What is being done. */
   enum Phase implements Code {
-    /** Not begun, or over. */
+    /** Nothing of it is read yet, or it is over. */
     IDLE,
-    /** The file is read, or waits until another has been written. */
-    OPENING,
     /** Rows are read and checked. */
     READING,
     /** Rows are written. */

@@ -15,5 +15,4 @@ import isokinon.server.work.setup.BringProgress.Phase;
 public record BringProgressView(Phase phase, String table, int done, int rows) {
 
   static final BringProgressView IDLE = new BringProgressView(Phase.IDLE, "", 0, 0);
-  static final BringProgressView OPENING = new BringProgressView(Phase.OPENING, "", 0, 0);
 }

@@ -34,20 +34,12 @@ class KnownHere {
   /** How runs end, with the words that need no explaining. */
   private static final List<Known> RUN_ENDS =
       List.of(
-          new Known(
-              RunEnd.FAILED.code(),
-              RunEnd.FAILED.code(),
-              List.of("failure", "f", "yes", "true", "1", "defekt")),
-          new Known(
-              RunEnd.SOUND.code(),
-              RunEnd.SOUND.code(),
-              List.of("planned", "ok", "s", "no", "false", "0")),
-          new Known(RunEnd.RUNNING.code(), RunEnd.RUNNING.code(), List.of("runs", "r")));
+          coded(RunEnd.FAILED, "failure", "f", "yes", "true", "1", "defekt"),
+          coded(RunEnd.SOUND, "planned", "ok", "s", "no", "false", "0"),
+          coded(RunEnd.RUNNING, "runs", "r"));
 
   private static final List<Known> COUNTERS =
-      List.of(
-          new Known(Kind.HOURS.code(), Kind.HOURS.code(), List.of("h", "hour", "run hours")),
-          new Known(Kind.STROKES.code(), Kind.STROKES.code(), List.of("stroke", "cycles")));
+      List.of(coded(Kind.HOURS, "h", "hour", "run hours"), coded(Kind.STROKES, "stroke", "cycles"));
 
   private final SetupTables tables;
   private final StoresMapper people;
@@ -130,7 +122,11 @@ class KnownHere {
     return new Known(code, name, List.of());
   }
 
+  private static Known coded(Code code, String... aliases) {
+    return new Known(code.code(), code.code(), List.of(aliases));
+  }
+
   private static List<Known> codes(Code[] codes) {
-    return Arrays.stream(codes).map(c -> named(c.code(), c.code())).toList();
+    return Arrays.stream(codes).map(c -> coded(c)).toList();
   }
 }

@@ -224,7 +224,7 @@ public class Setup {
     turns.take(Turns.Turn.SETUP);
     ShopTable table = tables.of(id);
     if (!key.isEmpty()) {
-      requireChanged(table);
+      requireNoRecord(table);
     }
     Optional<Standing> standing = key.isEmpty() ? Optional.empty() : Optional.of(find(table, key));
     standing.ifPresent(s -> requireUnmoved(table, s.values(), seen));
@@ -246,24 +246,21 @@ public class Setup {
       table.completeKey(row);
       faults.addAll(table.faults(row, standing.map(Standing::values)));
     }
-    if (faults.isEmpty()) {
-      faults.addAll(besideOthers(table, row, standing));
+    if (!faults.isEmpty()) {
+      throw RequestProblem.invalid(faults);
     }
+    Map<String, Map<String, String>> others = new LinkedHashMap<>();
+    table.beside(words(table, row)).forEach(s -> others.put(table.keyOf(s.values()), s.values()));
+    standing.ifPresent(s -> others.remove(table.keyOf(s.values())));
+    faults.addAll(besideOthers(table, row, standing.isEmpty(), others));
     if (!faults.isEmpty()) {
       throw RequestProblem.invalid(faults);
     }
     Optional<Map<String, String>> before = standing.map(Standing::values);
     String now = table.keyOf(row);
     boolean moved = before.isPresent() && !table.keyOf(before.get()).equals(now);
-    if (moved || before.isEmpty()) {
-      table.beside(words(table, row)).stream()
-          .filter(s -> table.keyOf(s.values()).equals(now))
-          .findFirst()
-          .ifPresent(
-              s -> {
-                throw RequestProblem.notNow(
-                    table.key().get(0), now + " is there already: change that one.");
-              });
+    if (others.containsKey(now)) {
+      throw RequestProblem.notNow(table.key().get(0), now + " is there already: change that one.");
     }
     if (moved) {
       if (table.retires()) {
@@ -278,7 +275,7 @@ public class Setup {
     return table(id);
   }
 
-  private static void requireChanged(ShopTable table) {
+  private static void requireNoRecord(ShopTable table) {
     if (table.recorded()) {
       throw RequestProblem.notNow(
           "", "What is recorded here stays as it is; only the last change can be taken back.");
@@ -295,14 +292,14 @@ public class Setup {
 
   /** A row must fit those that stand: a pump's shares add up, no two parts in one place. */
   private static List<Fault> besideOthers(
-      ShopTable table, Map<String, String> row, Optional<Standing> instead) {
-    Map<String, Map<String, String>> after = new LinkedHashMap<>();
-    table.beside(words(table, row)).forEach(s -> after.put(table.keyOf(s.values()), s.values()));
-    instead.ifPresent(s -> after.remove(table.keyOf(s.values())));
+      ShopTable table,
+      Map<String, String> row,
+      boolean fresh,
+      Map<String, Map<String, String>> others) {
+    Map<String, Map<String, String>> after = new LinkedHashMap<>(others);
     String key = table.keyOf(row);
     after.put(key, row);
-    Map<String, Integer> fresh = instead.isPresent() ? Map.of() : Map.of(key, 1);
-    return table.together(after, fresh).stream()
+    return table.together(after, fresh ? Map.of(key, 1) : Map.of()).stream()
         .filter(f -> f.line() > 0 || row.containsValue(f.path()))
         .map(f -> new Fault(table.key().get(0), f.message()))
         .toList();
@@ -335,7 +332,7 @@ public class Setup {
   public TableView retire(SetupTable id, String key, boolean retired, SignedIn who) {
     turns.take(Turns.Turn.SETUP);
     ShopTable table = tables.of(id);
-    requireChanged(table);
+    requireNoRecord(table);
     Standing standing = find(table, key);
     if (retired) {
       table

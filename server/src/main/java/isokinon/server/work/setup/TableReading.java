@@ -69,6 +69,7 @@ final class TableReading {
   private final Map<String, List<String>> unknown = new LinkedHashMap<>();
   private final List<ReadRow> rows = new ArrayList<>();
   private final Map<String, Map<String, String>> standing = new LinkedHashMap<>();
+  private List<ReadRow> moving = List.of();
   private int wrong;
 
   private TableReading(
@@ -260,6 +261,7 @@ final class TableReading {
     }
     rows.removeIf(r -> wrongLines.contains(r.line().number()));
     wrong += wrongLines.size();
+    moving = rows.stream().filter(r -> r.before().isEmpty() || !changes(r).isEmpty()).toList();
   }
 
   private void fault(Line line, String column, String message) {
@@ -274,7 +276,7 @@ final class TableReading {
 
   /** The rows that say something new, in their order. */
   List<ReadRow> moving() {
-    return rows.stream().filter(r -> r.before().isEmpty() || !changes(r).isEmpty()).toList();
+    return moving;
   }
 
   private List<Change> changes(ReadRow row) {
@@ -299,7 +301,6 @@ final class TableReading {
   }
 
   BroughtView view(boolean stored) {
-    List<ReadRow> moving = moving();
     int fresh = (int) moving.stream().filter(r -> r.before().isEmpty()).count();
     return new BroughtView(
         file.sheet(),

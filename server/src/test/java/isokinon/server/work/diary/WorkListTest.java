@@ -48,7 +48,7 @@ class WorkListTest {
   private static final Clock NOW =
       Clock.fixed(Instant.parse("2026-03-17T08:00:00Z"), ZoneOffset.UTC);
   private static final WetKitRow KIT =
-      new WetKitRow("aodd-bolted-plastic-25", "wet-kit", "NBR", "full-stroke", "", 112, 9);
+      new WetKitRow("aodd-bolted-plastic-25", "wet-kit", "NBR", "full-stroke", "", 112, 9, "");
 
   private final LifeService lives = mock(LifeService.class);
   private final Renewals renewals = mock(Renewals.class);

@@ -52,7 +52,7 @@ class RenewalsTest {
   }
 
   private static WetKitRow kit(String material, String hardware, double price) {
-    return new WetKitRow(SHEET, "wet-kit", material, hardware, "", price, 5);
+    return new WetKitRow(SHEET, "wet-kit", material, hardware, "", price, 5, "");
   }
 
   private static WetEndRow wetEnd(String hardware, double stop) {

@@ -43,7 +43,7 @@ class StockDemandTest {
       new StockDemand(lives, history, wetEnds, new Catalogue(store, versions), versions);
 
   private static WetKitRow kit(String material, String hardware) {
-    return new WetKitRow(SHEET, "wet-kit", material, hardware, "", 112, 9);
+    return new WetKitRow(SHEET, "wet-kit", material, hardware, "", 112, 9, "");
   }
 
   private void onPlates(String hardware) {

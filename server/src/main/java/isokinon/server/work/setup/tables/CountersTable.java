@@ -21,7 +21,6 @@ import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -147,9 +146,7 @@ final class CountersTable extends ShopTable {
   }
 
   private Instant at(Map<String, String> row) {
-    return LocalDateTime.parse(row.get("at"), SetupColumn.MOMENT)
-        .atZone(clock.getZone())
-        .toInstant();
+    return SetupColumn.at(row.get("at"), clock.getZone()).toInstant();
   }
 
   private Reading reading(Map<String, String> row, int line) {
@@ -223,15 +220,10 @@ final class CountersTable extends ShopTable {
   }
 
   private void write(Of of, Map<Instant, Written> fresh, String who, Consumer<Written> each) {
-    List<Reading> known =
-        store.readings(of.tag(), of.kind()).stream()
-            .map(r -> new Reading(0, r.at().toInstant(), r.reading()))
-            .toList();
-    List<Reading> told = fresh.values().stream().map(w -> reading(w.row(), 0)).toList();
-    Result result = counters.result(of.tag(), of.kind(), known, told);
     LocalDate hoursOn =
         pumps.byTag(of.tag()).map(PumpRow::hoursOn).orElseGet(() -> LocalDate.now(clock));
-    counters.keep(of.tag(), of.kind(), result.added(), who);
+    List<Reading> told = fresh.values().stream().map(w -> reading(w.row(), 0)).toList();
+    Result result = counters.take(of.tag(), of.kind(), told, who);
     for (Added added : result.added()) {
       Written w = fresh.get(added.reading().at());
       Map<String, String> kept = new LinkedHashMap<>(w.row());

@@ -89,13 +89,18 @@ final class FittedTable extends ShopTable {
     return row;
   }
 
+  /** What is wrong with a role that no wear part has; empty where one has it. */
+  static Optional<Fault> noWearPart(ShopLibrary library, String role) {
+    return library.materials().knowsRole(role)
+        ? Optional.empty()
+        : Optional.of(
+            new Fault("role", "\"" + role + "\" is no wear part that the library knows."));
+  }
+
   @Override
   public List<Fault> faults(Map<String, String> row, Optional<Map<String, String>> before) {
     List<Fault> faults = new ArrayList<>();
-    if (!library.materials().knowsRole(row.get("role"))) {
-      faults.add(
-          new Fault("role", "\"" + row.get("role") + "\" is no wear part that the library knows."));
-    }
+    noWearPart(library, row.get("role")).ifPresent(faults::add);
     if (LocalDate.parse(row.get("fitted_on")).isAfter(LocalDate.now(clock))) {
       faults.add(new Fault("fitted_on", "It did not go in on a day ahead."));
     }

@@ -18,7 +18,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -151,10 +150,7 @@ final class RunsTable extends ShopTable {
       return run.otherThan(new ToldRun(before.get())).stream().toList();
     }
     List<Fault> faults = new ArrayList<>();
-    if (!library.materials().knowsRole(run.at("role"))) {
-      faults.add(
-          new Fault("role", "\"" + run.at("role") + "\" is no wear part that the library knows."));
-    }
+    FittedTable.noWearPart(library, run.at("role")).ifPresent(faults::add);
     faults.addAll(run.faults(LocalDate.now(clock)));
     if (run.isRunning()) {
       laterThanWhatIsIn(run).ifPresent(faults::add);
@@ -229,7 +225,7 @@ final class RunsTable extends ShopTable {
 
   @Override
   public void writeAll(List<Written> rows, String who, Consumer<Written> each) {
-    Map<String, List<Stint>> bySerial = Stints.by(withSerials(rows), Stint::serial);
+    Map<String, List<Stint>> bySerial = bySerial(rows);
     for (Written w : rows) {
       if (w.before().isEmpty()) {
         ToldRun run = new ToldRun(w.row());
@@ -246,33 +242,20 @@ final class RunsTable extends ShopTable {
   }
 
   /** Every run of the parts with serials among these rows, recorded or told anew. */
-  private List<Stint> withSerials(List<Written> rows) {
-    Map<String, Stint> known = new LinkedHashMap<>();
+  private Map<String, List<Stint>> bySerial(List<Written> rows) {
     Set<String> serials =
         rows.stream()
             .map(w -> w.row().get("part_serial"))
             .filter(s -> !s.isEmpty())
             .collect(Collectors.toSet());
-    List<RunRow> recorded =
-        serials.size() <= FEW
-            ? pumps.runsOfAny(Set.of(), serials)
-            : pumps.allRuns().stream().filter(r -> serials.contains(r.partSerial())).toList();
-    for (RunRow r : recorded) {
-      known.put(
-          String.join("|", r.pump(), r.role(), r.place(), r.fittedOn().toString()),
-          new Stint(
-              0,
-              r.pump(),
-              r.partSerial(),
-              r.fittedOn(),
-              Optional.of(r.endedOn()),
-              r.hours(),
-              r.failed()));
+    if (serials.isEmpty()) {
+      return Map.of();
     }
-    rows.stream()
-        .filter(w -> !w.row().get("part_serial").isEmpty())
-        .forEach(w -> known.put(keyOf(w.row()), new ToldRun(w.row()).stint(0)));
-    return List.copyOf(known.values());
+    List<Stint> stints = new ArrayList<>();
+    beside(Map.of("tag", Set.of(), "part_serial", serials))
+        .forEach(s -> stints.add(new ToldRun(s.values()).stint(0)));
+    rows.forEach(w -> stints.add(new ToldRun(w.row()).stint(0)));
+    return Stints.by(stints, Stint::serial);
   }
 
   private void write(ToldRun run, double came) {

@@ -7,9 +7,11 @@ import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.shared.TableValues;
 import isokinon.server.work.shared.Text;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.time.temporal.TemporalAccessor;
@@ -63,8 +65,7 @@ public record SetupColumn(
     NAME
   }
 
-  /** Moments as they are kept. */
-  static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm");
+  private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm");
 
   private static final Set<String> YES = Set.of("yes", "y", "true", "1", "x", "ja");
   private static final Set<String> NO = Set.of("no", "n", "false", "0", "nein", "");
@@ -166,7 +167,7 @@ public record SetupColumn(
       case DAY_OR_MOMENT ->
           TableValues.day(word, monthFirst)
               .filter(d -> !word.matches(".*:.*"))
-              .map(d -> Read.of(MOMENT.format(d.atTime(Counters.EVENING))))
+              .map(d -> Read.of(moment(d.atTime(Counters.EVENING))))
               .orElseGet(() -> moment(word, monthFirst, names.zone()));
       case YES_NO -> yesOrNo(word);
       case NAME ->
@@ -248,6 +249,11 @@ public record SetupColumn(
   /** A moment as it is kept: to the minute, by the clock of the shop. */
   static String moment(TemporalAccessor at) {
     return MOMENT.format(at);
+  }
+
+  /** The moment that is kept so, by the clock of the shop. */
+  static ZonedDateTime at(String kept, ZoneId zone) {
+    return LocalDateTime.parse(kept, MOMENT).atZone(zone);
   }
 
   private static Read moment(String word, boolean monthFirst, ZoneId zone) {

@@ -256,6 +256,12 @@ public class SetupTables {
           row -> List.of());
     }
 
+    private static SetupColumn orderNumber() {
+      return text("order_number", "Order number", 40)
+          .saying("by which it is ordered; nothing where nobody knows")
+          .also("number", "article no", "art nr", "part number", "kit number");
+    }
+
     StoredTable kits(Sheets sheets) {
       return table(
           SetupTable.KITS,
@@ -271,9 +277,7 @@ public class SetupTables {
               text("hardware", "Stands on", 60).saying("set of plates, by its id"),
               text("parts", "Its other parts", 400)
                   .saying("role=material with ; between, as ball=NBR;seat=body"),
-              text("order_number", "Order number", 40)
-                  .saying("by which it is ordered; nothing where nobody knows")
-                  .also("number", "article no", "art nr", "part number", "kit number"),
+              orderNumber(),
               number("price", "Price", "", 0, 1e6).must().also("preis", "cost"),
               whole("lead_days", "Days to come", "d", 0, 1_000).must().also("lead time", "lead")),
           row ->
@@ -294,9 +298,7 @@ public class SetupTables {
                   .must()
                   .saying("as part:outlet-manifold")
                   .also("part", "item"),
-              text("order_number", "Order number", 40)
-                  .saying("by which it is ordered; nothing where nobody knows")
-                  .also("number", "article no", "art nr", "part number", "kit number"),
+              orderNumber(),
               number("price", "Price", "", 0, 1e6).must().also("preis", "cost"),
               whole("lead_days", "Days to come", "d", 0, 1_000).must().also("lead time", "lead")),
           row -> List.of());

@@ -4,7 +4,6 @@ import isokinon.core.value.Fault;
 import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import java.time.Clock;
-import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -130,10 +129,7 @@ class StoredTable extends ShopTable {
     return switch (column.holds()) {
       case TIME -> Integer.toString(LocalTime.parse(value).toSecondOfDay() / MINUTES);
       case MOMENT, DAY_OR_MOMENT ->
-          LocalDateTime.parse(value, SetupColumn.MOMENT)
-              .atZone(clock.getZone())
-              .toOffsetDateTime()
-              .toString();
+          SetupColumn.at(value, clock.getZone()).toOffsetDateTime().toString();
       case YES_NO -> Boolean.toString(value.equals("yes"));
       default -> value;
     };
