@@ -28,6 +28,7 @@ import type {
   RoundRequest,
   SymptomQuestion,
   TakenIn,
+  UnitRequest,
 } from "./types";
 
 export { Away, Refused } from "./transport";
@@ -88,6 +89,8 @@ export const api = {
   setupFile: (table: SetupTableId, ending: "csv" | "xlsx", template = false) =>
     `/api/v1/setup/tables/${table}.${ending}${template ? "?template=true" : ""}`,
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
+  unitFromShelf: (tag: string, body: UnitRequest) =>
+    answer(server.POST("/api/v1/pumps/{tag}/unit", { params: { path: { tag } }, body })),
   exchange: (tag: string, other: string, because: string) =>
     answer(server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because } })),
   readCounter: (tag: string, reading: number) =>

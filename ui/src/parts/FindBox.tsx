@@ -9,6 +9,7 @@ import { inSentence } from "../text/numbers";
 const KINDS: Record<Found["kind"], { say: string; at: (leads: string) => string }> = {
   pump: { say: "pump", at: (tag) => `/pumps/${tag}` },
   unit: { say: "unit", at: (tag) => `/pumps/${tag}` },
+  "spare-unit": { say: "unit on the shelf", at: () => "/stores" },
   lot: { say: "lot", at: (id) => `/stores?lot=${id}` },
   "kept-part": { say: "kept part", at: (id) => `/stores?lot=${id}` },
   rebuild: { say: "job", at: (id) => `/bench/${id}` },

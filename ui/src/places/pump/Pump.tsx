@@ -9,7 +9,7 @@ import { Mark } from "../../parts/Mark";
 import { day, millions, percent, rounded, sentence } from "../../text/numbers";
 import { Failed, Loading } from "../../parts/States";
 import { ToTheBench } from "../floor/ToTheBench";
-import { ChangedPlaces } from "./ChangedPlaces";
+import { AnotherUnit } from "./AnotherUnit";
 import { CounterReading } from "./CounterReading";
 import { HistoryLine } from "./HistoryLine";
 import { Trends } from "./Trends";
@@ -123,7 +123,7 @@ function Acts({ pump: p, due }: { pump: PumpView; due: string }) {
       <Link className="press mt-2 flex items-center justify-center" to={`/wet-ends/${s.tag}`}>
         Wet ends for this duty
       </Link>
-      <ChangedPlaces key={s.tag} tag={s.tag} unit={p.serial} alike={p.alike} />
+      <AnotherUnit key={s.tag} tag={s.tag} unit={p.serial} alike={p.alike} spares={p.spares} />
     </>
   );
 }
@@ -193,12 +193,19 @@ function Sets({ pump: p }: { pump: PumpView }) {
       {stops.length === 0 && <p className="py-2 text-body text-soft">This is the first set on record.</p>}
       <ul>
         {stops.map((s) => (
-          <li key={s.days} className="flex items-center gap-3 border-b border-line2 py-1.5 text-body">
+          <li
+            key={s.days}
+            className="flex items-center gap-3 border-b border-line2 py-1.5 text-body max-[480px]:flex-wrap max-[480px]:gap-y-0.5"
+          >
             <Mark state={s.failed ? "renew" : "sound"} size={15} />
             <span className="w-20 font-[660]">{s.material}</span>
             <span className="m w-20 text-right text-body">{rounded(s.hours)} h</span>
-            <span className="min-w-0 flex-1 truncate text-soft">{s.cause}</span>
-            <span className="text-small whitespace-nowrap text-muted">{rounded(-s.days)} days ago</span>
+            <span className="min-w-0 flex-1 truncate text-soft max-[480px]:order-1 max-[480px]:basis-full max-[480px]:pl-[27px]">
+              {s.cause}
+            </span>
+            <span className="text-small whitespace-nowrap text-muted max-[480px]:ml-auto">
+              {rounded(-s.days)} days ago
+            </span>
           </li>
         ))}
       </ul>

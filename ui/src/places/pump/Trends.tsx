@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { PumpView, TrendView } from "../../api/types";
-import { rounded } from "../../text/numbers";
+import { rounded, unbroken } from "../../text/numbers";
 import { unitWord } from "../../text/shop";
 
 const WIDTH = 360;
@@ -27,7 +27,9 @@ export function Trends({ pump: p }: { pump: PumpView }) {
               <TrendPlot trend={t} now={p.runningHours} />
               <p className="text-small leading-[17px] text-soft">
                 {t.line
-                  ? `${t.line.perThousand >= 0 ? "+" : "−"}${Number(Math.abs(t.line.perThousand).toPrecision(2))} ${unitWord(t.unit)} in 1 000 h. ${t.line.say}`
+                  ? unbroken(
+                      `${t.line.perThousand >= 0 ? "+" : "−"}${Number(Math.abs(t.line.perThousand).toPrecision(2))} ${unitWord(t.unit)} in 1 000 h. ${t.line.say}`,
+                    )
                   : "One reading of this life: no trend yet."}
               </p>
             </li>

@@ -96,6 +96,25 @@ export function Aside({ stores: s }: { stores: StoresView }) {
           ))}
         </section>
       )}
+      {s.units.length > 0 && (
+        <section aria-label="Units" className="pt-4">
+          <h2 className="head border-b-[1.5px] border-ink pb-1">Units on the shelf</h2>
+          {s.units.map((u) => (
+            <div key={u.serial} className="border-b border-line2 py-1.5 text-body">
+              <p className="flex items-center gap-2">
+                <b className="m font-semibold">{u.serial}</b>
+                <span className="min-w-0 flex-1 truncate">{u.title}</span>
+                <span className="m text-body">{rounded(u.hours)} h</span>
+              </p>
+              <p className="text-small text-muted">
+                {u.material}
+                {u.place && `, place ${u.place}`}
+                {u.note && `. ${u.note}`}
+              </p>
+            </div>
+          ))}
+        </section>
+      )}
       <section aria-label="Kept parts" className="pt-4">
         <h2 className="head border-b-[1.5px] border-ink pb-1">Retired parts that were kept</h2>
         {s.kept.length === 0 && (

@@ -174,12 +174,28 @@ class HistoryJourneyTest extends AtItsOwnMill {
   }
 
   @Test
+  void aUnitOfTheShelfGoesInAndTheOtherIsFoundThere() {
+    Page page = shop.device("RT");
+    page.navigate("/pumps/DYE-04");
+    stands(page, "DP25-0302");
+    page.getByText("Another unit stands here").click();
+    choose(page, "Which unit", "DP25-0372, on the shelf at R2");
+    page.getByLabel("Where DP25-0302 is put").fill("R4");
+    Shop.accessible(page);
+    button(page, "It is in").click();
+    stands(page, "DP25-0372");
+    assertThat(page.getByText("unit moved to the shelf").first()).isVisible();
+    page.navigate("/stores");
+    assertThat(page.getByText(Pattern.compile("PTFE, place R4"))).isVisible();
+  }
+
+  @Test
   void twoUnitsChangePlacesAndTheirSetsGoAlong() {
     Page page = shop.device("RT");
     page.navigate("/pumps/SCR-05");
     stands(page, "TH8-0220");
-    page.getByText("Unit TH8-0220 changed places").click();
-    choose(page, "Where it stands now", "DYE-01");
+    page.getByText("Another unit stands here").click();
+    choose(page, "Which unit", "the one at DYE-01");
     button(page, "They changed places").click();
     // Each duty attacks a part of the other unit, so it asks for a reason first.
     page.getByLabel("Why it goes there all the same")

@@ -41,18 +41,17 @@ class PlacesJourneyTest extends AtTheMill {
       page.navigate(place);
       Shop.isThere(page);
       Shop.accessibleByDayAndNight(page);
-      page.setViewportSize(820, 1100);
-      Shop.fitsItsWidth(page);
+      Shop.boxesAreApart(page);
+      page.setViewportSize(820, 1180);
+      Shop.boxesAreApart(page);
       page.setViewportSize(1280, 800);
     }
-    page.setViewportSize(390, 844);
     for (String place :
         List.of("/", "/pumps/EFF-03", "/symptoms", "/symptoms/SCR-07", "/bench", "/stores")) {
       page.navigate(place);
       Shop.isThere(page);
-      Shop.fitsItsWidth(page);
+      Shop.fitsEveryDevice(page);
     }
-    page.setViewportSize(1280, 800);
     page.navigate("/wet-ends/EFF-02");
     assertThat(page.getByText("Ruled out by this duty")).isVisible();
     Shop.picture(page, "wet-ends");

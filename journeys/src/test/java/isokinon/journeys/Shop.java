@@ -15,6 +15,10 @@ import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.RequestOptions;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import isokinon.server.ApiClient;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,6 +30,8 @@ import java.util.stream.Stream;
  * of the main views are written there.
  */
 final class Shop implements AutoCloseable {
+
+  private static final String BOXES = script("boxes.js");
 
   private static final String SCREENS = System.getProperty("screens", "");
 
@@ -190,6 +196,34 @@ final class Shop implements AutoCloseable {
     } catch (TimeoutError e) {
       throw new AssertionError(
           "wider than its window: " + page.url() + " " + page.evaluate(STICKS_OUT), e);
+    }
+  }
+
+  /** No text of the page lies over another, is cut, or sticks out; by day and by night alike. */
+  static void boxesAreApart(Page page) {
+    fitsItsWidth(page);
+    for (String theme : List.of("night", "day")) {
+      wears(page, theme);
+      String where = theme + " of " + page.url() + " at " + page.viewportSize().width + " px";
+      assertThat((List<?>) page.evaluate(BOXES)).as(where).isEmpty();
+    }
+  }
+
+  /** The same on a phone, on a narrow tablet, at the desk. */
+  static void fitsEveryDevice(Page page) {
+    page.setViewportSize(390, 844);
+    boxesAreApart(page);
+    page.setViewportSize(820, 1180);
+    boxesAreApart(page);
+    page.setViewportSize(1280, 800);
+    boxesAreApart(page);
+  }
+
+  private static String script(String name) {
+    try (InputStream in = Shop.class.getResourceAsStream(name)) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

@@ -26,6 +26,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     Shop.picture(page, "floor");
     rt.bringsToTheBench("EFF-02");
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     rt.takesIn("Wet-end kit", "Due, and weak on the last round");
 
     makesSafe(rt);
@@ -38,6 +39,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     rt.handsBack("RT");
     rt.sees("Outer plate A: edge wear 0.25 mm, edge worn bright");
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     recordHoldsItAll(page);
 
     page.navigate("/pumps/EFF-02");
@@ -45,6 +47,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     assertThat(page.getByText("CSM", new Page.GetByTextOptions().setExact(true)).first())
         .isVisible();
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
   }
 
   private static void makesSafe(BenchPage rt) {
@@ -64,6 +67,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     page.reload();
     assertThat(air).hasValue("20 psi");
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     Shop.picture(page, "make-safe");
     rt.makesSafe();
   }
@@ -81,6 +85,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     rt.done("Off, next step");
     rt.done("Off, next step");
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     Shop.picture(page, "bench-strip");
     rt.stripsAll();
     rt.stands("Inspect");
@@ -96,6 +101,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     rt.sees("The reading says watch; to judge it better than that, give a reason.");
     page.locator("#seen").fill("edge worn bright");
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     rt.judges("watch");
     rt.judgesTheRestSound();
   }
@@ -103,6 +109,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
   private static void decides(BenchPage rt) {
     Page page = rt.page();
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     Shop.picture(page, "bench-decide");
     assertThat(
             page.getByText("Not fitted: scrap it and write it off.")
@@ -130,6 +137,7 @@ class WholeRebuildJourneyTest extends AtTheMill {
     assertThat(rt.reading()).hasValue("15.");
     rt.reads("15.1");
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     Shop.picture(page, "bench-build");
     rt.readsTheRest("15");
     rt.done("Done, next step");
@@ -176,8 +184,10 @@ class WholeRebuildJourneyTest extends AtTheMill {
     rt.sees("41 s misses the limit.");
     rt.sees("Greased O-ring, seat square side down, bevel up, ball, into the top of both caps");
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     rt.provesTheRest();
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
   }
 
   private static void recordHoldsItAll(Page page) {

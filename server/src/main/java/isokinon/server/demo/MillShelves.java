@@ -9,6 +9,9 @@ import isokinon.server.db.stores.ConsumableOfferRow;
 import isokinon.server.db.stores.LotRow;
 import isokinon.server.db.stores.OfferRow;
 import isokinon.server.db.stores.StoresMapper;
+import isokinon.server.db.units.SpareUnitMapper;
+import isokinon.server.db.units.SpareUnitPartRow;
+import isokinon.server.db.units.SpareUnitRow;
 import java.time.LocalDate;
 import org.springframework.stereotype.Component;
 
@@ -19,16 +22,23 @@ class MillShelves {
   private final StoresMapper stores;
   private final ConsumableMapper consumables;
   private final WetEndMapper wetEnds;
+  private final SpareUnitMapper units;
 
-  MillShelves(StoresMapper stores, ConsumableMapper consumables, WetEndMapper wetEnds) {
+  MillShelves(
+      StoresMapper stores,
+      ConsumableMapper consumables,
+      WetEndMapper wetEnds,
+      SpareUnitMapper units) {
     this.stores = stores;
     this.consumables = consumables;
     this.wetEnds = wetEnds;
+    this.units = units;
   }
 
   /** Lots as they are on {@code today}, and offers. */
   void load(LocalDate today) {
     MillTables.rows("lots").forEach(r -> stores.addLot(lot(r, today)));
+    MillTables.rows("spare-units").forEach(r -> addUnit(r, today));
     MillTables.rows("consumable-lots").forEach(r -> consumables.add(consumableLot(r, today)));
     MillTables.rows("consumable-offers")
         .forEach(
@@ -85,5 +95,35 @@ class MillShelves {
         r.number("price"),
         Integer.parseInt(r.get("lead_days")),
         r.get("order_number"));
+  }
+
+  private void addUnit(CsvRow r, LocalDate today) {
+    units.add(
+        new SpareUnitRow(
+            r.get("serial"),
+            r.get("sheet"),
+            r.get("series"),
+            r.get("body"),
+            "",
+            r.get("hardware"),
+            0,
+            r.get("parts"),
+            r.get("place"),
+            r.get("note"),
+            "",
+            today.minusDays(Long.parseLong(r.get("days_ago"))),
+            null,
+            "",
+            null));
+    units.addPart(
+        new SpareUnitPartRow(
+            r.get("serial"),
+            r.get("role"),
+            "",
+            "",
+            r.get("material"),
+            r.number("hours"),
+            r.number("counts"),
+            true));
   }
 }

@@ -7,7 +7,6 @@ import isokinon.server.access.Needs;
 import isokinon.server.access.Right;
 import isokinon.server.access.SignedIn;
 import isokinon.server.http.security.Me;
-import isokinon.server.work.floor.Exchange;
 import isokinon.server.work.floor.Pumps;
 import isokinon.server.work.history.Counters;
 import isokinon.server.work.rounds.RoundRequest;
@@ -16,6 +15,7 @@ import isokinon.server.work.rounds.Rounds;
 import isokinon.server.work.symptoms.SymptomQuestion;
 import isokinon.server.work.symptoms.Symptoms;
 import isokinon.server.work.symptoms.SymptomsView;
+import isokinon.server.work.units.Exchange;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.NotNull;
@@ -101,9 +101,16 @@ class PumpController {
   @PostMapping("/pumps/{tag}/exchange")
   @Needs(Right.WORK)
   @Operation(summary = "The units of two positions change places, with what stands in them")
-  Pumps.PumpView exchange(
-      @PathVariable String tag, @RequestBody Exchange.ExchangeRequest request, @Me SignedIn me) {
-    exchange.exchange(tag, request, me.initials());
+  Pumps.PumpView exchange(@PathVariable String tag, @RequestBody Exchange.ExchangeRequest request) {
+    exchange.exchange(tag, request);
+    return pumps.view(tag);
+  }
+
+  @PostMapping("/pumps/{tag}/unit")
+  @Needs(Right.WORK)
+  @Operation(summary = "A unit of the shelf goes in; the one that stood there comes to the shelf")
+  Pumps.PumpView unit(@PathVariable String tag, @RequestBody Exchange.UnitRequest request) {
+    exchange.fromShelf(tag, request);
     return pumps.view(tag);
   }
 }

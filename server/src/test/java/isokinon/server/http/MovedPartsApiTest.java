@@ -127,6 +127,52 @@ class MovedPartsApiTest {
   }
 
   @Test
+  void aUnitOfTheShelfGoesInAndTheOtherComesToTheShelfWithItsAge() {
+    JsonNode before = running("DYE-04", "diaphragm");
+    String stood = before.path("unit").asText();
+    double aged = hours("DYE-04");
+    assertThat(desk.get("/api/v1/pumps/SCR-03").body().path("spares"))
+        .extracting(u -> u.path("serial").asText())
+        .containsExactly("DP25-0372");
+    ApiClient.Reply in = fromShelf("DYE-04", "DP25-0372");
+    assertThat(in.status()).as(in.body().toString()).isEqualTo(200);
+    assertThat(in.body().path("serial").asText()).isEqualTo("DP25-0372");
+    assertThat(running("DYE-04", "diaphragm").path("came_hours").asDouble()).isZero();
+    assertThat(runs("DYE-04"))
+        .anyMatch(
+            r ->
+                r.path("cause").asText().equals("unit moved to the shelf")
+                    && r.path("unit").asText().equals(stood)
+                    && r.path("ended").asText().equals("sound"));
+    JsonNode onShelf = unitOnShelf(stood);
+    assertThat(onShelf.path("hours").asDouble()).isCloseTo(aged, within(1e-6));
+    assertThat(onShelf.path("place").asText()).isEqualTo("R2");
+
+    assertThat(fromShelf("DYE-04", "DP25-0372").fault("unit")).contains("is on the shelf");
+    assertThat(fromShelf("SCR-01", stood).fault("unit")).contains("construction");
+    assertThat(fromShelf("DYE-04", stood).status()).isEqualTo(200);
+    JsonNode after = running("DYE-04", "diaphragm");
+    assertThat(after.path("unit").asText()).isEqualTo(stood);
+    assertThat(after.path("material")).isEqualTo(before.path("material"));
+    assertThat(hours("DYE-04")).isCloseTo(aged, within(1e-6));
+    assertThat(unitOnShelf("DP25-0372").path("hours").asDouble()).isZero();
+  }
+
+  private JsonNode unitOnShelf(String serial) {
+    for (JsonNode unit : desk.get("/api/v1/stores").body().path("units")) {
+      if (unit.path("serial").asText().equals(serial)) {
+        return unit;
+      }
+    }
+    throw new AssertionError(serial + " is not on the shelf");
+  }
+
+  private ApiClient.Reply fromShelf(String tag, String unit) {
+    return desk.post(
+        "/api/v1/pumps/" + tag + "/unit", "{\"unit\": \"" + unit + "\", \"place\": \"R2\"}");
+  }
+
+  @Test
   void aLifeThatMovedCountsOnceInItsGroup() {
     String question =
         "{\"role\": \"tube\", \"material\": \"EPDM tube\", \"duty\": \"sodium-hypochlorite\"}";

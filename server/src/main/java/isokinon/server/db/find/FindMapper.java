@@ -24,6 +24,10 @@ public interface FindMapper {
         (select 'unit', serial, tag, series, tag from pump
           where serial &lt;&gt; '' and lower(serial) like #{like} order by serial limit 200)
         union all
+        (select 'spare-unit', serial, series, place, serial from spare_unit
+          where retired_at is null and lower(serial || ' ' || series) like #{like}
+          order by serial limit 200)
+        union all
         (select 'lot', id, title, material || ' ' || place, id from lot
           where lower(id || ' ' || title || ' ' || material) like #{like} order by id limit 200)
         union all

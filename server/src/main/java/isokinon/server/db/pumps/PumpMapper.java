@@ -205,6 +205,10 @@ public interface PumpMapper {
       @Param("fittedOn") LocalDate fittedOn,
       @Param("endedOn") LocalDate endedOn);
 
+  /** The positions that a unit with this serial stands in, as they say. */
+  @Select("select tag from pump where serial = #{serial} order by tag")
+  List<String> withUnit(String serial);
+
   /** Another unit stands here now. */
   @Update(
       "update pump set serial = #{serial}, series = #{series}, body_material = #{body},"

@@ -19,6 +19,8 @@ public record Found(
   public enum Kind implements Code {
     PUMP,
     UNIT,
+    /** A unit that stands in no position. */
+    SPARE_UNIT,
     LOT,
     KEPT_PART,
     REBUILD,

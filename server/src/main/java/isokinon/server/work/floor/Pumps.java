@@ -17,6 +17,8 @@ import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
+import isokinon.server.work.units.SpareUnits;
+import isokinon.server.work.units.SpareUnits.SpareUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,6 +33,7 @@ public class Pumps {
    * A pump with everything its page shows.
    *
    * @param alike other pumps of its construction, whose unit could stand here
+   * @param spares units of its construction on the shelf
    * @param retired whether it is retired: its records stay, and nothing is planned for it
    */
   public record PumpView(
@@ -49,6 +52,7 @@ public class Pumps {
       List<Trends.TrendView> trends,
       List<FoundCause> causes,
       List<String> alike,
+      List<SpareUnit> spares,
       boolean retired) {}
 
   /** A fluid of the duty. */
@@ -76,6 +80,7 @@ public class Pumps {
 
   private final PumpMapper store;
   private final BenchMapper bench;
+  private final SpareUnits spares;
   private final Sheets sheets;
   private final Strips strips;
   private final ShopLibrary library;
@@ -86,6 +91,7 @@ public class Pumps {
   Pumps(
       PumpMapper store,
       BenchMapper bench,
+      SpareUnits spares,
       Sheets sheets,
       Strips strips,
       ShopLibrary library,
@@ -94,6 +100,7 @@ public class Pumps {
       PumpRegister register) {
     this.store = store;
     this.bench = bench;
+    this.spares = spares;
     this.sheets = sheets;
     this.strips = strips;
     this.library = library;
@@ -137,6 +144,7 @@ public class Pumps {
         sheet.map(s -> trends.of(pump, s)).orElse(List.of()),
         causes.found(tag, sheet),
         sheet.map(s -> alike(s, pump)).orElse(List.of()),
+        sheet.map(spares::of).orElse(List.of()),
         retired);
   }
 

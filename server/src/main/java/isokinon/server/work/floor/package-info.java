@@ -1,2 +1,2 @@
-/** The floor, the page of a pump, units that change places, waits that are open. */
+/** The floor, the page of a pump, waits that are open. */
 package isokinon.server.work.floor;

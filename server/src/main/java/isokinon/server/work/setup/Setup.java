@@ -134,6 +134,7 @@ public class Setup {
     return switch (table) {
       case AREAS -> "they come with the pumps";
       case PUMPS -> "without one there is nothing to plan, strip or build";
+      case UNITS -> "no spare unit is known that could stand in for one at the bench";
       case DUTIES -> "without them the wet end cannot be chosen by what it stands";
       case RUNS -> "without them lives come from the library alone";
       case COUNTERS -> "without them hours go on at the pace that was said";

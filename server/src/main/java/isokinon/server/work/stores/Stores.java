@@ -32,6 +32,7 @@ import isokinon.server.work.stores.StoresView.OverAge;
 import isokinon.server.work.stores.StoresView.Shelf;
 import isokinon.server.work.stores.StoresView.ShelfLot;
 import isokinon.server.work.stores.StoresView.StockLine;
+import isokinon.server.work.units.SpareUnits;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -62,6 +63,7 @@ public class Stores {
   private final StockDemand demand;
   private final ShopSettings settings;
   private final ConsumableLines consumables;
+  private final SpareUnits units;
   private final Clock clock;
 
   Stores(
@@ -74,6 +76,7 @@ public class Stores {
       StockDemand demand,
       ShopSettings settings,
       ConsumableLines consumables,
+      SpareUnits units,
       Clock clock) {
     this.stores = stores;
     this.shelf = shelf;
@@ -84,6 +87,7 @@ public class Stores {
     this.demand = demand;
     this.settings = settings;
     this.consumables = consumables;
+    this.units = units;
     this.clock = clock;
   }
 
@@ -120,6 +124,7 @@ public class Stores {
         order.stream().mapToDouble(o -> o.count() * o.price()).sum(),
         overAge(lots),
         out(lots),
+        units.all(),
         shelf.kept().stream().map(Stores::kept).toList(),
         used);
   }

@@ -4,16 +4,18 @@ import isokinon.core.sheet.Family;
 import isokinon.core.stock.KeptCondition;
 import isokinon.core.stock.LotStatus;
 import isokinon.server.work.consumables.ConsumableLines.ConsumableLine;
+import isokinon.server.work.units.SpareUnits.SpareUnit;
 import java.util.List;
 import java.util.Optional;
 
 /**
  * The shelf: kits with their lots, what is held and out, what will be asked for and must be
- * ordered; over-age lots; parts that were kept.
+ * ordered; over-age lots; units on the shelf; parts that were kept.
  *
  * @param serviceLevel chance that the shelf is enough over the lead time
  * @param order what to order, soonest first
  * @param orderCost of all of it, pounds
+ * @param units units on the shelf that can go into a position
  * @param consumables grease, oil and the like
  */
 public record StoresView(
@@ -23,6 +25,7 @@ public record StoresView(
     double orderCost,
     List<OverAge> overAge,
     List<OutPiece> out,
+    List<SpareUnit> units,
     List<KeptPart> kept,
     List<ConsumableLine> consumables) {
 

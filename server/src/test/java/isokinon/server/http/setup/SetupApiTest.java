@@ -16,6 +16,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
@@ -391,6 +392,50 @@ class SetupApiTest {
     assertThat(last.path("what").asText()).isEqualTo("BLE-03 was retired");
     desk.post(SETUP + "/undo", "{\"batch\": \"" + last.path("batch").asText() + "\"}");
     assertThat(desk.get("/api/v1/floor").body().toString()).contains("\"BLE-03\"");
+  }
+
+  @Test
+  void aUnitIsToldOfTheShelfAndGoesIntoAPumpOnItsPageOnly() {
+    Map<String, String> unit =
+        Map.of(
+            "serial", "DP25-0970",
+            "sheet", "aodd-bolted-plastic-25",
+            "material", "NBR",
+            "age_hours", "210",
+            "wear", "ball=NBR,210;seat@inlet=PP,420,25200,S-7");
+    assertThat(puts("units", "", Map.of(), without(unit, "material")).fault("material"))
+        .contains("material of what wears");
+    Reply wrong = puts("units", "", Map.of(), with(unit, "wear", "ball NBR"));
+    assertThat(wrong.fault("wear")).contains("ball NBR");
+    assertThat(puts("units", "", Map.of(), unit).status()).isEqualTo(200);
+    JsonNode told = row(desk.get(tables("units")).body(), "DP25-0970").path("values");
+    assertThat(told.path("wear").asText()).isEqualTo(unit.get("wear"));
+    assertThat(told.path("hardware").asText()).isEqualTo("full-stroke");
+
+    assertThat(puts("units", "DP25-0970", Map.of(), Map.of("pump", "EFF-02")).fault("pump"))
+        .contains("on the page of EFF-02");
+    assertThat(puts("pumps", "EFF-02", Map.of(), Map.of("serial", "DP25-0970")).fault("serial"))
+        .contains("is on the shelf");
+    assertThat(puts("pumps", "EFF-02", Map.of(), Map.of("serial", "DP25-0360")).fault("serial"))
+        .isEqualTo("Unit DP25-0360 stands in BLE-06 already.");
+    assertThat(puts("units", "DP25-0360", Map.of(), Map.of("place", "R2")).fault("place"))
+        .contains("stands in a pump");
+    assertThat(retires("units", "DP25-0360").fault("")).contains("stands in BLE-06");
+
+    assertThat(retires("units", "DP25-0970").status()).isEqualTo(200);
+    assertThat(desk.get("/api/v1/pumps/EFF-02").body().path("spares").toString())
+        .contains("DP25-0372")
+        .doesNotContain("DP25-0970");
+  }
+
+  private static Map<String, String> with(Map<String, String> row, String column, String value) {
+    Map<String, String> other = new HashMap<>(row);
+    other.put(column, value);
+    return other;
+  }
+
+  private static Map<String, String> without(Map<String, String> row, String column) {
+    return with(row, column, "");
   }
 
   @Test

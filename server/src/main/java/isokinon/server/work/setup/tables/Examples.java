@@ -17,6 +17,10 @@ public final class Examples {
                   + "body=PP,counter_hours=12400,read_on=2026-03-16,consequence=normal,"
                   + "stop_cost=380,abrasion=light,suction_m=1.2,series=DP25 plastic"),
           Map.entry(
+              SetupTable.UNITS,
+              "serial=DP25-0961,sheet=aodd-bolted-plastic-25,place=R3,material=TPC-ET,age_hours=0,"
+                  + "body=PP,hardware=full-stroke"),
+          Map.entry(
               SetupTable.DUTIES,
               "pump=SCR-05,position=1,fluid=water,concentration_pct=100,temperature_c=65,"
                   + "usual_c=60,share=1,kind=process"),

@@ -12,8 +12,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.stereotype.Component;
 
 /** Kits on the shelf, lot by lot. A count that is there changes by counting, in the stores. */
+@Component
 final class LotTable extends ShopTable {
 
   private static final List<SetupColumn> COLUMNS =

@@ -11,11 +11,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.stereotype.Component;
 
 /**
  * Who works here and what they may do. Their PINs are no table: a lead gives the first one, and its
  * owner chooses another.
  */
+@Component
 final class PeopleTable extends ShopTable {
 
   private static final String INITIALS = "initials";

@@ -71,28 +71,28 @@ public record SetupColumn(
   private static final Set<String> NO = Set.of("no", "n", "false", "0", "nein", "");
 
   /** A text of at most so many characters. */
-  static SetupColumn text(String id, String title, int most) {
+  public static SetupColumn text(String id, String title, int most) {
     return of(id, title, Holds.TEXT, "", 0, most);
   }
 
   /** A number from {@code min} to {@code max}, both in the unit. */
-  static SetupColumn number(String id, String title, String unit, double min, double max) {
+  public static SetupColumn number(String id, String title, String unit, double min, double max) {
     return of(id, title, Holds.NUMBER, unit, min, max);
   }
 
   /** A whole number. */
-  static SetupColumn whole(String id, String title, String unit, double min, double max) {
+  public static SetupColumn whole(String id, String title, String unit, double min, double max) {
     return of(id, title, Holds.WHOLE, unit, min, max);
   }
 
   /** A name of a kind. */
-  static SetupColumn name(String id, String title, Names names) {
+  public static SetupColumn name(String id, String title, Names names) {
     return new SetupColumn(
         id, title, "", Holds.NAME, "", false, false, 0, MOST_NAME, names, List.of());
   }
 
   /** A column that holds this and has no bounds of its own. */
-  static SetupColumn plain(String id, String title, Holds holds) {
+  public static SetupColumn plain(String id, String title, Holds holds) {
     return of(id, title, holds, "", 0, MOST_NAME);
   }
 
@@ -105,22 +105,22 @@ public record SetupColumn(
   }
 
   /** The same, needed in every row and shown at once. */
-  SetupColumn must() {
+  public SetupColumn must() {
     return new SetupColumn(id, title, says, holds, unit, true, true, min, max, of, alsoCalled);
   }
 
   /** The same, shown at once. */
-  SetupColumn atOnce() {
+  public SetupColumn atOnce() {
     return new SetupColumn(id, title, says, holds, unit, needed, true, min, max, of, alsoCalled);
   }
 
   /** The same with a few words of what it takes. */
-  SetupColumn saying(String words) {
+  public SetupColumn saying(String words) {
     return new SetupColumn(id, title, words, holds, unit, needed, first, min, max, of, alsoCalled);
   }
 
   /** The same with headings people give it. */
-  SetupColumn also(String... headings) {
+  public SetupColumn also(String... headings) {
     return new SetupColumn(
         id, title, says, holds, unit, needed, first, min, max, of, List.of(headings));
   }
@@ -247,12 +247,12 @@ public record SetupColumn(
   }
 
   /** A moment as it is kept: to the minute, by the clock of the shop. */
-  static String moment(TemporalAccessor at) {
+  public static String moment(TemporalAccessor at) {
     return MOMENT.format(at);
   }
 
   /** The moment that is kept so, by the clock of the shop. */
-  static ZonedDateTime at(String kept, ZoneId zone) {
+  public static ZonedDateTime at(String kept, ZoneId zone) {
     return LocalDateTime.parse(kept, MOMENT).atZone(zone);
   }
 

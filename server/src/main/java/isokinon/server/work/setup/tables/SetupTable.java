@@ -7,6 +7,7 @@ import isokinon.server.access.Right;
 public enum SetupTable implements Code {
   AREAS("Areas", "area", Right.LEAD),
   PUMPS("Pumps", "pump", Right.LEAD),
+  UNITS("Units", "unit", Right.LEAD),
   DUTIES("Duties", "fluid of a pump", Right.LEAD),
   FITTED_PARTS("What is in them", "part in a pump", Right.LEAD),
   RUNS("Past runs", "past run", Right.LEAD),

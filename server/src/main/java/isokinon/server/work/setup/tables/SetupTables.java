@@ -9,25 +9,14 @@ import static isokinon.server.work.setup.tables.SetupColumn.whole;
 import isokinon.core.sheet.Family;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
-import isokinon.server.access.People;
-import isokinon.server.db.materials.WetEndMapper;
-import isokinon.server.db.pumps.CounterMapper;
-import isokinon.server.db.pumps.PumpMapper;
-import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.setup.SetupMapper;
-import isokinon.server.db.stores.ShelfMapper;
-import isokinon.server.work.history.Counters;
-import isokinon.server.work.history.HistoryTable;
 import isokinon.server.work.library.Sheets;
-import isokinon.server.work.library.ShopLibrary;
-import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.setup.names.Names;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import isokinon.server.work.setup.tables.StoredTable.Check;
 import isokinon.server.work.setup.tables.StoredTable.Stored;
 import isokinon.server.work.setup.tables.StoredTable.Together;
 import isokinon.server.work.shared.Text;
-import isokinon.server.work.stores.Shelf;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -48,27 +37,13 @@ public class SetupTables {
 
   private final Map<SetupTable, ShopTable> tables = new EnumMap<>(SetupTable.class);
 
-  SetupTables(
-      SetupMapper store,
-      PumpMapper pumps,
-      BenchMapper bench,
-      WetEndMapper wetEnds,
-      ShelfMapper shelf,
-      Shelf moves,
-      Sheets sheets,
-      ShopLibrary library,
-      PumpRegister register,
-      HistoryTable history,
-      Counters counters,
-      CounterMapper readings,
-      People people,
-      Clock clock) {
-    add(new PumpTable(store, pumps, bench, wetEnds, sheets, clock));
-    add(new FittedTable(pumps, register, library, clock));
-    add(new RunsTable(pumps, history, library, clock));
-    add(new CountersTable(readings, pumps, counters, clock));
-    add(new LotTable(store, shelf, moves, sheets));
-    add(new PeopleTable(people));
+  /**
+   * All tables: those that are more than one table of the database, and those that are one each.
+   *
+   * @param several the former
+   */
+  SetupTables(List<ShopTable> several, SetupMapper store, Sheets sheets, Clock clock) {
+    several.forEach(this::add);
     Stores in = new Stores(store, clock);
     add(in.areas());
     add(in.duties());

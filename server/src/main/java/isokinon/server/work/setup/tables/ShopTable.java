@@ -57,7 +57,7 @@ public abstract class ShopTable {
   }
 
   /** A value of the database as it would be typed; empty where there is none. */
-  static String text(Object value) {
+  protected static String text(Object value) {
     if (value == null) {
       return "";
     }

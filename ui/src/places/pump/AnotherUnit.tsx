@@ -1,56 +1,85 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../api/client";
+import type { SpareUnit } from "../../api/types";
 import { Choice } from "../../parts/Choice";
 import { faultsOf } from "../../parts/faults";
 import { Sentence } from "../../parts/States";
-import { useMay } from "../../parts/useMay";
 import { TextInput } from "../../parts/TextInput";
+import { useMay } from "../../parts/useMay";
+import { rounded } from "../../text/numbers";
 
 interface Props {
   tag: string;
   unit: string;
   /** Pumps of the same construction. */
   alike: string[];
+  /** Units of the same construction on the shelf. */
+  spares: SpareUnit[];
 }
 
-/** The unit was swapped with another: what stands in them goes along, with its age. */
-export function ChangedPlaces({ tag, unit, alike }: Props) {
+/** Another unit stands here now, from another pump or from the shelf: its parts go along with their age. */
+export function AnotherUnit({ tag, unit, alike, spares }: Props) {
   const work = useMay("work");
   const queries = useQueryClient();
   const [other, setOther] = useState("");
+  const [place, setPlace] = useState("");
   const [because, setBecause] = useState("");
+  const spare = spares.find((s) => s.serial === other);
   const exchange = useMutation({
-    mutationFn: () => api.exchange(tag, other, because),
+    mutationFn: () =>
+      spare ? api.unitFromShelf(tag, { unit: spare.serial, place, because }) : api.exchange(tag, other, because),
     onSuccess: (view) => {
       queries.setQueryData(["pump", tag], view);
       setOther("");
+      setPlace("");
       setBecause("");
       return queries.invalidateQueries();
     },
   });
-  if (alike.length === 0) return null;
+  if (alike.length + spares.length === 0) return null;
   const faults = faultsOf(exchange.error);
   const unsuited = faults.filter((f) => f.path === "because");
+  const say = (of: string) => {
+    const s = spares.find((x) => x.serial === of);
+    return s ? `${s.serial}, on the shelf${s.place && ` at ${s.place}`}` : `the one at ${of}`;
+  };
   return (
     <details className="pt-3">
       <summary className="flex min-h-11 cursor-pointer items-center text-body font-[620]">
-        Unit {unit} changed places
+        Another unit stands here
       </summary>
       <p className="flex flex-wrap items-center gap-x-1 text-body">
-        with the unit at
+        Instead of {unit || "the unit here"}:
         <Choice
-          label="Where it stands now"
+          label="Which unit"
           value={other}
           onChange={(v) => {
             setOther(v);
             exchange.reset();
           }}
-          all="which pump"
-          of={alike}
+          all="which unit"
+          of={[...spares.map((s) => s.serial), ...alike]}
+          say={say}
         />
       </p>
-      <p className="text-small leading-[17px] text-soft">
+      {spare && (
+        <>
+          <p className="text-body">
+            {spare.material}, {rounded(spare.hours)} h on it{spare.note && `; ${spare.note}`}
+          </p>
+          <TextInput
+            of="UnitRequest.place"
+            className="field mt-2 w-full"
+            aria-label={`Where ${unit} is put`}
+            placeholder={`Where ${unit} is put`}
+            typed={place}
+            onType={setPlace}
+          />
+        </>
+      )}
+      <p className="pt-1 text-small leading-[17px] text-soft">
+        {spare ? `${unit || "The unit here"} comes to the shelf. ` : "The two change places. "}
         Wear parts go along with their hours; counter, duty and interval stay here.
       </p>
       {unsuited.map((f) => (
@@ -73,7 +102,7 @@ export function ChangedPlaces({ tag, unit, alike }: Props) {
         disabled={!work.may || !other || exchange.isPending || (unsuited.length > 0 && !because.trim())}
         onClick={() => exchange.mutate()}
       >
-        They changed places
+        {spare ? "It is in" : "They changed places"}
       </button>
     </details>
   );

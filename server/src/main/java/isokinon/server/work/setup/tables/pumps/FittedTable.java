@@ -1,4 +1,4 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.tables.pumps;
 
 import isokinon.core.value.Fault;
 import isokinon.server.db.pumps.FittedPartRow;
@@ -7,6 +7,9 @@ import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.setup.names.Names;
+import isokinon.server.work.setup.tables.SetupColumn;
+import isokinon.server.work.setup.tables.SetupTable;
+import isokinon.server.work.setup.tables.ShopTable;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -15,8 +18,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.stereotype.Component;
 
 /** What stands in the pumps, part by part, with its material and its age. */
+@Component
 final class FittedTable extends ShopTable {
 
   private static final double HALF_AN_HOUR = 0.5;

@@ -1,6 +1,7 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.tables.pumps;
 
 import isokinon.server.work.setup.names.Names;
+import isokinon.server.work.setup.tables.SetupColumn;
 import java.util.List;
 
 /** The columns of a pump, in the order of its form. */

@@ -1,4 +1,4 @@
-package isokinon.server.work.floor;
+package isokinon.server.work.units;
 
 import isokinon.core.value.Fault;
 import isokinon.core.wetend.Duty;
@@ -9,8 +9,9 @@ import isokinon.server.db.findings.NextLookRow;
 import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
-import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rebuilds.BenchMapper;
+import isokinon.server.db.units.SpareUnitMapper;
+import isokinon.server.db.units.SpareUnitRow;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.DutyForm;
 import isokinon.server.work.pumps.FittedWetEnds;
@@ -27,19 +28,22 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Two units change places. What stands in them goes along with its age; counters, duty, interval
- * and costs stay with the position. The runs so far end sound where they were, and go on in the
- * other duty as runs of parts that came with an age.
+ * A unit changes places, with one in another position or with one on the shelf. What stands in it
+ * goes along with its age; counters, duty, interval and costs stay with the position. The runs so
+ * far end sound where they were, and go on in the other duty as runs of parts that came with an
+ * age.
  */
 @Service
 public class Exchange {
 
   private static final int MOST_BECAUSE = 400;
+  private static final int MOST_PLACE = 20;
 
   private final PumpMapper pumps;
   private final FittedWetEnds wetEnds;
   private final FindingMapper findings;
   private final BenchMapper bench;
+  private final SpareUnitMapper spares;
   private final PumpRegister register;
   private final ShopLibrary library;
   private final Clock clock;
@@ -49,6 +53,7 @@ public class Exchange {
       FittedWetEnds wetEnds,
       FindingMapper findings,
       BenchMapper bench,
+      SpareUnitMapper spares,
       PumpRegister register,
       ShopLibrary library,
       Clock clock) {
@@ -56,21 +61,27 @@ public class Exchange {
     this.wetEnds = wetEnds;
     this.findings = findings;
     this.bench = bench;
+    this.spares = spares;
     this.register = register;
     this.library = library;
     this.clock = clock;
   }
 
   /**
-   * What changes places, and who did it.
+   * With what it changes places.
    *
    * @param because why it may, where a wet end is unsuited in the duty it goes to
    */
   public record ExchangeRequest(String with, String because) {}
 
-  /** A unit as it stands in a position: everything that goes along when it is moved. */
-  private record Unit(
-      PumpRow pump, WetEndRow wetEnd, List<FittedPartRow> parts, Optional<NextLookRow> look) {}
+  /**
+   * Which unit goes in, and what becomes of the one that comes out.
+   *
+   * @param unit serial of the unit on the shelf
+   * @param place where the one that comes out is put; empty where nobody says
+   * @param because why it may, where the unit that goes in is unsuited in the duty
+   */
+  public record UnitRequest(String unit, String place, String because) {}
 
   /**
    * Exchanges the units of two positions.
@@ -79,7 +90,7 @@ public class Exchange {
    *     different constructions
    */
   @Transactional
-  public void exchange(String tag, ExchangeRequest q, String who) {
+  public void exchange(String tag, ExchangeRequest q) {
     String other = Text.typed(q.with());
     if (other.equals(tag)) {
       throw RequestProblem.invalid("with", "A unit cannot change places with itself.");
@@ -94,19 +105,60 @@ public class Exchange {
     }
     Unit here = unit(low);
     Unit there = unit(high);
-    String because = Text.clipped(Text.typed(q.because()), MOST_BECAUSE);
-    List<Fault> unsuited =
-        Stream.concat(unsuited(here, high), unsuited(there, low))
-            .map(sentence -> new Fault("because", sentence))
-            .toList();
-    if (!unsuited.isEmpty() && because.isEmpty()) {
-      throw RequestProblem.notNow(unsuited);
-    }
+    String because = because(q.because());
+    requireSuited(Stream.concat(unsuited(here, high), unsuited(there, low)), because);
     LocalDate today = LocalDate.now(clock);
-    endRuns(here, high.tag(), because, today);
-    endRuns(there, low.tag(), because, today);
+    endRuns(low, high.tag(), because, today);
+    endRuns(high, low.tag(), because, today);
     goesTo(here, high, today);
     goesTo(there, low, today);
+  }
+
+  /**
+   * A unit of the shelf goes into a position; the one that stood there comes to the shelf.
+   *
+   * @throws RequestProblem where no such unit is on the shelf, the pump is on the bench, or the
+   *     units are of different constructions
+   */
+  @Transactional
+  public void fromShelf(String tag, UnitRequest q) {
+    PumpRow position = locked(tag);
+    String serial = Text.typed(q.unit());
+    SpareUnitRow row =
+        spares
+            .lock(serial)
+            .filter(u -> !u.retired())
+            .orElseThrow(
+                () -> RequestProblem.notNow("unit", "No unit " + serial + " is on the shelf."));
+    if (!position.sheet().equals(Optional.of(row.sheetId()))) {
+      throw RequestProblem.notNow(
+          "unit", serial + " is no unit of the construction of " + tag + ".");
+    }
+    Unit comesOut = unit(position);
+    if (comesOut.serial().isEmpty()) {
+      throw RequestProblem.notNow(
+          "unit", "The unit in " + tag + " has no serial: give it one in Set-up first.");
+    }
+    Unit goesIn = Unit.onShelf(row, spares.parts(serial));
+    String because = because(q.because());
+    requireSuited(unsuited(goesIn, position), because);
+    LocalDate today = LocalDate.now(clock);
+    endRuns(position, Unit.SHELF, because, today);
+    spares.remove(serial);
+    goesTo(goesIn, position, today);
+    spares.add(comesOut.row(Text.clipped(Text.typed(q.place()), MOST_PLACE), tag, today));
+    comesOut.partRows().forEach(spares::addPart);
+  }
+
+  private static String because(String typed) {
+    return Text.clipped(Text.typed(typed), MOST_BECAUSE);
+  }
+
+  private static void requireSuited(Stream<String> unsuited, String because) {
+    List<Fault> faults = unsuited.map(sentence -> new Fault("because", sentence)).toList();
+    if (!faults.isEmpty() && because.isEmpty()) {
+      throw RequestProblem.notNow(faults);
+    }
   }
 
   private PumpRow locked(String tag) {
@@ -121,8 +173,13 @@ public class Exchange {
   }
 
   private Unit unit(PumpRow pump) {
-    return new Unit(
-        pump, wetEnds.of(pump.tag()), pumps.fitted(pump.tag()), findings.nextLook(pump.tag()));
+    return Unit.in(
+        pump,
+        wetEnds.of(pump.tag()),
+        pumps.fitted(pump.tag()),
+        findings
+            .nextLook(pump.tag())
+            .map(l -> new Unit.Look(Math.max(0, l.atHours() - pump.runningHours()), l.because())));
   }
 
   /** Materials of a unit that the duty of another position attacks, a sentence each. */
@@ -135,7 +192,7 @@ public class Exchange {
     } catch (RequestProblem e) {
       return Stream.empty(); // a duty that was never written down right tells nothing
     }
-    return wetEnds.materials(unit.pump()).entrySet().stream()
+    return unit.materials().entrySet().stream()
         .filter(m -> Roles.wetted(m.getKey()))
         .filter(
             m ->
@@ -154,54 +211,49 @@ public class Exchange {
                     + " of "
                     + m.getValue()
                     + " from "
-                    + unit.pump().tag()
+                    + unit.from()
                     + " is unsuited in the duty of "
                     + place.tag()
                     + ". Rebuild it for that duty first, or say why it goes there.");
   }
 
-  private void endRuns(Unit unit, String to, String because, LocalDate today) {
-    PumpRow p = unit.pump();
-    String duty = pumps.mainFluid(p.tag());
+  private void endRuns(PumpRow position, String to, String because, LocalDate today) {
+    String duty = pumps.mainFluid(position.tag());
     String cause = "unit moved to " + to;
-    for (FittedPartRow f : unit.parts()) {
-      pumps.takeOut(p.tag(), f.role(), f.place());
-      if (f.hoursHere(p) > 0) {
-        pumps.addRun(PartRuns.ended(f, p, duty, today, false, cause, because));
+    for (FittedPartRow f : pumps.fitted(position.tag())) {
+      pumps.takeOut(position.tag(), f.role(), f.place());
+      if (f.hoursHere(position) > 0) {
+        pumps.addRun(PartRuns.ended(f, position, duty, today, false, cause, because));
       }
     }
   }
 
-  private void goesTo(Unit unit, PumpRow place, LocalDate today) {
-    PumpRow from = unit.pump();
-    pumps.stands(place.tag(), from.serial(), from.series(), from.bodyMaterial(), from.variants());
-    wetEnds.stands(
-        place.tag(), unit.wetEnd().hardware(), unit.wetEnd().rotorClassMm(), unit.wetEnd().parts());
-    for (FittedPartRow f : unit.parts()) {
+  private void goesTo(Unit unit, PumpRow position, LocalDate today) {
+    String tag = position.tag();
+    pumps.stands(tag, unit.serial(), unit.series(), unit.bodyMaterial(), unit.variants());
+    wetEnds.stands(tag, unit.hardware(), unit.rotorClassMm(), unit.parts());
+    for (Unit.Part p : unit.wear()) {
       pumps.refit(
           new FittedPartRow(
-              place.tag(),
-              f.role(),
-              f.place(),
-              f.partSerial(),
-              f.material(),
+              tag,
+              p.role(),
+              p.place(),
+              p.serial(),
+              p.material(),
               today,
-              place.runningHours(),
-              f.age(from),
-              place.strokes(),
-              f.countAge(from),
-              f.leading()));
+              position.runningHours(),
+              p.hours(),
+              position.strokes(),
+              p.counts(),
+              p.leading()));
     }
     // What is read of this unit from now on is no part of the lines drawn of the one before.
-    findings.endLives(place.tag());
-    findings.clearNextLook(place.tag());
+    findings.endLives(tag);
+    findings.clearNextLook(tag);
     unit.look()
         .ifPresent(
             l ->
                 findings.addNextLook(
-                    new NextLookRow(
-                        place.tag(),
-                        place.runningHours() + Math.max(0, l.atHours() - from.runningHours()),
-                        l.because())));
+                    new NextLookRow(tag, position.runningHours() + l.inHours(), l.because())));
   }
 }

@@ -1,4 +1,4 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.tables.pumps;
 
 import static isokinon.server.work.setup.tables.SetupColumn.name;
 import static isokinon.server.work.setup.tables.SetupColumn.number;
@@ -6,6 +6,7 @@ import static isokinon.server.work.setup.tables.SetupColumn.plain;
 import static isokinon.server.work.setup.tables.SetupColumn.text;
 
 import isokinon.server.work.setup.names.Names;
+import isokinon.server.work.setup.tables.SetupColumn;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
 import java.util.List;
 

@@ -1,4 +1,4 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.tables.pumps;
 
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;
@@ -15,6 +15,9 @@ import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.setup.SetupMapper;
 import isokinon.server.work.library.Sheets;
+import isokinon.server.work.setup.tables.SetupColumn;
+import isokinon.server.work.setup.tables.SetupTable;
+import isokinon.server.work.setup.tables.ShopTable;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -26,12 +29,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.springframework.stereotype.Component;
 
 /**
  * The pumps of a shop: the position, the unit in it, what wears in it and how old that is, the main
  * fluid. A pump that stands keeps its counters and the age of what is in it; those change with
  * readings, rebuilds and the table of what is in the pumps.
  */
+@Component
 final class PumpTable extends ShopTable {
 
   private static final Pattern TAG = Pattern.compile("[\\p{Lu}0-9][\\p{Lu}0-9._-]{0,19}");
@@ -39,6 +44,7 @@ final class PumpTable extends ShopTable {
   private final SetupMapper store;
   private final PumpMapper pumps;
   private final BenchMapper bench;
+  private final UnitSerials serials;
   private final WetEndMapper wetEnds;
   private final Sheets sheets;
   private final Clock clock;
@@ -47,6 +53,7 @@ final class PumpTable extends ShopTable {
       SetupMapper store,
       PumpMapper pumps,
       BenchMapper bench,
+      UnitSerials serials,
       WetEndMapper wetEnds,
       Sheets sheets,
       Clock clock) {
@@ -54,6 +61,7 @@ final class PumpTable extends ShopTable {
     this.store = store;
     this.pumps = pumps;
     this.bench = bench;
+    this.serials = serials;
     this.sheets = sheets;
     this.clock = clock;
   }
@@ -151,6 +159,7 @@ final class PumpTable extends ShopTable {
             faults.add(new Fault("sheet", row.get("tag") + " is at the bench: finish that first."));
           }
         });
+    serials.fault(row, before).ifPresent(faults::add);
     boolean fluid = !row.get("fluid").isEmpty();
     if (fluid && row.get("temperature_c").isEmpty()) {
       faults.add(new Fault("temperature_c", "Say how warm the fluid is at most."));
@@ -160,6 +169,17 @@ final class PumpTable extends ShopTable {
       faults.add(new Fault("read_on", "A counter is not read on a day ahead."));
     }
     return faults;
+  }
+
+  @Override
+  public List<Fault> together(
+      Map<String, Map<String, String>> after, Map<String, Integer> freshLines) {
+    return serials.twice(after, freshLines);
+  }
+
+  /** The set of plates and shaft that a sheet names first; empty where all share one. */
+  static String usualHardware(Sheet sheet) {
+    return sheet.hardware().stream().map(Sheet.Hardware::id).findFirst().orElse("");
   }
 
   /** The role of what wears in a construction; empty where its sheet has no such part. */
@@ -324,13 +344,7 @@ final class PumpTable extends ShopTable {
     values.put("changed_by", who);
     values.put("changed_at", OffsetDateTime.now(clock).toString());
     if (there.isEmpty()) {
-      values.put(
-          "hardware",
-          sheet.stream()
-              .flatMap(s -> s.hardware().stream())
-              .map(Sheet.Hardware::id)
-              .findFirst()
-              .orElse(""));
+      values.put("hardware", sheet.map(PumpTable::usualHardware).orElse(""));
       values.put("rotor_class_mm", "0");
       values.put("parts", "");
     }

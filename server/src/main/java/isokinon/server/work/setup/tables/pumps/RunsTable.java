@@ -1,4 +1,4 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.tables.pumps;
 
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.RunEnd;
@@ -13,6 +13,9 @@ import isokinon.server.db.pumps.RunRow;
 import isokinon.server.work.history.HistoryTable;
 import isokinon.server.work.history.ToldRun;
 import isokinon.server.work.library.ShopLibrary;
+import isokinon.server.work.setup.tables.SetupColumn;
+import isokinon.server.work.setup.tables.SetupTable;
+import isokinon.server.work.setup.tables.ShopTable;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -25,11 +28,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
 
 /**
  * The runs of wear parts: those that are over, as a shop's own book tells them, and those that
  * still run. What is recorded is not changed by a table.
  */
+@Component
 final class RunsTable extends ShopTable {
 
   /** Up to so many pumps and parts their runs are asked for by name. */

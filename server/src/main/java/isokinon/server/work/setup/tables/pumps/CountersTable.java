@@ -1,4 +1,4 @@
-package isokinon.server.work.setup.tables;
+package isokinon.server.work.setup.tables.pumps;
 
 import static isokinon.server.work.setup.tables.SetupColumn.name;
 import static isokinon.server.work.setup.tables.SetupColumn.number;
@@ -16,7 +16,10 @@ import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.history.Counters;
 import isokinon.server.work.setup.names.Names;
+import isokinon.server.work.setup.tables.SetupColumn;
 import isokinon.server.work.setup.tables.SetupColumn.Holds;
+import isokinon.server.work.setup.tables.SetupTable;
+import isokinon.server.work.setup.tables.ShopTable;
 import isokinon.server.work.shared.Text;
 import java.time.Clock;
 import java.time.Instant;
@@ -29,11 +32,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import org.springframework.stereotype.Component;
 
 /**
  * Readings of hour and stroke counters. What is recorded stays; a counter that stands lower than
  * before was set back and counts on.
  */
+@Component
 final class CountersTable extends ShopTable {
 
   private static final List<SetupColumn> COLUMNS =

@@ -1,0 +1,2 @@
+/** Units that stand in no position. */
+package isokinon.server.db.units;
