@@ -22,6 +22,8 @@ export function TopBar() {
   const path = useLocation().pathname;
   const here = (to: string) =>
     to === "/" ? path === "/" || path.startsWith("/floor") || path.startsWith("/pumps") : path.startsWith(to);
+  // On a phone the job in hand needs the height more than the find box, which the other places have.
+  const job = /^\/bench\/./.test(path);
   return (
     <header className="flex min-h-12 flex-wrap items-stretch border-b-[1.5px] border-ink bg-card">
       <NavLink to="/" className="flex h-12 items-center gap-2.5 pr-3 pl-5" aria-label="Isokinon, to the floor">
@@ -30,7 +32,7 @@ export function TopBar() {
           <path d="M21.5,1V4.5C21.5,7 26.5,6.6 26.5,11C26.5,15.4 21.5,15 21.5,17.5V21" />
           <path d="M3.5,11H26.5" stroke="var(--accent)" />
         </svg>
-        <span className="word text-lead">Isokinon</span>
+        <span className={`word text-lead ${job ? "max-[760px]:hidden" : ""}`}>Isokinon</span>
       </NavLink>
       <PlacesMenu here={here} />
       <nav className="flex max-[760px]:hidden" aria-label="Places">
@@ -49,9 +51,11 @@ export function TopBar() {
         ))}
       </nav>
       <div className="ml-auto flex items-stretch max-[760px]:contents">
-        <FindBox />
+        <div className={job ? "flex max-[760px]:hidden" : "contents"}>
+          <FindBox />
+        </div>
         <div
-          className="flex border-l border-line max-[760px]:order-last max-[760px]:border-t"
+          className={`flex border-l border-line ${job ? "" : "max-[760px]:order-last max-[760px]:border-t"}`}
           role="group"
           aria-label="Torque unit"
         >

@@ -36,7 +36,7 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
       <GeneralFaults link={link} />
       {resting && <RestForm link={link} id={view.id} close={() => setResting(false)} />}
       {noting && <Note link={link} id={view.id} close={() => setNoting(false)} />}
-      <div className="flex flex-wrap gap-2.5">
+      <div className="flex flex-wrap gap-2.5 max-[640px]:gap-2 max-[640px]:[&>.press:not(.go)]:h-12 max-[640px]:[&>.press:not(.go)]:flex-1 max-[640px]:[&>.press:not(.go)]:px-2">
         <button
           type="button"
           className="press h-[60px]"
@@ -64,12 +64,12 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
         {main && (
           <button
             type="button"
-            className="press go flex h-[60px] min-w-[280px] flex-1 items-center justify-between gap-4 px-[22px]"
+            className="press go flex h-[60px] min-w-[280px] flex-1 max-[640px]:basis-full items-center justify-between gap-4 px-[22px]"
             disabled={disabled || link.busy}
             onClick={onMain}
             title="Ctrl Enter"
           >
-            <span className="text-title">{main}</span>
+            <span className="text-left text-title max-[640px]:text-lead">{main}</span>
             <span className="max-w-[46%] text-right text-body leading-4 font-[560] text-pretty">{missing}</span>
           </button>
         )}

@@ -1,29 +1,31 @@
 import { Link } from "react-router";
 import type { BenchView, StageMark } from "../../../api/types";
+import { useWidth } from "../../../parts/useWidth";
 import { clock } from "../../../text/numbers";
 
+/** Wide enough for the longest title of a stage; on a phone only the stage in hand has its title. */
 const STEP = 74;
-const STAGES_WIDTH = 8 * STEP;
+const COUNT = 8;
 
 /** Which pump, which duty, which of the eight stages, how long so far. */
 export function JobHead({ view }: { view: BenchView }) {
   const share = view.plannedMinutes > 0 ? Math.min(1, view.elapsedMinutes / view.plannedMinutes) : 0;
   return (
-    <div className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1">
-      <h1 className="tag text-tag leading-[46px]">
+    <div className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1 max-[640px]:gap-x-3">
+      <h1 className="tag text-tag leading-[46px] max-[640px]:text-title max-[640px]:leading-9">
         <Link to={`/pumps/${view.pump.tag}`}>{view.pump.tag}</Link>
         <span className="sr-only">, rebuild at the bench</span>
       </h1>
-      <div className="min-w-[240px] flex-1 leading-5">
+      <div className="min-w-[240px] flex-1 leading-5 max-[640px]:order-1 max-[640px]:basis-full">
         <p className="truncate text-body font-[600]" title={view.pump.duty}>
           {view.pump.duty}
         </p>
-        <p className="truncate text-body text-muted" title={view.pump.fitted}>
+        <p className="truncate text-body text-muted max-[640px]:hidden" title={view.pump.fitted}>
           {view.pump.fitted}
         </p>
       </div>
       <Stages stages={view.stages} />
-      <div className="w-[130px]">
+      <div className="w-[130px] max-[640px]:ml-auto">
         <p className="text-right">
           <span className="m text-title leading-7 font-bold tracking-[-.03em]">{clock(view.elapsedMinutes)}</span>
           <span className="m pl-2 text-body text-muted">
@@ -41,12 +43,22 @@ export function JobHead({ view }: { view: BenchView }) {
 }
 
 function Stages({ stages }: { stages: StageMark[] }) {
-  const at = (i: number) => STEP / 2 + i * STEP;
+  const [ref, width] = useWidth<HTMLOListElement>(COUNT * STEP);
+  const step = width / COUNT;
+  const narrow = step < STEP;
+  const at = (i: number) => step / 2 + i * step;
   const current = stages.findIndex((s) => s.state === "current");
   const reached = current < 0 ? stages.length - 1 : current;
+  /** The title of the stage in hand may be wider than its place: at the ends it turns inward. */
+  const side = (i: number) => (i === 0 ? "left" : i === stages.length - 1 ? "right" : "center");
   return (
-    <ol className="relative h-[50px] shrink-0" style={{ width: STAGES_WIDTH }} aria-label="Stages">
-      <svg width={STAGES_WIDTH} height={24} className="absolute inset-0" aria-hidden>
+    <ol
+      ref={ref}
+      className="relative h-[50px] shrink-0 max-[640px]:order-2 max-[640px]:h-[42px] max-[640px]:w-full!"
+      style={{ width: COUNT * STEP }}
+      aria-label="Stages"
+    >
+      <svg width={width} height={24} className="absolute inset-0" aria-hidden>
         <path d={`M${at(0)},12H${at(stages.length - 1)}`} stroke="var(--line)" strokeWidth={1.5} />
         <path d={`M${at(0)},12H${at(reached)}`} stroke="var(--ink)" strokeWidth={1.8} />
         {stages.map((s, i) =>
@@ -65,15 +77,26 @@ function Stages({ stages }: { stages: StageMark[] }) {
       {stages.map((s, i) => (
         <li
           key={s.id}
-          className={`absolute top-[22px] w-[74px] text-center text-small leading-[14px] narrow ${
+          className={`absolute top-[22px] text-small leading-[14px] narrow ${
             s.state === "current" ? "font-[720] text-accent" : s.state === "done" ? "font-[600]" : "text-muted"
-          }`}
-          style={{ left: i * STEP }}
+          } ${narrow && s.state !== "current" ? "sr-only" : ""}`}
+          style={
+            narrow
+              ? {
+                  ...(side(i) === "right" ? { right: 0 } : { left: i * step }),
+                  width: "max-content",
+                  minWidth: step,
+                  textAlign: side(i),
+                }
+              : { left: i * STEP, width: STEP, textAlign: "center" }
+          }
           {...(s.state === "current" ? { "aria-current": "step" as const } : {})}
         >
           {s.title}
           {s.state !== "ahead" && (
-            <span className="m block text-small leading-[13px] font-medium">{clock(s.minutes)}</span>
+            <span className={`m text-small leading-[13px] font-medium ${narrow ? "pl-1.5" : "block"}`}>
+              {clock(s.minutes)}
+            </span>
           )}
         </li>
       ))}

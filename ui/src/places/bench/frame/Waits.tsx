@@ -20,7 +20,7 @@ function One({ wait: w }: { wait: WaitView }) {
     <li className="flex items-baseline gap-2 text-small text-soft">
       <Sandglass />
       <b className="m text-body font-semibold text-ink">{left > 0 ? countdown(left) : "due"}</b>
-      <span className="max-w-[300px] truncate" title={w.title}>
+      <span className="max-w-[min(300px,55vw)] truncate" title={w.title}>
         {waitWord(w.kind)}: {w.title}
       </span>
     </li>

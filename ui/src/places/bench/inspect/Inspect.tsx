@@ -1,7 +1,7 @@
 import { readingDraft } from "./readingDraft";
 import { counted } from "../../../text/counted";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { api } from "../../../api/client";
 import type { FindingView, InspectItem } from "../../../api/types";
 import { isLeftShut } from "../../../drawing/leftShut";
@@ -58,9 +58,16 @@ function Tray({
   open: number;
   choose: (part: string) => void;
 }) {
+  const tray = useRef<HTMLElement>(null);
+  // On a phone four places of the tray are seen at once, the one in hand among them.
+  useEffect(() => {
+    const pressed = tray.current?.querySelector<HTMLElement>("[aria-pressed=true]");
+    if (tray.current && pressed) tray.current.scrollTop = pressed.offsetTop - pressed.offsetHeight;
+  }, [current]);
   return (
     <nav
-      className="overflow-y-auto border-r border-ink bg-tray min-[761px]:max-h-[calc(100vh-115px)]"
+      ref={tray}
+      className="relative overflow-y-auto border-r border-ink bg-tray max-[760px]:max-h-[244px] max-[760px]:border-r-0 max-[760px]:border-b min-[761px]:max-h-[calc(100vh-115px)]"
       aria-label="Parts on the tray"
     >
       <div className="flex items-baseline justify-between px-4 pt-2 pb-1">

@@ -1,3 +1,4 @@
+import type { CSSProperties } from "react";
 import { ReadingField } from "../../../parts/ReadingField";
 import { useStanding } from "../../../api/session";
 import type { Gate } from "../../../api/types";
@@ -24,7 +25,7 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
   return (
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_388px] max-[1000px]:grid-cols-1">
       <section className="flex flex-col" aria-label="Energies">
-        <div className="flex items-baseline justify-between px-5 pt-2 pb-1.5">
+        <div className="flex flex-wrap items-baseline justify-between px-5 pt-2 pb-1.5">
           <h2 className="text-head leading-9 font-[680]">
             {COUNTS[energies.length] ?? energies.length} energies reach this pump
           </h2>
@@ -76,11 +77,11 @@ function Energy({ gate: g, view, link, current }: { gate: Gate; current: boolean
   const licensed = useStanding().session?.licensedElectrical ?? false;
   const fault = !g.answered && (current || typed) ? faultAt(link.faults, "value", "gauge") : undefined;
   // Rows are as high as the lines of the drawing are apart: what is wrong takes the place of the words.
-  const columns = fault ? "grid-cols-[minmax(0,1fr)_164px]" : "grid-cols-[minmax(150px,1fr)_236px]";
+  const columns = fault ? "sm:grid-cols-[minmax(0,1fr)_164px]" : "sm:grid-cols-[minmax(150px,1fr)_236px]";
   return (
     <li
-      className={`grid ${columns} items-center gap-3 overflow-hidden border-b border-line py-1 pr-3 pl-5 ${current ? "bg-wash" : ""}`}
-      style={{ height: GATE_ROW }}
+      className={`grid ${columns} items-center gap-3 border-b border-line py-1 pr-3 pl-5 max-sm:gap-1 max-sm:py-3 max-sm:pr-5 sm:h-(--row) sm:overflow-hidden ${current ? "bg-wash" : ""}`}
+      style={{ "--row": `${GATE_ROW}px` } as CSSProperties}
     >
       <div className="min-w-0">
         <h3 className={`text-lead leading-[21px] font-[680] ${current ? "text-accent" : ""}`}>

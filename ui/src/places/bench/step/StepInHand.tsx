@@ -191,7 +191,7 @@ function Beside({ step }: { step: StepView }) {
       {items.map(([icon, first, second]) => (
         <li
           key={icon}
-          className="flex min-h-[50px] min-w-[180px] flex-1 items-center gap-2.5 border-line py-1 pr-3 not-first:border-l not-first:pl-3.5"
+          className="flex min-h-[50px] min-w-[180px] flex-1 items-center gap-2.5 border-line py-1 pr-3 sm:not-first:border-l sm:not-first:pl-3.5"
         >
           <svg width="34" height="34" viewBox="0 0 34 34" className="shrink-0" aria-hidden>
             {ICONS[icon]}
