@@ -18,6 +18,8 @@ import type {
   LotRequest,
   NewPerson,
   OwnResistance,
+  PhotographMark,
+  PhotographOf,
   PolicyWay,
   ConsumableAct,
   ConsumableLotRequest,
@@ -91,6 +93,22 @@ export const api = {
   pump: (tag: string) => answer(server.GET("/api/v1/pumps/{tag}", { params: { path: { tag } } })),
   unitFromShelf: (tag: string, body: UnitRequest) =>
     answer(server.POST("/api/v1/pumps/{tag}/unit", { params: { path: { tag } }, body })),
+  photographsBeside: (id: number, of: PhotographOf, subject: string) =>
+    answer(
+      server.GET("/api/v1/rebuilds/{id}/photographs/beside", { params: { path: { id }, query: { of, subject } } }),
+    ),
+  takePhotograph: (id: number, of: PhotographOf, subject: string, key: string, picture: Blob) =>
+    answer(
+      server.POST("/api/v1/rebuilds/{id}/photographs", {
+        params: { path: { id }, query: { of, subject, key } },
+        body: picture as never,
+        headers: { "content-type": picture.type === "image/png" ? "image/png" : "image/jpeg" },
+        ...raw,
+      }),
+    ),
+  markPhotograph: (id: number, marks: PhotographMark[]) =>
+    answer(server.PUT("/api/v1/photographs/{id}/marks", { params: { path: { id } }, body: { marks } })),
+  removePhotograph: (id: number) => answer(server.DELETE("/api/v1/photographs/{id}", { params: { path: { id } } })),
   exchange: (tag: string, other: string, because: string) =>
     answer(server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because } })),
   readCounter: (tag: string, reading: number) =>

@@ -1,8 +1,9 @@
 import { useState, type ReactNode } from "react";
 import type { BenchLink } from "../../../api/useBench";
-import type { BenchView } from "../../../api/types";
+import type { BenchView, PhotographOf } from "../../../api/types";
 import { Sentence } from "../../../parts/States";
 import { useDraft } from "../../../parts/useDraft";
+import { Photographs } from "../photographs/Photographs";
 import { RestForm } from "./Rest";
 import { useKey } from "./useKey";
 import { TextInput } from "../../../parts/TextInput";
@@ -16,13 +17,16 @@ interface Props {
   missing?: string;
   disabled?: boolean;
   onMain?: () => void;
+  /** What can be photographed here. */
+  photograph?: { of: PhotographOf; subject: string; title: string };
   children?: ReactNode;
 }
 
 /** The row of things to press under every stage: back, note, record, and the one that goes on. */
-export function Foot({ link, view, main, missing = "", disabled = false, onMain, children }: Props) {
+export function Foot({ link, view, main, missing = "", disabled = false, onMain, photograph, children }: Props) {
   const [noting, setNoting] = useState(false);
   const [resting, setResting] = useState(false);
+  const [photographing, setPhotographing] = useState(false);
   const back = () => {
     if (view.lastStep) void link.act({ kind: "STEP_UNDONE", step: view.lastStep });
   };
@@ -36,6 +40,11 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
       <GeneralFaults link={link} />
       {resting && <RestForm link={link} id={view.id} close={() => setResting(false)} />}
       {noting && <Note link={link} id={view.id} close={() => setNoting(false)} />}
+      {photographing && photograph && (
+        <div className="max-h-[40vh] overflow-y-auto border-t border-ink pb-2">
+          <Photographs key={photograph.subject} job={view.id} {...photograph} />
+        </div>
+      )}
       <div className="flex flex-wrap gap-2.5 max-[640px]:gap-2 max-[640px]:[&>.press:not(.go)]:h-12 max-[640px]:[&>.press:not(.go)]:flex-1 max-[640px]:[&>.press:not(.go)]:px-2">
         <button
           type="button"
@@ -55,6 +64,16 @@ export function Foot({ link, view, main, missing = "", disabled = false, onMain,
         >
           Note
         </button>
+        {photograph && (
+          <button
+            type="button"
+            className="press h-[60px]"
+            onClick={() => setPhotographing(!photographing)}
+            aria-expanded={photographing}
+          >
+            Photo
+          </button>
+        )}
         {view.stage !== "TAKE_IN" && (
           <button type="button" className="press h-[60px]" onClick={() => setResting(!resting)} aria-expanded={resting}>
             Pause

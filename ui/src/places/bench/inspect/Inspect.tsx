@@ -13,6 +13,7 @@ import { Sentence } from "../../../parts/States";
 import { dropDraft, heldDraft, useDraft } from "../../../parts/useDraft";
 import type { InStage, Now } from "../frame/stage";
 import { faultAt } from "../../../parts/faults";
+import { Photographs } from "../photographs/Photographs";
 import { Foot } from "../frame/Foot";
 import { useKey } from "../frame/useKey";
 import { Measures } from "./Measures";
@@ -192,6 +193,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
               />
               {textFault && <Sentence>{textFault}</Sentence>}
             </div>
+            <Photographs job={view.id} of="part" subject={part.part} title={part.name} />
           </div>
           <div>
             <h3 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pt-2 pb-1">

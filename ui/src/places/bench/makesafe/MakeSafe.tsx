@@ -22,6 +22,8 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
   const confirmations = now.gates.filter((g) => g.confirmation);
   const open = now.gates.filter((g) => !g.answered);
   const next = energies.find((g) => !g.answered)?.id;
+  // A lock is photographed where it hangs: of the energy in hand, else of the last one that was cut.
+  const shown = energies.find((g) => g.id === next) ?? energies.at(-1);
   return (
     <div className="grid flex-1 grid-cols-[minmax(0,1fr)_388px] max-[1000px]:grid-cols-1">
       <section className="flex flex-col" aria-label="Energies">
@@ -56,6 +58,7 @@ export function MakeSafe({ view, now, rails, link }: InStage<"MAKE_SAFE">) {
           main={open.length === 0 ? "Open the strip" : `Strip is locked, ${open.length} to go`}
           disabled={open.length > 0}
           onMain={() => void link.act({ kind: "STAGE_DONE", stage: "MAKE_SAFE" })}
+          {...(shown ? { photograph: { of: "energy" as const, subject: shown.id, title: shown.title } } : {})}
         />
       </section>
       <aside className="border-l-[1.5px] border-ink bg-card px-6 pt-3 pb-5 max-[1000px]:border-t max-[1000px]:border-l-0">

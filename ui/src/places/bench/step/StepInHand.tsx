@@ -65,6 +65,7 @@ export function StepInHand({ view, now, rails, link }: InStage<"STRIP" | "BUILD"
           missing={step.missing}
           disabled={step.missing !== ""}
           onMain={() => void done()}
+          photograph={{ of: "step", subject: step.id, title: step.sentence }}
         >
           {step.stripping && (
             <button

@@ -117,6 +117,11 @@ public class ApiClient {
         path);
   }
 
+  /** Takes what is there out. */
+  public Reply delete(String path) {
+    return send(HttpRequest.newBuilder().DELETE(), path);
+  }
+
   /** Whether the operation is this person's: asked in any way, with nothing in it, and not done. */
   public Reply mayAsk(String method, String path, String kind) {
     return send(

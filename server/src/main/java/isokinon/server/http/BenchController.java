@@ -15,6 +15,7 @@ import isokinon.server.work.bench.Bench;
 import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.inspection.FindingView;
 import isokinon.server.work.instruments.Wrenches;
+import isokinon.server.work.photographs.Photographs;
 import isokinon.server.work.rebuild.Jobs;
 import isokinon.server.work.stages.BenchView;
 import isokinon.server.work.stages.JobRecord;
@@ -46,6 +47,7 @@ class BenchController {
   private final Jobs jobs;
   private final HandBackRecord record;
   private final Clipboard clipboard;
+  private final Photographs photographs;
   private final Wrenches crib;
 
   BenchController(
@@ -54,12 +56,14 @@ class BenchController {
       Jobs jobs,
       HandBackRecord record,
       Clipboard clipboard,
+      Photographs photographs,
       Wrenches crib) {
     this.bench = bench;
     this.hands = hands;
     this.jobs = jobs;
     this.record = record;
     this.clipboard = clipboard;
+    this.photographs = photographs;
     this.crib = crib;
   }
 
@@ -131,7 +135,7 @@ class BenchController {
   @GetMapping(value = "/rebuilds/{id}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
   ResponseEntity<byte[]> record(@PathVariable long id) {
     JobRecord all = bench.record(id);
-    return pdf(all.pump().tag() + "-rebuild-" + id, record.pdf(all));
+    return pdf(all.pump().tag() + "-rebuild-" + id, record.pdf(all, photographs.printed(id)));
   }
 
   private static ResponseEntity<byte[]> pdf(String name, byte[] bytes) {

@@ -1,5 +1,6 @@
 package isokinon.server.http.bounds;
 
+import isokinon.core.photograph.PhotographMark;
 import jakarta.validation.constraints.Size;
 import java.lang.reflect.RecordComponent;
 import java.util.Map;
@@ -58,6 +59,7 @@ final class Bounds {
           Map.entry("gauge", 20),
           Map.entry("unit", 20),
           Map.entry("serial", 40),
+          Map.entry("label", PhotographMark.MOST_LABEL),
           Map.entry("consumable", 40),
           Map.entry("cause", 40),
           Map.entry("fault", 40),

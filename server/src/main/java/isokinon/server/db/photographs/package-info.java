@@ -1,0 +1,2 @@
+/** Photographs of jobs. */
+package isokinon.server.db.photographs;

@@ -1,0 +1,2 @@
+/** Photographs over HTTP. */
+package isokinon.server.http.photographs;
