@@ -109,6 +109,8 @@ export const api = {
   markPhotograph: (id: number, marks: PhotographMark[]) =>
     answer(server.PUT("/api/v1/photographs/{id}/marks", { params: { path: { id } }, body: { marks } })),
   removePhotograph: (id: number) => answer(server.DELETE("/api/v1/photographs/{id}", { params: { path: { id } } })),
+  liveUrl: (id: string) => `/api/v1/rebuilds/${id}/live`,
+  handoverUrl: (id: number) => `/api/v1/rebuilds/${id}/handover.pdf`,
   exchange: (tag: string, other: string, because: string) =>
     answer(server.POST("/api/v1/pumps/{tag}/exchange", { params: { path: { tag } }, body: { with: other, because } })),
   readCounter: (tag: string, reading: number) =>

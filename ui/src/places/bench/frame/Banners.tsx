@@ -1,8 +1,9 @@
 import { useAway } from "../../../api/away";
+import type { Present } from "../../../api/useLive";
 import type { BenchLink } from "../../../api/useBench";
 
 /** What the bench must say before anything else: the server is away, or someone else acted first. */
-export function Banners({ link }: { link: BenchLink }) {
+export function Banners({ link, others }: { link: BenchLink; others: Present[] }) {
   const away = useAway();
   return (
     <>
@@ -14,6 +15,13 @@ export function Banners({ link }: { link: BenchLink }) {
       {away && !link.away && (
         <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-lead font-[640] text-card">
           The server does not answer. Type on: what you do is kept on this device until it is back.
+        </p>
+      )}
+      {others.length > 0 && (
+        <p role="status" className="border-b border-line bg-card px-5 py-1 text-body">
+          <b className="font-[660]">{[...new Set(others.map((p) => p.initials))].join(", ")}</b>
+          {others.length === 1 ? " has" : " have"} this job open too, {others.map((p) => `on ${p.device}`).join(", ")}:
+          what they do shows here at once.
         </p>
       )}
       {link.stale && (

@@ -2,12 +2,14 @@ import { lazy, Suspense } from "react";
 import { useParams } from "react-router";
 import type { Rail, StepView } from "../../../api/types";
 import { useBench } from "../../../api/useBench";
+import { useLive } from "../../../api/useLive";
 import { useDrawing } from "../../../api/useDrawing";
 import { useLowScreen } from "../../../parts/useLowScreen";
 import { Failed, Loading } from "../../../parts/States";
 import { Banners } from "./Banners";
 import { Closed, HandBack } from "../handback/HandBack";
 import { Decide } from "../decide/Decide";
+import { HandedOver } from "./HandedOver";
 import { JobHead } from "./JobHead";
 import { SignHere } from "./SignHere";
 import { MakeSafe } from "../makesafe/MakeSafe";
@@ -26,14 +28,17 @@ export default function Bench() {
   const { id = "" } = useParams();
   const link = useBench(id);
   const rails = useDrawing(link.view);
+  const others = useLive(id);
   if (!link.view) {
     return link.failure ? <Failed error={link.failure} what="this rebuild" /> : <Loading what="the rebuild" />;
   }
   return (
     <main className="flex min-h-[calc(100vh-49.5px)] flex-col">
       <JobHead view={link.view} />
-      <Banners link={link} />
-      {link.view.pause ? (
+      <Banners link={link} others={others} />
+      {link.view.handover ? (
+        <HandedOver view={link.view} link={link} rails={rails} />
+      ) : link.view.pause ? (
         <Resting view={link.view} link={link} rails={rails} />
       ) : (
         <StageInHand view={link.view} link={link} rails={rails} />

@@ -8,15 +8,22 @@ import { sentence } from "../../../text/numbers";
 import { faultAt } from "../../../parts/faults";
 import { TextInput } from "../../../parts/TextInput";
 
-const WAITS = ["kit", "part", "machining", "permit", "the next shift"];
+const WAITS = ["kit", "part", "machining", "permit"];
+
+/** Not a wait: somebody else goes on, once they have read the note. */
+const HANDED_OVER = "hand over";
 
 /** Lays a job aside: what it waits for, and a note for whoever takes it up. */
 export function RestForm({ link, id, close }: { link: BenchLink; id: number; close: () => void }) {
   const [waits, setWaits] = useState("kit");
   const [text, setText, clear] = useDraft(`${id}.rest`);
   const fault = faultAt(link.faults, "waitsFor", "note");
+  const over = waits === HANDED_OVER;
   const rest = async () => {
-    if (await link.act({ kind: "PAUSED", waitsFor: waits, note: text })) {
+    const done = await link.act(
+      over ? { kind: "HANDED_OVER", note: text } : { kind: "PAUSED", waitsFor: waits, note: text },
+    );
+    if (done) {
       clear();
       close();
     }
@@ -42,18 +49,27 @@ export function RestForm({ link, id, close }: { link: BenchLink; id: number; clo
             {w}
           </button>
         ))}
+        <span className="px-1 text-body font-[640]">or the next shift goes on:</span>
+        <button
+          type="button"
+          aria-pressed={over}
+          className={`press ${over ? "call" : ""}`}
+          onClick={() => setWaits(HANDED_OVER)}
+        >
+          hand it over
+        </button>
       </div>
       <div className="flex gap-2.5">
         <TextInput
           of="Paused.note"
           className="field flex-1"
           aria-label="Note for whoever takes it up"
-          placeholder="Note for whoever takes it up"
+          placeholder={over ? "How it stands, and what comes next" : "Note for whoever takes it up"}
           typed={text}
           onType={setText}
         />
-        <button type="submit" className="press call" disabled={link.busy}>
-          Pause the job
+        <button type="submit" className="press call" disabled={link.busy || (over && !text.trim())}>
+          {over ? "Hand the job over" : "Pause the job"}
         </button>
       </div>
       {fault && <Sentence>{fault}</Sentence>}

@@ -172,6 +172,11 @@ public class ApiClient {
     return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
   }
 
+  /** Where the application answers. */
+  public String address() {
+    return address;
+  }
+
   /** What the device of this person holds, for what is asked without this client. */
   public String cookie() {
     return cookies.computeIfAbsent(who, this::cookie);

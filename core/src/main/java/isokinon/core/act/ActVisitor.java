@@ -21,6 +21,10 @@ public interface ActVisitor<R> {
 
   R resumed(JobAct.Resumed act);
 
+  R handedOver(JobAct.HandedOver act);
+
+  R takenOn(JobAct.TakenOn act);
+
   R stageDone(JobAct.StageDone act);
 
   R faultFound(JobAct.FaultFound act);

@@ -148,6 +148,42 @@ public sealed interface JobAct extends Act {
   }
 
   /**
+   * The job goes to another person, at a change of shifts: from now on nobody acts until somebody
+   * has read the note and taken it on.
+   *
+   * @param note how it stands and what comes next, for whoever takes it on
+   */
+  record HandedOver(String note) implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.handedOver(this);
+    }
+
+    @Override
+    public String words() {
+      return note;
+    }
+
+    @Override
+    public boolean leavesTheWork() {
+      return true;
+    }
+  }
+
+  /** Whoever did this read the note and has the job from now on. */
+  record TakenOn() implements JobAct {
+    @Override
+    public <R> R accept(ActVisitor<R> visitor) {
+      return visitor.takenOn(this);
+    }
+
+    @Override
+    public boolean leavesTheWork() {
+      return true;
+    }
+  }
+
+  /**
    * The job goes on.
    *
    * @param note may be empty

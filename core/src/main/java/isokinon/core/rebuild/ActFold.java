@@ -68,6 +68,16 @@ final class ActFold implements ActVisitor<Boolean> {
   }
 
   @Override
+  public Boolean handedOver(JobAct.HandedOver act) {
+    return SAME_STAGE;
+  }
+
+  @Override
+  public Boolean takenOn(JobAct.TakenOn act) {
+    return SAME_STAGE;
+  }
+
+  @Override
   public Boolean stageDone(JobAct.StageDone act) {
     fold.finish(act.stage());
     return OTHER_STAGE;

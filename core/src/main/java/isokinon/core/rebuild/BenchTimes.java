@@ -53,6 +53,7 @@ final class BenchTimes {
   private static boolean endsWhatWasInHand(Act act) {
     return act instanceof JobAct.StageDone
         || act instanceof JobAct.Resumed
+        || act instanceof JobAct.TakenOn
         || act instanceof PartAct.Judged
         || act instanceof PartAct.MaterialChosen
         || act instanceof PartAct.KitFitted;

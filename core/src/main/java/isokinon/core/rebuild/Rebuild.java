@@ -141,6 +141,21 @@ public final class Rebuild {
     return fold.pause();
   }
 
+  /** Who hands the job over, and the note; empty where nobody does, or somebody has taken it on. */
+  public Optional<BenchEvent<JobAct.HandedOver>> handover() {
+    List<BenchEvent<?>> events = fold.events();
+    for (int i = events.size() - 1; i >= 0; i--) {
+      BenchEvent<?> event = events.get(i);
+      if (event.act() instanceof JobAct.TakenOn) {
+        return Optional.empty();
+      }
+      if (event.act() instanceof JobAct.HandedOver act) {
+        return Optional.of(event.of(act));
+      }
+    }
+    return Optional.empty();
+  }
+
   /** What the pump did, as it was told at the take-in. */
   public Optional<BenchEvent<JobAct.SymptomsTold>> symptoms() {
     return fold.symptoms();

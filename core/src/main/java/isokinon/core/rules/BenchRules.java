@@ -84,6 +84,12 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
     if (rebuild.pause().isPresent() && !note && !(act instanceof JobAct.Resumed)) {
       return no("", "This job is paused: carry on first.");
     }
+    if (rebuild.handover().isPresent() && !note && !(act instanceof JobAct.TakenOn)) {
+      return no(
+          "",
+          rebuild.handover().get().who()
+              + " hands this job over: read the note and take it on first.");
+    }
     return act.accept(this);
   }
 
@@ -131,6 +137,16 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
   @Override
   public Optional<ActRefusal> resumed(JobAct.Resumed act) {
     return unless(rebuild.pause().isPresent(), "", "This job does not rest.");
+  }
+
+  @Override
+  public Optional<ActRefusal> handedOver(JobAct.HandedOver act) {
+    return job.handedOver(act);
+  }
+
+  @Override
+  public Optional<ActRefusal> takenOn(JobAct.TakenOn act) {
+    return unless(rebuild.handover().isPresent(), "", "This job is not handed over.");
   }
 
   @Override

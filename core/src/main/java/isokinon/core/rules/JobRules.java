@@ -144,6 +144,14 @@ final class JobRules {
     return unless(!act.waitsFor().isBlank(), "waitsFor", "Say what the job waits for.");
   }
 
+  Optional<ActRefusal> handedOver(JobAct.HandedOver act) {
+    if (rebuild.stage() == Stage.TAKE_IN) {
+      return no("", "Nothing is begun yet.");
+    }
+    return unless(
+        !act.note().isBlank(), "note", "Say how it stands, for whoever takes the job on.");
+  }
+
   Optional<ActRefusal> stageDone(JobAct.StageDone act) {
     Stage stage = rebuild.stage();
     if (stage != act.stage()) {

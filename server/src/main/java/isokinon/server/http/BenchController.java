@@ -9,14 +9,18 @@ import isokinon.server.http.security.Hands;
 import isokinon.server.http.security.Me;
 import isokinon.server.papers.Clipboard;
 import isokinon.server.papers.HandBackRecord;
+import isokinon.server.papers.HandoverCard;
 import isokinon.server.work.bench.ActRequest;
 import isokinon.server.work.bench.AskedJobAct;
 import isokinon.server.work.bench.Bench;
 import isokinon.server.work.drawing.Rail;
 import isokinon.server.work.inspection.FindingView;
 import isokinon.server.work.instruments.Wrenches;
+import isokinon.server.work.live.LiveJobs;
 import isokinon.server.work.photographs.Photographs;
 import isokinon.server.work.rebuild.Jobs;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.stages.BenchView;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.WaysView;
@@ -47,7 +51,10 @@ class BenchController {
   private final Jobs jobs;
   private final HandBackRecord record;
   private final Clipboard clipboard;
+  private final HandoverCard card;
+  private final ShopSettings settings;
   private final Photographs photographs;
+  private final LiveJobs live;
   private final Wrenches crib;
 
   BenchController(
@@ -56,14 +63,20 @@ class BenchController {
       Jobs jobs,
       HandBackRecord record,
       Clipboard clipboard,
+      HandoverCard card,
+      ShopSettings settings,
       Photographs photographs,
+      LiveJobs live,
       Wrenches crib) {
     this.bench = bench;
     this.hands = hands;
     this.jobs = jobs;
     this.record = record;
     this.clipboard = clipboard;
+    this.card = card;
+    this.settings = settings;
     this.photographs = photographs;
+    this.live = live;
     this.crib = crib;
   }
 
@@ -101,7 +114,9 @@ class BenchController {
   @PostMapping("/rebuilds/{id}/acts")
   @Needs(Right.WORK)
   BenchView act(@PathVariable long id, @Valid @RequestBody ActRequest request, @Me SignedIn me) {
-    return bench.act(id, request, hands.of(me, request.signer()));
+    BenchView after = bench.act(id, request, hands.of(me, request.signer()));
+    live.moved(id, after.seq());
+    return after;
   }
 
   @PostMapping("/rebuilds/{id}/ways")
@@ -115,6 +130,16 @@ class BenchController {
   ResponseEntity<byte[]> clipboard(@PathVariable long id) {
     BenchView.PumpHead pump = bench.view(id).pump();
     return pdf(pump.tag() + "-clipboard-" + id, clipboard.pdf(pump, jobs.job(id).rebuild()));
+  }
+
+  @GetMapping(value = "/rebuilds/{id}/handover.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+  @Operation(summary = "The card that hangs on the pump between two shifts")
+  ResponseEntity<byte[]> handoverCard(@PathVariable long id) {
+    BenchView view = bench.view(id);
+    BenchView.HandoverView handover =
+        view.handover()
+            .orElseThrow(() -> RequestProblem.notNow("", "This job is not handed over."));
+    return pdf(view.pump().tag() + "-handover-" + id, card.pdf(view, handover, settings.name()));
   }
 
   @PostMapping("/rebuilds/{id}/finding")

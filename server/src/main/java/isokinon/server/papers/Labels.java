@@ -47,10 +47,12 @@ public class Labels {
   }
 
   private static Printed printed(Label label) {
-    return new Printed(
-        label.code(),
-        "data:image/png;base64," + Base64.getEncoder().encodeToString(qr(label.code())),
-        label.lines());
+    return new Printed(label.code(), image(label.code()), label.lines());
+  }
+
+  /** The QR code of a text, as an address that holds the picture itself. */
+  static String image(String code) {
+    return "data:image/png;base64," + Base64.getEncoder().encodeToString(qr(code));
   }
 
   /** A QR code (ISO/IEC 18004) as a PNG. */

@@ -328,4 +328,31 @@ class BenchApiTest {
     assertThat(bad.status()).isEqualTo(400);
     assertThat(bad.fault("handleMm")).contains("\"long\" is not a number");
   }
+
+  @Test
+  void aJobThatIsHandedOverWaitsUntilSomebodyTookItOn() {
+    ApiClient.Job job = desk.job("EFF-06");
+    Map<String, String> note = Map.of("note", "Side B plates off. Waits for kit L-0417.");
+    assertThat(job.tries("HANDED_OVER", note).fault("")).isEqualTo("Nothing is begun yet.");
+    job.takesIn("renew:tube").makesSafe().strips();
+    assertThat(job.tries("HANDED_OVER", Map.of("note", " ")).fault("note"))
+        .contains("how it stands");
+    assertThat(job.tries("TAKEN_ON", Map.of()).fault("")).contains("not handed over");
+    assertThat(desk.get("/api/v1/rebuilds/" + job.id() + "/handover.pdf").status()).isEqualTo(422);
+    job.does("HANDED_OVER", note);
+    JsonNode handover = job.view().path("handover");
+    assertThat(handover.path("who").asText()).isEqualTo("RT");
+    assertThat(handover.path("note").asText()).isEqualTo(note.get("note"));
+    assertThat(handover.path("off").asInt()).isPositive();
+    assertThat(handover.path("locks"))
+        .isNotEmpty()
+        .anyMatch(l -> l.path("by").asText().equals("RT"));
+    ApiClient.Reply card = desk.get("/api/v1/rebuilds/" + job.id() + "/handover.pdf");
+    assertThat(card.kind()).isEqualTo("application/pdf");
+    assertThat(job.tries("PAUSED", Map.of("waitsFor", "kit")).fault(""))
+        .isEqualTo("RT hands this job over: read the note and take it on first.");
+    job.does("NOTED", Map.of("text", "kit came")).does("TAKEN_ON", Map.of());
+    assertThat(job.view().hasNonNull("handover")).isFalse();
+    assertThat(job.log().toString()).contains("handed over: Side B plates off.", "taken on");
+  }
 }

@@ -65,4 +65,18 @@ class HandBackRecordTest {
     job.does("NOTED", Map.of("text", "<b>&amp; \u0001 \uD83D\uDD27 \u2192 " + "w".repeat(1500)));
     assertThat(text(job)).contains("<b>&amp;").contains("wwww");
   }
+
+  @Test
+  void theCardOfAJobThatIsHandedOverIsOnePageWithItsWordsAndLocks() throws IOException {
+    ApiClient.Job job = desk.job("SCR-03").takesIn("renew:diaphragm-a").makesSafe().strips();
+    job.does(
+        "HANDED_OVER", Map.of("note", "Side B plates off. Waiting for kit L-0417. ".repeat(45)));
+    byte[] pdf = desk.get("/api/v1/rebuilds/" + job.id() + "/handover.pdf").bytes();
+    try (PDDocument card = Loader.loadPDF(pdf)) {
+      assertThat(card.getNumberOfPages()).isEqualTo(1);
+      assertThat(new PDFTextStripper().getText(card).replaceAll("\\s+", " "))
+          .contains("J-" + job.id(), "SCR-03", "In pieces. Do not start.", "This card is no lock.")
+          .contains("Waiting for kit L-0417.", "Locks of RT", "Compressed air, discharge pressure");
+    }
+  }
 }

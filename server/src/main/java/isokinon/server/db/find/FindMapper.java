@@ -48,8 +48,8 @@ public interface FindMapper {
         (select 'wrench', id, 'wrench', '', id from wrench
           where retired_at is null and lower(id) like #{like} order by id limit 200)
         union all
-        (select 'rebuild', cast(id as varchar), pump, reason, cast(id as varchar) from rebuild
-          where lower(pump || ' ' || reason || ' ' || cast(id as varchar)) like #{like}
+        (select 'rebuild', 'J-' || id, pump, reason, cast(id as varchar) from rebuild
+          where lower(pump || ' ' || reason || ' j-' || id) like #{like}
           order by id desc limit 200)
       )
       </script>

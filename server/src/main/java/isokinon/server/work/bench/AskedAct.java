@@ -24,6 +24,8 @@ import java.util.stream.Stream;
       AskedJobAct.Confirmed.class,
       AskedJobAct.Paused.class,
       AskedJobAct.Resumed.class,
+      AskedJobAct.HandedOver.class,
+      AskedJobAct.TakenOn.class,
       AskedJobAct.StageDone.class,
       AskedJobAct.FaultFound.class,
       AskedJobAct.Noted.class,

@@ -127,6 +127,26 @@ public sealed interface AskedJobAct extends AskedAct {
   }
 
   /**
+   * The job goes to whoever takes it on.
+   *
+   * @param note how it stands and what comes next
+   */
+  record HandedOver(@Size(max = MOST_TEXT) String note) implements AskedJobAct {
+    @Override
+    public Act read(ActReader reader) {
+      return new JobAct.HandedOver(AskedAct.text(note));
+    }
+  }
+
+  /** The note was read, and the job is taken on. */
+  record TakenOn() implements AskedJobAct {
+    @Override
+    public Act read(ActReader reader) {
+      return new JobAct.TakenOn();
+    }
+  }
+
+  /**
    * A stage that does not end by itself is finished.
    *
    * @param stage Make safe, Inspect, Decide or Prove

@@ -38,6 +38,8 @@ final class ActLoader {
       case CONFIRMED -> new JobAct.Confirmed(c.subject());
       case PAUSED -> new JobAct.Paused(c.subject(), c.text());
       case RESUMED -> new JobAct.Resumed(c.text());
+      case HANDED_OVER -> new JobAct.HandedOver(c.text());
+      case TAKEN_ON -> new JobAct.TakenOn();
       case STAGE_DONE -> new JobAct.StageDone(Stage.valueOf(c.subject()));
       case FAULT_FOUND ->
           new JobAct.FaultFound(given(c.subject()).filter(f -> !f.equals(Items.OTHER)), c.text());

@@ -64,6 +64,16 @@ final class ActWriter implements ActVisitor<ActColumns> {
   }
 
   @Override
+  public ActColumns handedOver(JobAct.HandedOver act) {
+    return columns(StoredKind.HANDED_OVER, "").saying(act.note());
+  }
+
+  @Override
+  public ActColumns takenOn(JobAct.TakenOn act) {
+    return columns(StoredKind.TAKEN_ON, "");
+  }
+
+  @Override
   public ActColumns stageDone(JobAct.StageDone act) {
     return columns(StoredKind.STAGE_DONE, act.stage().name());
   }

@@ -31,6 +31,8 @@ enum StoredKind {
   PLACED,
   PAUSED,
   RESUMED,
+  HANDED_OVER,
+  TAKEN_ON,
   NOTED,
   SIGNED_OFF,
   HANDED_BACK

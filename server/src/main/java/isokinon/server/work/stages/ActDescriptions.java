@@ -83,6 +83,16 @@ public final class ActDescriptions implements ActVisitor<String> {
   }
 
   @Override
+  public String handedOver(JobAct.HandedOver act) {
+    return "handed over: " + act.note();
+  }
+
+  @Override
+  public String takenOn(JobAct.TakenOn act) {
+    return "note read, taken on";
+  }
+
+  @Override
   public String stageDone(JobAct.StageDone act) {
     return act.stage().title() + " finished";
   }

@@ -19,6 +19,7 @@ import java.util.Optional;
  * @param parts how each part of the drawing stands
  * @param lastStep the step that can be taken back
  * @param state how the pump stands, in the words of the tag that hangs on it
+ * @param handover who hands the job over, and how it stands; absent once somebody has taken it on
  * @param inHand what the stage in hand shows
  */
 public record BenchView(
@@ -35,6 +36,7 @@ public record BenchView(
     Optional<String> lastStep,
     String state,
     Optional<PauseView> pause,
+    Optional<HandoverView> handover,
     List<WaitView> waits,
     StageView inHand) {
 
@@ -66,6 +68,21 @@ public record BenchView(
    */
   public record WaitView(
       Wait.Kind kind, String subject, String title, String until, boolean open) {}
+
+  /**
+   * A job that is handed over and not taken on yet.
+   *
+   * @param who hands it over
+   * @param at when, as it is shown
+   * @param locks the energies that were cut and who put a lock there
+   * @param off how many parts are off the pump
+   * @param toLook how many of them nobody has looked at yet
+   */
+  public record HandoverView(
+      String who, String at, String note, List<LockView> locks, int off, int toLook) {}
+
+  /** An energy that was cut, where, and by whom. */
+  public record LockView(String energy, String where, String by) {}
 
   /** Since when a job rests, and why. */
   public record PauseView(String who, String at, String waitsFor, String note) {}

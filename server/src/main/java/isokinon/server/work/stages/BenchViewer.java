@@ -1,6 +1,7 @@
 package isokinon.server.work.stages;
 
 import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
 import isokinon.core.act.Stage;
 import isokinon.core.plan.Plan;
 import isokinon.core.rebuild.Rebuild;
@@ -84,8 +85,23 @@ public class BenchViewer {
                         Text.minute(e.at().atZone(clock.getZone())),
                         e.act().waitsFor(),
                         e.act().note())),
+        rebuild.handover().map(e -> handover(job, e)),
         waits(rebuild),
         now(job));
+  }
+
+  private BenchView.HandoverView handover(Job job, BenchEvent<JobAct.HandedOver> event) {
+    Rebuild rebuild = job.rebuild();
+    return new BenchView.HandoverView(
+        event.who(),
+        Text.minute(event.at().atZone(clock.getZone())),
+        event.act().note(),
+        makeSafe.gates(job.pump(), rebuild).stream()
+            .filter(g -> !g.confirmation() && g.answered())
+            .map(g -> new BenchView.LockView(g.title(), g.here().orElse(g.where()), g.by()))
+            .toList(),
+        rebuild.off().size(),
+        (int) rebuild.toInspect().stream().filter(p -> rebuild.verdict(p).isEmpty()).count());
   }
 
   private StageView now(Job job) {

@@ -1,0 +1,2 @@
+/** What happens at a job, as it happens, over HTTP. */
+package isokinon.server.http.live;
