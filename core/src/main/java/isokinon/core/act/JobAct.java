@@ -151,9 +151,14 @@ public sealed interface JobAct extends Act {
    * The job goes to another person, at a change of shifts: from now on nobody acts until somebody
    * has read the note and taken it on.
    *
-   * @param note how it stands and what comes next, for whoever takes it on
+   * @param note how it stands and what comes next, for whoever takes it on; at most {@value
+   *     #MOST_NOTE} characters, which fit on a card of A6
    */
   record HandedOver(String note) implements JobAct {
+
+    /** Characters of a note. */
+    public static final int MOST_NOTE = 600;
+
     @Override
     public <R> R accept(ActVisitor<R> visitor) {
       return visitor.handedOver(this);

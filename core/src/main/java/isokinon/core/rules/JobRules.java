@@ -148,8 +148,18 @@ final class JobRules {
     if (rebuild.stage() == Stage.TAKE_IN) {
       return no("", "Nothing is begun yet.");
     }
-    return unless(
-        !act.note().isBlank(), "note", "Say how it stands, for whoever takes the job on.");
+    int length = act.note().length();
+    return unless(!act.note().isBlank(), "note", "Say how it stands, for whoever takes the job on.")
+        .or(
+            () ->
+                unless(
+                    length <= JobAct.HandedOver.MOST_NOTE,
+                    "note",
+                    "It is to fit on a card: "
+                        + JobAct.HandedOver.MOST_NOTE
+                        + " characters; that is "
+                        + length
+                        + "."));
   }
 
   Optional<ActRefusal> stageDone(JobAct.StageDone act) {

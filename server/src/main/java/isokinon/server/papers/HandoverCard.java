@@ -20,7 +20,7 @@ public class HandoverCard {
   /** Characters of a note that is set large; of one that is set in the middle size. */
   private static final int LARGE = 140;
 
-  private static final int MIDDLE = 480;
+  private static final int MIDDLE = 300;
 
   private final Paper paper;
 

