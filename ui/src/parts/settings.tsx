@@ -9,6 +9,12 @@ interface Settings {
   setUnit: (unit: "N·m" | "ft·lbf") => void;
   night: boolean;
   setNight: (night: boolean) => void;
+  /** Whether a step is shown so that it is read from two metres. */
+  big: boolean;
+  setBig: (big: boolean) => void;
+  /** Whether a step shown so is read aloud. */
+  aloud: boolean;
+  setAloud: (aloud: boolean) => void;
 }
 
 const Context = createContext<Settings | null>(null);
@@ -23,6 +29,8 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
   const [device, setDevice] = useStored("isokinon.device", "");
   const [unit, setUnit] = useStored("isokinon.unit", "");
   const [theme, setTheme] = useStored("isokinon.theme", "day");
+  const [big, setBig] = useStored("isokinon.large", "");
+  const [aloud, setAloud] = useStored("isokinon.aloud", "");
   useEffect(() => {
     document.documentElement.dataset["theme"] = theme;
   }, [theme]);
@@ -34,8 +42,12 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
       setUnit,
       night: theme === "night",
       setNight: (night) => setTheme(night ? "night" : "day"),
+      big: big === "yes",
+      setBig: (on) => setBig(on ? "yes" : ""),
+      aloud: aloud === "yes",
+      setAloud: (on) => setAloud(on ? "yes" : ""),
     }),
-    [device, setDevice, unit, setUnit, theme, setTheme],
+    [device, setDevice, unit, setUnit, theme, setTheme, big, setBig, aloud, setAloud],
   );
   return <Context value={settings}>{children}</Context>;
 }

@@ -6,6 +6,8 @@ import { useLive } from "../../../api/useLive";
 import { useDrawing } from "../../../api/useDrawing";
 import { useLowScreen } from "../../../parts/useLowScreen";
 import { Failed, Loading } from "../../../parts/States";
+import { useSettings } from "../../../parts/settings";
+import { BigStep } from "../big/BigStep";
 import { Banners } from "./Banners";
 import { Closed, HandBack } from "../handback/HandBack";
 import { Decide } from "../decide/Decide";
@@ -62,6 +64,7 @@ function RailsOfTheStep({ rails, step }: { rails: Rail[]; step: StepView | null 
 
 function StageInHand({ rails, ...props }: StageProps & { rails: Rail[] }) {
   const now = props.view.inHand;
+  const { big } = useSettings();
   switch (now.stage) {
     case "TAKE_IN":
       return <TakeIn {...props} now={now} rails={rails} />;
@@ -73,6 +76,9 @@ function StageInHand({ rails, ...props }: StageProps & { rails: Rail[] }) {
         <>
           <RailsOfTheStep rails={rails} step={now.step} />
           <StepInHand {...props} now={now} rails={rails} />
+          {big && now.step && !props.link.signing && (
+            <BigStep key={now.step.id} {...props} now={now} step={now.step} rails={rails} />
+          )}
         </>
       );
     case "INSPECT":

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Rail, RailPart, StepView } from "../../../api/types";
+import type { RailPart, StepView } from "../../../api/types";
 import { PinMark } from "../../../drawing/PinMark";
 import { PressUp } from "../../../drawing/PressUp";
 import { Check } from "./Check";
@@ -9,8 +9,10 @@ import { Foot } from "../frame/Foot";
 import { useKey } from "../frame/useKey";
 import { NextAndTray } from "./NextAndTray";
 import { SmallPart } from "../../../drawing/SmallPart";
+import { inHand } from "./inHand";
 import { Places } from "./Places";
 import { Torque } from "./Torque";
+import { useSettings } from "../../../parts/settings";
 import { Sentence } from "../../../parts/States";
 import { TextInput } from "../../../parts/TextInput";
 
@@ -137,6 +139,7 @@ function Pinned({ step }: { step: StepView }) {
 const LONG = 75;
 
 function StepHead({ step }: { step: StepView }) {
+  const { setBig } = useSettings();
   return (
     <div className="flex items-baseline gap-4 pt-2.5 pb-2">
       <span className="m text-body font-semibold whitespace-nowrap text-accent">
@@ -148,6 +151,14 @@ function StepHead({ step }: { step: StepView }) {
       >
         {step.sentence}
       </h2>
+      <button
+        type="button"
+        className="under ml-auto min-h-11 shrink-0 self-start text-small"
+        title="One sentence, one number, one button, to be read from two metres"
+        onClick={() => setBig(true)}
+      >
+        Large
+      </button>
     </div>
   );
 }
@@ -205,10 +216,6 @@ function Beside({ step }: { step: StepView }) {
       ))}
     </ul>
   );
-}
-
-function inHand(rails: Rail[]): RailPart[] {
-  return rails.flatMap((r) => r.lines.flatMap((l) => l.parts)).filter((p) => p.where === "in-hand");
 }
 
 /** The parts of the step, large, with what to mind about each. */
