@@ -50,7 +50,7 @@ export function BigStep({ view, step, rails, link }: Props) {
       role="region"
       aria-label="The step, large"
     >
-      <div className="flex min-h-[72px] flex-wrap items-center gap-x-5 border-b-[1.5px] border-ink bg-card px-6">
+      <div className="flex min-h-[72px] flex-wrap items-center gap-x-5 border-b-[1.5px] border-ink bg-card px-6 max-[640px]:gap-x-2.5 max-[640px]:px-4">
         <span className="tag text-tag leading-[56px] max-[640px]:text-head">{view.pump.tag}</span>
         <span className="text-title font-[640] text-accent">{step.stripping ? "Strip" : "Build"}</span>
         <span className="m text-title">
@@ -61,7 +61,7 @@ export function BigStep({ view, step, rails, link }: Props) {
           <button
             type="button"
             aria-pressed={aloud}
-            className={`press ml-auto h-14 px-5 text-lead ${aloud ? "call" : ""}`}
+            className={`press ml-auto h-14 px-5 text-lead max-[640px]:px-2.5 ${aloud ? "call" : ""}`}
             onClick={() => setAloud(!aloud)}
           >
             Say it
@@ -69,7 +69,7 @@ export function BigStep({ view, step, rails, link }: Props) {
         )}
         <button
           type="button"
-          className={`press h-14 px-5 text-lead ${canSpeak() ? "" : "ml-auto"}`}
+          className={`press h-14 px-5 text-lead max-[640px]:px-2.5 ${canSpeak() ? "" : "ml-auto"}`}
           onClick={() => setBig(false)}
         >
           All of it

@@ -28,18 +28,11 @@ class LargeStepJourneyTest extends AtTheMill {
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The step, large"));
     Shop.accessibleByDayAndNight(page);
     Shop.fitsEveryDevice(page);
-    String first = large.innerText();
-    for (int i = 0; i < 12 && !large.getByText("All of it").nth(1).isVisible(); i++) {
-      Locator field = large.getByRole(AriaRole.TEXTBOX);
-      if (field.count() > 0) {
-        Shop.picture(page, "step-large");
-        break;
-      }
+    for (int i = 0; i < 3; i++) {
       String before = large.innerText();
       page.keyboard().press("Enter");
       assertThat(large).not().hasText(before);
     }
-    assertThat(large).not().hasText(first);
     rt.button("All of it").first().click();
     assertThat(large).not().isVisible();
     rt.stands("Build");

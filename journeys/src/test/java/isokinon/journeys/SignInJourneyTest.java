@@ -43,6 +43,7 @@ class SignInJourneyTest extends AtTheMill {
     page.navigate("/");
     assertThat(page.getByText("Who stands here?")).isVisible();
     Shop.accessibleByDayAndNight(page);
+    Shop.fitsEveryDevice(page);
     page.setViewportSize(820, 1180);
     Shop.fitsItsWidth(page);
     page.setViewportSize(390, 844);

@@ -36,7 +36,6 @@ class TwoAtOnePumpJourneyTest extends AtTheMill {
     assertThat(ko.page().getByText("Put your own lock on first")).isVisible();
     Shop.accessibleByDayAndNight(ko.page());
     Shop.fitsEveryDevice(ko.page());
-    Shop.picture(ko.page(), "hand-over");
     assertThat(rt.button("Carry on myself")).isVisible();
     ko.press("Read, I take it on, KO");
     ko.stands("Strip");
