@@ -126,7 +126,7 @@ class BenchController {
   }
 
   @GetMapping(value = "/rebuilds/{id}/clipboard.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-  @Operation(summary = "Strip list, tray card and torque sheet for a clipboard")
+  @Operation(summary = "Strip list, tray card, build list and torque sheet for a clipboard")
   ResponseEntity<byte[]> clipboard(@PathVariable long id) {
     BenchView.PumpHead pump = bench.view(id).pump();
     return pdf(pump.tag() + "-clipboard-" + id, clipboard.pdf(pump, jobs.job(id).rebuild()));

@@ -18,7 +18,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
- * Strip list, tray card and torque sheet of a job on paper, for where no screen goes: large type,
+ * Strip list, tray card, build list and torque sheet of a job on paper, for where no screen goes: large type,
  * boxes to tick, blanks to write readings in.
  */
 @Component
@@ -48,7 +48,8 @@ public class Clipboard {
         rebuild.hazards().stream()
             .map(h -> new HazardLine(h.title(), h.act() + ". " + h.ask()))
             .toList());
-    values.put("steps", strip.stream().map(id -> step(sheet, id)).toList());
+    values.put("strip", strip.stream().map(id -> strip(sheet, id)).toList());
+    values.put("build", rebuild.buildLeft().stream().map(id -> build(sheet, id)).toList());
     values.put("tray", tray(sheet, plan));
     values.put(
         "joints",
@@ -61,9 +62,18 @@ public class Clipboard {
   /** An energy to prove gone, with what to do and what is asked. */
   public record HazardLine(String title, String ask) {}
 
-  /** A step of the strip list: how the pump stands and which tools, then its lines. */
+  /**
+   * A step of a list.
+   *
+   * @param stand how the pump stands, and which tools
+   * @param goesOn which way parts look, and what goes on them; empty while stripping
+   */
   public record StepLine(
-      String sentence, String stand, List<String> cautions, List<String> checks) {}
+      String sentence,
+      String stand,
+      List<String> goesOn,
+      List<String> cautions,
+      List<String> checks) {}
 
   /** Slots of one side of the tray, four in a row. */
   public record TraySide(String title, List<List<Slot>> rows) {}
@@ -74,14 +84,46 @@ public class Clipboard {
   /** A joint, with a blank for each fastener in the order of tightening. */
   public record JointBlanks(String title, String asked, List<List<Integer>> rows) {}
 
-  private static StepLine step(Sheet sheet, String id) {
-    Handling how = sheet.handling(id).orElse(Handling.PLAIN).during(true);
+  private static StepLine strip(Sheet sheet, String id) {
+    return step(
+        sheet, id, true, sheet.step(id).map(s -> s.strip()).orElse(id), List.of());
+  }
+
+  private static StepLine build(Sheet sheet, String id) {
+    Stream<String> ways =
+        sheet.step(id).stream()
+            .flatMap(s -> s.frees().stream())
+            .flatMap(p -> sheet.part(p).stream())
+            .filter(p -> !p.facing().isEmpty())
+            .map(p -> p.name() + ": " + Text.inSentence(p.facing()))
+            .distinct();
+    Stream<String> applied =
+        sheet.handling(id).stream()
+            .flatMap(how -> how.apply().stream())
+            .map(a -> applied(sheet, a));
+    return step(
+        sheet, id, false, sheet.stepSentence(id), Stream.concat(ways, applied).toList());
+  }
+
+  private static String applied(Sheet sheet, Handling.Apply a) {
+    return Text.sentence(a.what())
+        + a.amount().map(m -> " " + Text.plain(m.value()) + " " + m.unit().sign()).orElse("")
+        + ", "
+        + a.to().stream()
+            .map(p -> Text.inSentence(sheet.partName(p)))
+            .collect(Collectors.joining(", "));
+  }
+
+  private static StepLine step(
+      Sheet sheet, String id, boolean stripping, String sentence, List<String> goesOn) {
+    Handling how = sheet.handling(id).orElse(Handling.PLAIN).during(stripping);
     return new StepLine(
-        sheet.step(id).map(s -> s.strip()).orElse(id),
+        sentence,
         stand(how),
-        how.cautions().stream().filter(c -> c.when().shown(true)).map(c -> c.say()).toList(),
+        goesOn,
+        how.cautions().stream().filter(c -> c.when().shown(stripping)).map(c -> c.say()).toList(),
         how.checks().stream()
-            .filter(c -> c.when().shown(true))
+            .filter(c -> c.when().shown(stripping))
             .map(c -> c.ask() + (c.unit().isEmpty() ? "" : " ____ " + c.unit()))
             .toList());
   }

@@ -3,6 +3,8 @@ package isokinon.server.papers;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.util.XRLog;
 import isokinon.server.work.shared.ShopWords;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -25,6 +27,7 @@ import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 class Paper {
 
   private static final String FOLDER = "papers/";
+  private static final byte[] SRGB = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
 
   private final ShopWords words;
   private final TemplateEngine templates = new TemplateEngine();
@@ -75,14 +78,20 @@ class Paper {
     String html = printable(words.of(templates.process(template, new Context(null, all))));
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
-      new PdfRendererBuilder().withHtmlContent(html, null).toStream(out).run();
+      PdfRendererBuilder document = new PdfRendererBuilder();
+      PaperFonts.into(document);
+      // Archival (ISO 19005-3, level U) and tagged for those who hear it (ISO 14289).
+      document.usePdfAConformance(PdfRendererBuilder.PdfAConformance.PDFA_3_U);
+      document.useColorProfile(SRGB);
+      document.usePdfUaAccessibility(true);
+      document.withHtmlContent(html, null).toStream(out).run();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     return out.toByteArray();
   }
 
-  /** Degrees with their sign, and without the signs that the built-in fonts lack. */
+  /** Degrees with their sign, and without the signs that the fonts lack. */
   private static String printable(String html) {
     return html.replace("degC", "°C")
         .codePoints()

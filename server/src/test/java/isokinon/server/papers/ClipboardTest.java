@@ -24,13 +24,14 @@ class ClipboardTest {
   }
 
   @Test
-  void theClipboardHoldsStripListTrayCardAndTorqueSheet() throws IOException {
+  void theClipboardHoldsStripListTrayCardBuildListAndTorqueSheet() throws IOException {
     ApiClient.Job job = desk.job("SCR-08").takesIn("renew:ring-upper", "inspect:sleeve-upper");
     assertThat(text(job))
         .contains("SCR-08", "The maker's manual and the site's own procedure come before")
         .contains("Strip list", "Vent until nothing comes; 4 bolts out crosswise")
         .contains("Tag or food-safe mark U on the upper rotor")
         .contains("Tray card", "Sleeve, upper goes back to its place")
+        .contains("Build list", "goes on")
         .contains("Torque sheet, N·m", "4 M10, 22 to 26 N·m", "In passes 7.2, then 14.4, then 24");
   }
 

@@ -5,10 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentCatalog;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -57,6 +64,30 @@ class HandBackRecordTest {
         .contains("Signed off RT, 17 Mar 2026 08:00")
         .contains("17 Mar 2026 08:00 RT handed back")
         .doesNotContain("Not handed back yet");
+  }
+
+  @Test
+  void theRecordIsArchivalTaggedAndBringsItsFonts() throws IOException {
+    ApiClient.Job job = desk.job("EFF-05").takesIn("renew:diaphragm-a");
+    byte[] pdf = desk.get("/api/v1/rebuilds/" + job.id() + "/record.pdf").bytes();
+    try (PDDocument record = Loader.loadPDF(pdf)) {
+      PDDocumentCatalog catalog = record.getDocumentCatalog();
+      String about = new String(catalog.getMetadata().toByteArray(), StandardCharsets.UTF_8);
+      assertThat(about).contains("pdfaid:part", "pdfaid:conformance", "pdfuaid:part");
+      assertThat(catalog.getOutputIntents()).hasSize(1);
+      assertThat(catalog.getMarkInfo().isMarked()).isTrue();
+      assertThat(catalog.getStructureTreeRoot().getKids()).isNotEmpty();
+      assertThat(catalog.getLanguage()).isEqualTo("en");
+      Set<String> families = new HashSet<>();
+      for (PDPage page : record.getPages()) {
+        for (COSName name : page.getResources().getFontNames()) {
+          PDFont font = page.getResources().getFont(name);
+          assertThat(font.isEmbedded()).as(font.getName()).isTrue();
+          families.add(font.getName().replaceAll(".*\\+|-.*", ""));
+        }
+      }
+      assertThat(families).hasSizeGreaterThan(1).allMatch(name -> name.startsWith("Archivo"));
+    }
   }
 
   @Test
