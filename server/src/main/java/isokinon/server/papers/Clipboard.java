@@ -18,8 +18,8 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
- * Strip list, tray card, build list and torque sheet of a job on paper, for where no screen goes: large type,
- * boxes to tick, blanks to write readings in.
+ * Strip list, tray card, build list and torque sheet of a job on paper, for where no screen goes:
+ * large type, boxes to tick, blanks to write readings in.
  */
 @Component
 public class Clipboard {
@@ -85,8 +85,7 @@ public class Clipboard {
   public record JointBlanks(String title, String asked, List<List<Integer>> rows) {}
 
   private static StepLine strip(Sheet sheet, String id) {
-    return step(
-        sheet, id, true, sheet.step(id).map(s -> s.strip()).orElse(id), List.of());
+    return step(sheet, id, true, sheet.step(id).map(s -> s.strip()).orElse(id), List.of());
   }
 
   private static StepLine build(Sheet sheet, String id) {
@@ -101,8 +100,7 @@ public class Clipboard {
         sheet.handling(id).stream()
             .flatMap(how -> how.apply().stream())
             .map(a -> applied(sheet, a));
-    return step(
-        sheet, id, false, sheet.stepSentence(id), Stream.concat(ways, applied).toList());
+    return step(sheet, id, false, sheet.stepSentence(id), Stream.concat(ways, applied).toList());
   }
 
   private static String applied(Sheet sheet, Handling.Apply a) {
@@ -128,10 +126,15 @@ public class Clipboard {
             .toList());
   }
 
+  /** A side of the pump keeps its letter. */
+  private static String sided(String pose) {
+    return pose.replaceAll("\\b([Ss]ide) a\\b", "$1 A").replaceAll("\\b([Ss]ide) b\\b", "$1 B");
+  }
+
   private static String stand(Handling how) {
     List<String> words = new ArrayList<>();
     if (!how.pose().isEmpty()) {
-      words.add(Text.sentence(Text.words(how.pose())));
+      words.add(sided(Text.sentence(Text.words(how.pose()))));
     }
     how.tools().forEach(t -> words.add(Text.tool(t)));
     return String.join(", ", words);

@@ -31,7 +31,8 @@ class ClipboardTest {
         .contains("Strip list", "Vent until nothing comes; 4 bolts out crosswise")
         .contains("Tag or food-safe mark U on the upper rotor")
         .contains("Tray card", "Sleeve, upper goes back to its place")
-        .contains("Build list", "goes on")
+        .contains("Build list", "Composite ring, upper: flat against its spacer all round")
+        .contains("Food-grade silicone grease 1 g, composite ring, upper")
         .contains("Torque sheet, N·m", "4 M10, 22 to 26 N·m", "In passes 7.2, then 14.4, then 24");
   }
 
