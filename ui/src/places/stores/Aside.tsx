@@ -109,7 +109,7 @@ export function Aside({ stores: s }: { stores: StoresView }) {
               <p className="text-small text-muted">
                 {u.material}
                 {u.place && `, place ${u.place}`}
-                {u.note && `. ${u.note}`}
+                {u.note && `; ${u.note}`}
               </p>
             </div>
           ))}

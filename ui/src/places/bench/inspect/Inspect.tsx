@@ -193,7 +193,6 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
               />
               {textFault && <Sentence>{textFault}</Sentence>}
             </div>
-            <Photographs job={view.id} of="part" subject={part.part} title={part.name} />
           </div>
           <div>
             <h3 className="head flex items-baseline justify-between border-b-[1.5px] border-ink pt-2 pb-1">
@@ -203,6 +202,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
             {found && <WhyItWore finding={found} view={view} link={link} />}
             {finding.error && <Sentence>{finding.error.message}</Sentence>}
             <Consequence now={now} rails={rails} link={link} next={found?.next} />
+            <Photographs job={view.id} of="part" subject={part.part} title={part.name} />
           </div>
         </div>
       </div>

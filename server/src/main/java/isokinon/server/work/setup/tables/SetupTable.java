@@ -7,11 +7,11 @@ import isokinon.server.access.Right;
 public enum SetupTable implements Code {
   AREAS("Areas", "area", Right.LEAD),
   PUMPS("Pumps", "pump", Right.LEAD),
-  UNITS("Units", "unit", Right.LEAD),
   DUTIES("Duties", "fluid of a pump", Right.LEAD),
   FITTED_PARTS("What is in them", "part in a pump", Right.LEAD),
   RUNS("Past runs", "past run", Right.LEAD),
   COUNTERS("Counter readings", "counter reading", Right.LEAD),
+  UNITS("Units", "unit", Right.LEAD),
   ENERGIES("Energies", "place where an energy is cut", Right.LEAD),
   PAIRS("Lines and pairs", "line or pair of a pump", Right.LEAD),
   WRENCHES("Wrenches", "wrench", Right.LEAD),
