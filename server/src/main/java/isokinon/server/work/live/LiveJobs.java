@@ -68,7 +68,13 @@ public class LiveJobs implements DisposableBean {
 
   /** A page opens a job; everybody there is told. */
   public void open(long job, Present who, Page page) {
-    pages.computeIfAbsent(job, j -> new ConcurrentHashMap<>()).put(page, who);
+    pages.compute(
+        job,
+        (id, there) -> {
+          Map<Page, Present> all = there == null ? new ConcurrentHashMap<>() : there;
+          all.put(page, who);
+          return all;
+        });
     later(() -> tellPeople(job));
   }
 
@@ -111,11 +117,10 @@ public class LiveJobs implements DisposableBean {
         gone = true;
       }
     }
-    if (there.isEmpty()) {
-      pages.remove(job, Map.of());
-    } else if (gone) {
+    if (gone) {
       tellPeople(job);
     }
+    pages.computeIfPresent(job, (id, left) -> left.isEmpty() ? null : left);
   }
 
   @Override
