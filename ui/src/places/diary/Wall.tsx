@@ -11,6 +11,8 @@ const WHO = 30;
 const STEP = 30;
 /** A block of so many minutes has room for its tag alone. */
 const SHORT = 30;
+/** A block of so many has room for its chance as well. */
+const WITH_CHANCE = 75;
 /** A block of fewer pixels has its tag in two lines, area over number. */
 const NARROW = 46;
 const HIGH = 0.2;
@@ -203,7 +205,7 @@ function DayRow({ day: d, x, hours, chosen, drag, take, move, drop, choose }: Ro
               ) : (
                 <b className="font-[720]">{e.pump}</b>
               )}
-              {e.to - e.from > SHORT && (
+              {e.to - e.from >= WITH_CHANCE && (
                 <span className={e.risk >= HIGH ? "font-[640] text-renew" : "text-muted"}>{risk(e)}</span>
               )}
             </button>
