@@ -10,15 +10,13 @@ import { TextInput } from "../../../parts/TextInput";
 
 const WAITS = ["kit", "part", "machining", "permit"];
 
-/** Not a wait: somebody else goes on, once they have read the note. */
-const HANDED_OVER = "hand over";
-
 /** Lays a job aside: what it waits for, and a note for whoever takes it up. */
 export function RestForm({ link, id, close }: { link: BenchLink; id: number; close: () => void }) {
   const [waits, setWaits] = useState("kit");
+  // No wait: somebody else goes on, once they have read the note.
+  const [over, setOver] = useState(false);
   const [text, setText, clear] = useDraft(`${id}.rest`);
   const fault = faultAt(link.faults, "waitsFor", "note");
-  const over = waits === HANDED_OVER;
   const rest = async () => {
     const done = await link.act(
       over ? { kind: "HANDED_OVER", note: text } : { kind: "PAUSED", waitsFor: waits, note: text },
@@ -42,9 +40,12 @@ export function RestForm({ link, id, close }: { link: BenchLink; id: number; clo
           <button
             key={w}
             type="button"
-            aria-pressed={waits === w}
-            className={`press ${waits === w ? "call" : ""}`}
-            onClick={() => setWaits(w)}
+            aria-pressed={!over && waits === w}
+            className={`press ${!over && waits === w ? "call" : ""}`}
+            onClick={() => {
+              setWaits(w);
+              setOver(false);
+            }}
           >
             {w}
           </button>
@@ -54,7 +55,7 @@ export function RestForm({ link, id, close }: { link: BenchLink; id: number; clo
           type="button"
           aria-pressed={over}
           className={`press ${over ? "call" : ""}`}
-          onClick={() => setWaits(HANDED_OVER)}
+          onClick={() => setOver(true)}
         >
           hand it over
         </button>

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import isokinon.server.ApiClient;
 import java.util.regex.Matcher;
@@ -208,7 +209,12 @@ final class BenchPage {
   /** Presses what ends the step and waits until another is in hand, or another stage. */
   void done(String begins) {
     String before = page.locator("main").innerText();
-    press(begins);
+    try {
+      press(begins);
+    } catch (TimeoutError e) {
+      throw new AssertionError(
+          "\"" + begins + "\" cannot be pressed: " + page.locator("main").innerText(), e);
+    }
     waitsUntil("before => document.querySelector('main').innerText !== before", before);
     page.waitForTimeout(30);
   }

@@ -5,10 +5,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Every place as it is met: by day and by night, and on a narrow tablet. */
 class PlacesJourneyTest extends AtTheMill {
+
+  /** Places that somebody looks up beside the pump. */
+  private static final Set<String> ON_A_PHONE =
+      Set.of("/", "/pumps/EFF-03", "/symptoms", "/symptoms/SCR-07", "/bench", "/stores");
 
   @Test
   void everyPlaceIsReadableByDayAndNightAndFitsANarrowTablet() {
@@ -44,13 +49,11 @@ class PlacesJourneyTest extends AtTheMill {
       Shop.boxesAreApart(page);
       page.setViewportSize(820, 1180);
       Shop.boxesAreApart(page);
+      if (ON_A_PHONE.contains(place)) {
+        page.setViewportSize(390, 844);
+        Shop.boxesAreApart(page);
+      }
       page.setViewportSize(1280, 800);
-    }
-    for (String place :
-        List.of("/", "/pumps/EFF-03", "/symptoms", "/symptoms/SCR-07", "/bench", "/stores")) {
-      page.navigate(place);
-      Shop.isThere(page);
-      Shop.fitsEveryDevice(page);
     }
     page.navigate("/wet-ends/EFF-02");
     assertThat(page.getByText("Ruled out by this duty")).isVisible();

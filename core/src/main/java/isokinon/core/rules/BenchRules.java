@@ -84,11 +84,10 @@ public final class BenchRules implements ActVisitor<Optional<ActRefusal>> {
     if (rebuild.pause().isPresent() && !note && !(act instanceof JobAct.Resumed)) {
       return no("", "This job is paused: carry on first.");
     }
-    if (rebuild.handover().isPresent() && !note && !(act instanceof JobAct.TakenOn)) {
+    Optional<BenchEvent<JobAct.HandedOver>> handover = rebuild.handover();
+    if (handover.isPresent() && !note && !(act instanceof JobAct.TakenOn)) {
       return no(
-          "",
-          rebuild.handover().get().who()
-              + " hands this job over: read the note and take it on first.");
+          "", handover.get().who() + " hands this job over: read the note and take it on first.");
     }
     return act.accept(this);
   }

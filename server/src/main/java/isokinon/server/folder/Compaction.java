@@ -145,12 +145,16 @@ public class Compaction {
     }
   }
 
-  /** The database closes, is written anew, and opens again with the next connection. */
+  /**
+   * The database closes, is written anew, and opens again with the next connection. Nobody else is
+   * let in before: a connection that came in between would keep it open, and the file as it is.
+   */
   private void shutDownCompact() {
     try (Connection alone =
             DriverManager.getConnection(
                 source.getJdbcUrl(), source.getUsername(), source.getPassword());
         Statement statement = alone.createStatement()) {
+      statement.execute("set exclusive 2");
       statement.execute("shutdown compact");
     } catch (SQLException e) {
       throw new IllegalStateException(e);

@@ -99,17 +99,9 @@ public class Clipboard {
     Stream<String> applied =
         sheet.handling(id).stream()
             .flatMap(how -> how.apply().stream())
-            .map(a -> applied(sheet, a));
+            .map(
+                a -> Text.applied(a, a.to().stream().map(p -> Text.inSentence(sheet.partName(p)))));
     return step(sheet, id, false, sheet.stepSentence(id), Stream.concat(ways, applied).toList());
-  }
-
-  private static String applied(Sheet sheet, Handling.Apply a) {
-    return Text.sentence(a.what())
-        + a.amount().map(m -> " " + Text.plain(m.value()) + " " + m.unit().sign()).orElse("")
-        + ", "
-        + a.to().stream()
-            .map(p -> Text.inSentence(sheet.partName(p)))
-            .collect(Collectors.joining(", "));
   }
 
   private static StepLine step(

@@ -6,7 +6,6 @@ import isokinon.server.work.photographs.PrintedPhotograph;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.stages.JobRecord;
 import isokinon.server.work.stages.StageView;
-import java.util.Base64;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -45,10 +44,7 @@ public class HandBackRecord {
   public record Photograph(String title, String caption, String source) {}
 
   private static Photograph photograph(PrintedPhotograph p) {
-    return new Photograph(
-        p.title(),
-        p.caption(),
-        "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(p.jpeg()));
+    return new Photograph(p.title(), p.caption(), Paper.image("jpeg", p.jpeg()));
   }
 
   private static Map<String, Object> values(JobRecord v) {

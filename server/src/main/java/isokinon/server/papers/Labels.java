@@ -8,7 +8,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
@@ -52,7 +51,7 @@ public class Labels {
 
   /** The QR code of a text, as an address that holds the picture itself. */
   static String image(String code) {
-    return "data:image/png;base64," + Base64.getEncoder().encodeToString(qr(code));
+    return Paper.image("png", qr(code));
   }
 
   /** A QR code (ISO/IEC 18004) as a PNG. */

@@ -11,6 +11,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +55,15 @@ class Paper {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /**
+   * The address of a picture that holds the picture itself.
+   *
+   * @param kind png or jpeg
+   */
+  static String image(String kind, byte[] picture) {
+    return "data:image/" + kind + ";base64," + Base64.getEncoder().encodeToString(picture);
   }
 
   /** Cells in rows of at most so many, for a table of cards. */

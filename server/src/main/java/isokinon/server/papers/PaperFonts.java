@@ -21,7 +21,7 @@ final class PaperFonts {
    *
    * @param weight as in a style sheet: 400 is regular, 700 bold
    */
-  private record Font(String family, String file, int weight, byte[] bytes) {}
+  private record Font(String family, int weight, byte[] bytes) {}
 
   private static final List<Font> ALL =
       List.of(
@@ -41,7 +41,7 @@ final class PaperFonts {
       if (in == null) {
         throw new IllegalStateException("The screens were packaged without " + file + ".");
       }
-      return new Font(family, file, weight, in.readAllBytes());
+      return new Font(family, weight, in.readAllBytes());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -27,4 +27,10 @@ public record PhotographRow(
     int height,
     int bytes,
     String marks,
-    String actKey) {}
+    String actKey) {
+
+  /** Whether it is of this part, step or energy. */
+  public boolean isOf(PhotographOf kind, String what) {
+    return ofKind == kind && subject.equals(what);
+  }
+}

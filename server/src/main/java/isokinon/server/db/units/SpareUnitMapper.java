@@ -17,6 +17,9 @@ public interface SpareUnitMapper {
       "serial, sheet_id, series, body_material, variants, hardware, rotor_class_mm, parts, place,"
           + " note, came_from, since, look_in_hours, look_because, retired_at";
 
+  String PARTS =
+      "select unit, role, place, part_serial, material, hours, counts, leading from spare_unit_part";
+
   /** Every one of them, those that are retired among them. */
   @Select("select " + COLUMNS + " from spare_unit order by serial")
   List<SpareUnitRow> all();
@@ -35,14 +38,10 @@ public interface SpareUnitMapper {
   @Select("select " + COLUMNS + " from spare_unit where serial = #{serial} for update")
   Optional<SpareUnitRow> lock(String serial);
 
-  @Select(
-      "select unit, role, place, part_serial, material, hours, counts, leading from spare_unit_part"
-          + " where unit = #{serial} order by leading desc, role, place")
+  @Select(PARTS + " where unit = #{serial} order by leading desc, role, place")
   List<SpareUnitPartRow> parts(String serial);
 
-  @Select(
-      "select unit, role, place, part_serial, material, hours, counts, leading from spare_unit_part"
-          + " order by unit, leading desc, role, place")
+  @Select(PARTS + " order by unit, leading desc, role, place")
   List<SpareUnitPartRow> allParts();
 
   @Insert(

@@ -1,9 +1,7 @@
 package isokinon.server.db.units;
 
-import isokinon.server.db.pumps.Variants;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.util.List;
 
 /**
  * A unit that stands in no position.
@@ -37,11 +35,6 @@ public record SpareUnitRow(
     Double lookInHours,
     String lookBecause,
     OffsetDateTime retiredAt) {
-
-  /** How it is made where its sheet has variants, ids of their ways. */
-  public List<String> madeBy() {
-    return Variants.list(variants);
-  }
 
   /** Whether it is retired: it stays on record and goes into no position. */
   public boolean retired() {

@@ -13,6 +13,7 @@ import isokinon.server.work.photographs.PhotographView;
 import isokinon.server.work.photographs.PhotographView.BesideLastTime;
 import isokinon.server.work.photographs.PhotographView.PhotographsOfJob;
 import isokinon.server.work.photographs.Photographs;
+import isokinon.server.work.photographs.SmallPicture;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -76,7 +77,7 @@ class PhotographController {
       @RequestParam @Size(min = 1, max = 60) String key,
       @RequestBody byte[] picture,
       @Me SignedIn me) {
-    return photographs.take(id, of, subject, key, picture, me.initials());
+    return photographs.take(id, of, subject, key, SmallPicture.of(picture), me.initials());
   }
 
   @GetMapping(value = "/photographs/{id}.jpg", produces = MediaType.IMAGE_JPEG_VALUE)

@@ -64,7 +64,7 @@ public class Photographs {
     List<PhotographRow> last = store.lastTime(job.row().pump(), rebuild, of, subject);
     return new BesideLastTime(
         store.of(rebuild).stream()
-            .filter(p -> p.ofKind() == of && p.subject().equals(subject))
+            .filter(p -> p.isOf(of, subject))
             .map(row -> view(row, job))
             .toList(),
         last.stream().map(row -> view(row, job)).toList(),
@@ -111,14 +111,13 @@ public class Photographs {
   /**
    * Keeps a photograph; one that is sent again with its key is kept once.
    *
-   * @param picture a JPEG or PNG file
-   * @throws RequestProblem where it is no picture, its subject is unknown, the job is closed, or
-   *     there are as many as may be
+   * @param small the picture; it is made before, since that takes longer than all that is done here
+   * @throws RequestProblem where its subject is unknown, the job is closed, or there are as many as
+   *     may be
    */
   @Transactional
   public PhotographView take(
-      long rebuild, PhotographOf of, String subject, String key, byte[] picture, String who) {
-    SmallPicture small = SmallPicture.of(picture);
+      long rebuild, PhotographOf of, String subject, String key, SmallPicture small, String who) {
     Job job = inHand(rebuild);
     Optional<PhotographRow> kept = store.withKey(rebuild, key);
     if (kept.isPresent()) {
@@ -129,7 +128,7 @@ public class Photographs {
           "subject", "Its sheet has no " + of.code() + " " + subject + ".");
     }
     List<PhotographRow> all = store.of(rebuild);
-    long same = all.stream().filter(p -> p.ofKind() == of && p.subject().equals(subject)).count();
+    long same = all.stream().filter(p -> p.isOf(of, subject)).count();
     PhotographLimits.full((int) same, all.size())
         .ifPresent(
             why -> {

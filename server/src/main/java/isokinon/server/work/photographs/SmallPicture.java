@@ -26,7 +26,7 @@ import javax.imageio.stream.MemoryCacheImageOutputStream;
  * @param width pixels
  * @param height pixels
  */
-record SmallPicture(byte[] jpeg, int width, int height) {
+public record SmallPicture(byte[] jpeg, int width, int height) {
 
   /** What a picture that is sent may measure: a tablet's camera has 12 million pixels. */
   private static final long MOST_PIXELS = 50_000_000;
@@ -39,7 +39,7 @@ record SmallPicture(byte[] jpeg, int width, int height) {
    * @param sent a JPEG or PNG file
    * @throws RequestProblem where it is no picture, or too large to be read
    */
-  static SmallPicture of(byte[] sent) {
+  public static SmallPicture of(byte[] sent) {
     BufferedImage small = fitted(read(sent));
     for (float quality : QUALITIES) {
       byte[] jpeg = written(small, quality);

@@ -7,6 +7,8 @@ import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The few turns of phrase that several sentences share. */
 public final class Text {
@@ -87,6 +89,18 @@ public final class Text {
   /** A kebab-case id as words. */
   public static String words(String id) {
     return id.replace('-', ' ');
+  }
+
+  /**
+   * A substance, how much of it, and what it goes on.
+   *
+   * @param to what the parts are called within a sentence
+   */
+  public static String applied(Handling.Apply a, Stream<String> to) {
+    return sentence(a.what())
+        + a.amount().map(m -> " " + plain(m.value()) + " " + m.unit().sign()).orElse("")
+        + ", "
+        + to.collect(Collectors.joining(", "));
   }
 
   /** The first letter raised. */

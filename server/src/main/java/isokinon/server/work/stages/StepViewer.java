@@ -40,6 +40,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** The step in hand: its sentence, what goes with it, what is still missing. */
@@ -120,12 +121,9 @@ class StepViewer {
 
   /** A substance, how much of it, what it goes on, and where it is found. */
   private String applied(Rebuild rebuild, Handling.Apply a) {
-    return Text.sentence(a.what())
-        + a.amount().map(m -> " " + Text.plain(m.value()) + " " + m.unit().sign()).orElse("")
-        + ", "
-        + a.to().stream()
-            .map(p -> rebuild.sheet().partName(p).toLowerCase(Locale.ROOT))
-            .collect(Collectors.joining(", "))
+    Stream<String> to =
+        a.to().stream().map(p -> rebuild.sheet().partName(p).toLowerCase(Locale.ROOT));
+    return Text.applied(a, to)
         + consumables.found(a.what()).map(where -> " (" + where + ")").orElse("");
   }
 
