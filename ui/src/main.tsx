@@ -1,6 +1,7 @@
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { App } from "./App";
+import { keepScreens } from "./away/keepScreens";
 import "./theme.css";
 
 const root = document.getElementById("root");
@@ -11,3 +12,4 @@ if (root) {
     </StrictMode>,
   );
 }
+keepScreens();

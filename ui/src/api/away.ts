@@ -4,26 +4,32 @@ import { Away } from "./client";
 
 const RETRY_MS = 2_000;
 
-let away = false;
+/** Since when the server leaves questions unanswered, ms since 1970; null where it answers. */
+let since: number | null = null;
 const listeners = new Set<() => void>();
 
-function set(now: boolean) {
-  if (away !== now) {
-    away = now;
-    listeners.forEach((tell) => tell());
-  }
+/** What the last question came to. */
+export function answered(there: boolean): void {
+  if (there === (since === null)) return;
+  since = there ? null : Date.now();
+  listeners.forEach((tell) => tell());
 }
 
-/** Whether the server left the last question unanswered. */
-export function useAway(): boolean {
+const set = (away: boolean) => answered(!away);
+
+/** Since when the server leaves questions unanswered, ms since 1970; null where it answers. */
+export function useAwaySince(): number | null {
   return useSyncExternalStore(
     (tell) => {
       listeners.add(tell);
       return () => listeners.delete(tell);
     },
-    () => away,
+    () => since,
   );
 }
+
+/** Whether the server left the last question unanswered. */
+export const useAway = (): boolean => useAwaySince() !== null;
 
 /** Asks again soon while the server is away, else every {@code otherwise} milliseconds or not at all. */
 export const askAgain = (otherwise: number | false) => (query: { state: { error: Error | null } }) =>

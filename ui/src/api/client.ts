@@ -10,6 +10,7 @@ import type {
   DutyForm,
   FindingRequest,
   FirstLead,
+  AwayStory,
   GaugeCondition,
   WorkbookRequest,
   KeepRequest,
@@ -43,6 +44,11 @@ const raw = { bodySerializer: (body: unknown) => body as BodyInit };
 
 const at = encodeURIComponent;
 
+/** Where nothing answers for so long, the server is away: a line that is half there must not hold anybody up. */
+const AWAY_AFTER_MS = 8_000;
+
+const soon = () => AbortSignal.timeout(AWAY_AFTER_MS);
+
 type Known<T> = { [K in keyof T]?: NonNullable<T[K]> };
 
 /** What is not known is left out of a question. */
@@ -62,7 +68,7 @@ export const api = {
     answer(server.PUT("/api/v1/people/{initials}/pin", { params: { path: { initials } }, body: { pin } })),
   badge: (initials: string, badge: string) =>
     answer(server.PUT("/api/v1/people/{initials}/badge", { params: { path: { initials } }, body: { badge } })),
-  session: () => answer(server.GET("/api/v1/session")),
+  session: () => answer(server.GET("/api/v1/session", { signal: soon() })),
   signIn: (body: SignInQuestion) => answer(server.POST("/api/v1/session", { body })),
   lock: () => answer(server.DELETE("/api/v1/session")),
   ownPin: (current: string, pin: string) => answer(server.PUT("/api/v1/session/pin", { body: { current, pin } })),
@@ -215,12 +221,16 @@ export const api = {
   running: () => answer(server.GET("/api/v1/rebuilds")),
   open: (tag: string, reason: string) =>
     answer(server.POST("/api/v1/pumps/{tag}/rebuilds", { params: { path: { tag } }, body: { reason } })),
-  bench: (id: string) => answer(server.GET("/api/v1/rebuilds/{id}", { params: { path: { id: Number(id) } } })),
+  bench: (id: string) =>
+    answer(server.GET("/api/v1/rebuilds/{id}", { params: { path: { id: Number(id) } }, signal: soon() })),
   drawing: (id: string) =>
     answer(server.GET("/api/v1/rebuilds/{id}/drawing", { params: { path: { id: Number(id) } } })),
   log: (id: number) => answer(server.GET("/api/v1/rebuilds/{id}/log", { params: { path: { id } } })),
   act: (id: string, body: ActRequest) =>
-    answer(server.POST("/api/v1/rebuilds/{id}/acts", { params: { path: { id: Number(id) } }, body })),
+    answer(server.POST("/api/v1/rebuilds/{id}/acts", { params: { path: { id: Number(id) } }, body, signal: soon() })),
+  ahead: (id: string) => answer(server.GET("/api/v1/rebuilds/{id}/ahead", { params: { path: { id: Number(id) } } })),
+  join: (id: string, body: AwayStory) =>
+    answer(server.POST("/api/v1/rebuilds/{id}/join", { params: { path: { id: Number(id) } }, body, signal: soon() })),
   ways: (id: number, body: TakenIn) =>
     answer(server.POST("/api/v1/rebuilds/{id}/ways", { params: { path: { id } }, body })),
   finding: (id: number, part: string, signs: string[]) =>

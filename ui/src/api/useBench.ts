@@ -1,12 +1,12 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useEffect, useState } from "react";
-import { askAgain } from "./away";
+import { useCallback, useState } from "react";
+import { useStory, type Carried } from "../away/useStory";
+import { answered, askAgain } from "./away";
 import { Away, Refused, api } from "./client";
-import { keep, newKey, sent, waiting, type Waiting } from "./outbox";
+import { newKey } from "./newKey";
 import { useStanding } from "./session";
-import type { Act, ActRequest, BenchView, Fault, Person, Signer } from "./types";
+import type { Act, BenchView, Fault, Person, Signer } from "./types";
 
-const RETRY_MS = 1_500;
 const LOOK_AGAIN_MS = 10_000;
 
 function newer(got: BenchView, held: BenchView | undefined): BenchView {
@@ -29,18 +29,18 @@ export interface Signing {
   own?: boolean;
 }
 
-/** A rebuild, and a way to act on it that survives a server that is away. */
+/** A rebuild, and a way to act on it that goes on without the server. */
 export interface BenchLink {
   view: BenchView | undefined;
   failure: Error | null;
-  /** True once recorded; false where it was refused or waits. */
+  /** True once recorded, or kept for a server that is away; false where it was refused. */
   act: (act: Act, signer?: Signer) => Promise<boolean>;
   /** Asks another person to sign for an act here; null where nobody is asked. */
   signing: Signing | null;
   sign: (signing: Signing | null) => void;
   busy: boolean;
-  /** An act waits for the server to come back. */
-  away: Waiting | null;
+  /** What waits for the server, and the job carried on without it. */
+  carried: Carried;
   faults: Fault[];
   stale: string | null;
   clear: () => void;
@@ -50,7 +50,6 @@ export function useBench(id: string): BenchLink {
   const who = useStanding().session?.initials ?? "";
   const queries = useQueryClient();
   const [busy, setBusy] = useState(false);
-  const [away, setAway] = useState<Waiting | null>(() => waiting(id));
   const [faults, setFaults] = useState<Fault[]>([]);
   const [stale, setStale] = useState<string | null>(null);
   const [signing, sign] = useState<Signing | null>(null);
@@ -60,65 +59,71 @@ export function useBench(id: string): BenchLink {
     queryFn: async () => newer(await api.bench(id), queries.getQueryData<BenchView>(["bench", id])),
     refetchInterval: askAgain(LOOK_AGAIN_MS),
   });
+  const { carried, take, recorded } = useStory(id, who, query.data);
+  const view = carried.view ?? query.data;
+  const waits = carried.waiting.length > 0;
+
+  const show = useCallback(
+    (got: BenchView) => queries.setQueryData<BenchView>(["bench", id], (held) => newer(got, held)),
+    [queries, id],
+  );
 
   const send = useCallback(
-    async (request: ActRequest, whose: string): Promise<boolean> => {
-      setBusy(true);
+    async (a: Act, signer: Signer | undefined, shown: BenchView): Promise<boolean> => {
+      const key = newKey();
+      if (waits && signer) {
+        setFaults([{ path: "", message: "The server is away: who signs is asked for once it answers." }]);
+        return false;
+      }
       try {
-        const view = await api.act(id, request);
-        sent(id);
-        setAway(null);
-        setFaults([]);
-        setStale(null);
-        queries.setQueryData(["bench", id], view);
+        if (waits) throw new Away("What was done before waits still.");
+        const after = await api.act(id, { key, seen: shown.seq, act: a, ...(signer ? { signer } : {}) });
+        answered(true);
+        show(after);
+        await recorded(key, a, after);
         return true;
       } catch (e) {
         if (e instanceof Away) {
-          if (request.signer) {
+          if (!waits) answered(false);
+          if (signer) {
             setFaults([{ path: "", message: "The server is away: sign again when it answers." }]);
             return false;
           }
-          const waits = { act: request, who: whose };
-          keep(id, waits);
-          setAway(waits); // a new object, so that the next try is timed too
-        } else if (e instanceof Refused) {
-          sent(id);
-          setAway(null);
-          if (e.now) {
-            queries.setQueryData(["bench", id], e.now);
-            setStale(e.message);
-          } else {
-            setFaults(e.faults.length > 0 ? e.faults.map(ofTheAct) : [{ path: "", message: e.message }]);
-          }
+          const taken = await take(key, a, shown.seq, shown);
+          setFaults(taken.faults);
+          return taken.done;
+        }
+        if (!(e instanceof Refused)) throw e;
+        if (e.now) {
+          show(e.now);
+          setStale(e.message);
         } else {
-          throw e;
+          setFaults(e.faults.length > 0 ? e.faults.map(ofTheAct) : [{ path: "", message: e.message }]);
         }
         return false;
+      }
+    },
+    [id, show, take, recorded, waits],
+  );
+
+  const act = useCallback(
+    async (a: Act, signer?: Signer) => {
+      const shown = view;
+      if (!shown) return false;
+      setFaults([]);
+      setStale(null);
+      setBusy(true);
+      try {
+        return await send(a, signer, shown);
       } finally {
         setBusy(false);
       }
     },
-    [id, queries],
-  );
-
-  useEffect(() => {
-    if (away?.who !== who) return;
-    const timer = setTimeout(() => void send(away.act, away.who), RETRY_MS);
-    return () => clearTimeout(timer);
-  }, [away, who, send]);
-
-  const act = useCallback(
-    async (a: Act, signer?: Signer) => {
-      setFaults([]);
-      setStale(null);
-      const seen = queries.getQueryData<BenchView>(["bench", id])?.seq ?? 0;
-      return send({ key: newKey(), seen, act: a, ...(signer ? { signer } : {}) }, who);
-    },
-    [send, queries, id, who],
+    [send, view],
   );
   const clear = useCallback(() => {
     setFaults([]);
     setStale(null);
   }, []);
-  return { view: query.data, failure: query.error, act, signing, sign, busy, away, faults, stale, clear };
+  return { view, failure: query.error, act, signing, sign, busy, carried, faults, stale, clear };
 }

@@ -6,8 +6,10 @@ import type { BenchView, Rail } from "./types";
 /**
  * The drawing of a job as it stands now. The drawing itself is fetched once, and again when a choice
  * changes it; how each part stands comes with every view. Nothing is drawn before it is here.
+ *
+ * @param held the drawing that this device holds of the job, for when the server is away
  */
-export function useDrawing(view: BenchView | undefined): Rail[] {
+export function useDrawing(view: BenchView | undefined, held: Rail[] | undefined): Rail[] {
   const id = String(view?.id ?? "");
   const made = view?.drawing ?? 0;
   const drawing = useQuery({
@@ -18,7 +20,7 @@ export function useDrawing(view: BenchView | undefined): Rail[] {
     placeholderData: (before) => before,
   });
   const parts = view?.parts;
-  return useMemo(() => standing(drawing.data ?? [], parts ?? []), [drawing.data, parts]);
+  return useMemo(() => standing(drawing.data ?? held ?? [], parts ?? []), [drawing.data, held, parts]);
 }
 
 /** The drawing with its parts as they stand; a line is in the plan where the plan takes a part off it. */

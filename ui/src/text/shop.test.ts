@@ -1,6 +1,6 @@
 import type { Session } from "../api/types";
 import { afterEach, expect, test } from "vitest";
-import { inShown, money, ofShown, quantity, typedUnit, unitWord } from "./shop";
+import { inShown, money, ofShown, quantity, typedReading, typedUnit, unitWord } from "./shop";
 import { show } from "./shownIn";
 
 const OF_RECORDS: Session["shownIn"] = {
@@ -44,4 +44,12 @@ test("what is typed in the shop's unit comes back as the records hold it, and sa
   show(OTHERS);
   expect(["degC", "bar", "L", "mm"].map(typedUnit)).toEqual(["degF", "psi", "gal", ""]);
   for (const unit of ["degC", "bar", "L", "Nm", "mm"]) expect(ofShown(inShown(37.5, unit), unit)).toBeCloseTo(37.5, 9);
+});
+
+test("reads what is typed without the server, alone or with a unit the shop may be shown", () => {
+  expect(typedReading("14,8", "")).toBe(14.8);
+  expect(typedReading("14.8 N·m", "ft·lbf")).toBe(14.8);
+  expect(typedReading("11", "ft·lbf")).toBeCloseTo(14.914, 3);
+  expect(typedReading("212", "degF")).toBeCloseTo(100, 9);
+  expect(["", "two", "15 furlongs"].map((t) => typedReading(t, ""))).toEqual([null, null, null]);
 });

@@ -104,3 +104,18 @@ export function typedInRecords(typed: string, unit: string): number | null {
   const value = typedNumber(typed);
   return value == null ? null : ofShown(value, unit);
 }
+
+const TYPED = /^([-+−]?[\d.,\s]*\d)\s*(\D*)$/;
+
+/**
+ * A reading as somebody types it, in the unit of the records: a number, alone or with a unit that
+ * the shop may be shown. Null where it is none; the server reads more than that.
+ */
+export function typedReading(text: string, unit: string): number | null {
+  const [, number = "", word = ""] = TYPED.exec(text.trim()) ?? [];
+  const value = typedNumber(number);
+  const named = word.trim() || unit;
+  const scale = Object.values(SCALES).find((s) => named === s.typed || named === s.word);
+  if (value == null || (named && !scale)) return null;
+  return scale ? (value - scale.zero) / scale.factor : value;
+}

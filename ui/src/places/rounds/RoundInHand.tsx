@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api } from "../../api/client";
-import { newKey } from "../../api/outbox";
+import { newKey } from "../../api/newKey";
 import { Refused } from "../../api/transport";
 import type { RoundView } from "../../api/types";
 import { Room } from "../../parts/TextInput";

@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, type ReactNode } from "react";
 import { useLocation } from "react-router";
-import { api } from "../../api/client";
+import { Away, api } from "../../api/client";
 import { heard, uncover, useStanding } from "../../api/session";
 import { Loading } from "../../parts/States";
 import { FirstLead } from "./FirstLead";
+import { lastHeard, remember } from "./lastHeard";
 import { OwnPin } from "./OwnPin";
 import { SignIn } from "./SignIn";
 import { Trust } from "./Trust";
@@ -29,6 +30,15 @@ export function Gate({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (asked.data) heard(asked.data);
   }, [asked.data]);
+  useEffect(() => {
+    if (session) remember(session);
+  }, [session]);
+  // A device that is opened where the server is not belongs to whoever stood at it last.
+  const alone = asked.error instanceof Away && !session;
+  useEffect(() => {
+    const before = alone ? lastHeard() : null;
+    if (before) heard(before);
+  }, [alone]);
   useLock(session);
   if (path === "/trust") return <Trust />;
   if (!session) return <Loading what={asked.isError ? "the server, which does not answer" : "who stands here"} />;

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api } from "../../api/client";
-import { newKey } from "../../api/outbox";
+import { newKey } from "../../api/newKey";
 import type { AnswerView, SymptomsView, TestLine } from "../../api/types";
 import { BeforeAfter } from "../../drawing/BeforeAfter";
 import { countdown, Dial, useLeft } from "../../parts/Clock";

@@ -114,9 +114,9 @@ export function BigStep({ view, step, rails, link }: Props) {
               <Sentence>{fault}</Sentence>
             </div>
           )}
-          {link.away && (
+          {link.carried.waiting.length > 0 && (
             <p role="status" className="mt-3 bg-ink px-4 py-2 text-title leading-7 font-[640] text-card">
-              The server is away. This is kept here and goes in when it is back.
+              The server is away: {link.carried.waiting.length} kept here. {link.carried.waits}
             </p>
           )}
         </div>

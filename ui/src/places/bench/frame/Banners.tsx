@@ -1,22 +1,12 @@
-import { useAway } from "../../../api/away";
 import type { Present } from "../../../api/useLive";
 import type { BenchLink } from "../../../api/useBench";
+import { AwayLine } from "../away/AwayLine";
 
 /** What the bench must say before anything else: the server is away, or someone else acted first. */
 export function Banners({ link, others }: { link: BenchLink; others: Present[] }) {
-  const away = useAway();
   return (
     <>
-      {link.away && (
-        <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-lead font-[640] text-card">
-          The server is away. What you did last is kept on this device and goes in as soon as it is back.
-        </p>
-      )}
-      {away && !link.away && (
-        <p role="status" className="border-b-[1.5px] border-ink bg-ink px-5 py-2.5 text-lead font-[640] text-card">
-          The server does not answer. Type on: what you do is kept on this device until it is back.
-        </p>
-      )}
+      <AwayLine link={link} />
       {others.length > 0 && (
         <p role="status" className="border-b border-line bg-card px-5 py-1 text-body">
           <b className="font-[660]">{[...new Set(others.map((p) => p.initials))].join(", ")}</b>

@@ -8,6 +8,7 @@ import { useLowScreen } from "../../../parts/useLowScreen";
 import { Failed, Loading } from "../../../parts/States";
 import { useSettings } from "../../../parts/settings";
 import { BigStep } from "../big/BigStep";
+import { TwoStories } from "../away/TwoStories";
 import { Banners } from "./Banners";
 import { Closed, HandBack } from "../handback/HandBack";
 import { Decide } from "../decide/Decide";
@@ -29,16 +30,18 @@ const Prove = lazy(() => import("../prove/Prove"));
 export default function Bench() {
   const { id = "" } = useParams();
   const link = useBench(id);
-  const rails = useDrawing(link.view);
+  const rails = useDrawing(link.view, link.carried.held?.ahead.drawing);
   const others = useLive(id);
   if (!link.view) {
     return link.failure ? <Failed error={link.failure} what="this rebuild" /> : <Loading what="the rebuild" />;
   }
   return (
     <main className="flex min-h-[calc(100vh-49.5px)] flex-col">
-      <JobHead view={link.view} />
+      <JobHead view={link.view} alone={link.carried.ready ? `live, held here to ${link.carried.reaches}` : ""} />
       <Banners link={link} others={others} />
-      {link.view.handover ? (
+      {link.carried.stories ? (
+        <TwoStories link={link} stories={link.carried.stories} />
+      ) : link.view.handover ? (
         <HandedOver view={link.view} link={link} rails={rails} />
       ) : link.view.pause ? (
         <Resting view={link.view} link={link} rails={rails} />

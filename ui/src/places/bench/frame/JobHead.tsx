@@ -7,8 +7,12 @@ import { clock } from "../../../text/numbers";
 const STEP = 74;
 const COUNT = 8;
 
-/** Which pump, which duty, which of the eight stages, how long so far. */
-export function JobHead({ view }: { view: BenchView }) {
+/**
+ * Which pump, which duty, which of the eight stages, how long so far.
+ *
+ * @param alone how far the job goes on where the server is not, in words; empty where it does not
+ */
+export function JobHead({ view, alone }: { view: BenchView; alone: string }) {
   const share = view.plannedMinutes > 0 ? Math.min(1, view.elapsedMinutes / view.plannedMinutes) : 0;
   return (
     <div className="flex min-h-16 flex-wrap items-center gap-x-6 border-b border-ink px-5 py-1 max-[640px]:gap-x-3">
@@ -20,8 +24,11 @@ export function JobHead({ view }: { view: BenchView }) {
         <p className="truncate text-body font-[600]" title={view.pump.duty}>
           {view.pump.duty}
         </p>
-        <p className="truncate text-body text-muted max-[640px]:hidden" title={view.pump.fitted}>
-          {view.pump.fitted}
+        <p className="flex gap-3 text-body text-muted max-[640px]:hidden">
+          <span className="min-w-0 truncate" title={view.pump.fitted}>
+            {view.pump.fitted}
+          </span>
+          {alone && <span className="shrink-0 text-small">{alone}</span>}
         </p>
       </div>
       <Stages stages={view.stages} />

@@ -2,7 +2,7 @@ import { readingDraft } from "./readingDraft";
 import { counted } from "../../../text/counted";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { api } from "../../../api/client";
+import { Away, api } from "../../../api/client";
 import type { FindingView, InspectItem } from "../../../api/types";
 import { isLeftShut } from "../../../drawing/leftShut";
 import { Signature } from "../../../drawing/Signature";
@@ -123,7 +123,12 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
     queryFn: () => api.finding(view.id, part.part, signs),
     placeholderData: keepPreviousData,
   });
-  const found = finding.data?.part === part.part ? finding.data : undefined;
+  // Without the server a part is shown as it was before anybody looked, with the wear pressed since.
+  const held = link.carried.held?.ahead.findings.find((f) => f.part === part.part);
+  const found =
+    finding.data?.part === part.part
+      ? finding.data
+      : held && { ...held, signatures: held.signatures.map((s) => ({ ...s, seen: signs.includes(s.id) })) };
   const textFault = faultAt(link.faults, "because", "part", "signs");
   const [round, setRound] = useState(0);
   const judge = async (verdict: Verdict) => {
@@ -200,7 +205,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
               <span className="text-small font-[500] text-muted">dashed: before looking</span>
             </h3>
             {found && <WhyItWore finding={found} view={view} link={link} />}
-            {finding.error && <Sentence>{finding.error.message}</Sentence>}
+            {finding.error && !(finding.error instanceof Away) && <Sentence>{finding.error.message}</Sentence>}
             <Consequence now={now} rails={rails} link={link} next={found?.next} />
             <Photographs job={view.id} of="part" subject={part.part} title={part.name} />
           </div>

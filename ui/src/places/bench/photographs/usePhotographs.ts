@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "../../../api/client";
-import { newKey } from "../../../api/outbox";
+import { newKey } from "../../../api/newKey";
 import type { PhotographOf } from "../../../api/types";
 import { shrunk } from "./shrink";
 

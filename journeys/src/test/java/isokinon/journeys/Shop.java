@@ -13,6 +13,7 @@ import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.RequestOptions;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import isokinon.server.ApiClient;
 import java.io.IOException;
@@ -91,11 +92,21 @@ final class Shop implements AutoCloseable {
   }
 
   Page device(String who, int width, int height) {
+    return device(who, width, height, ServiceWorkerPolicy.BLOCK);
+  }
+
+  /** A tablet that keeps the screens, so that they open without the server. */
+  Page tablet(String who) {
+    return device(who, 1280, 800, ServiceWorkerPolicy.ALLOW);
+  }
+
+  private Page device(String who, int width, int height, ServiceWorkerPolicy keepsScreens) {
     BrowserContext context =
         browser.newContext(
             new Browser.NewContextOptions()
                 .setBaseURL(address)
                 .setViewportSize(width, height)
+                .setServiceWorkers(keepsScreens)
                 .setReducedMotion(ReducedMotion.REDUCE));
     devices.add(context);
     if (!who.isEmpty()) {

@@ -7,26 +7,33 @@ import java.util.Map;
 import java.util.function.BiFunction;
 
 /**
- * Plans made lately on one written sheet, so that the same question is not planned twice: a rebuild
- * and the rebuild after one more event mostly ask the same. May be shared between threads.
+ * Plans made lately on one written sheet, and that sheet as it was followed, so that neither is
+ * made twice: a rebuild and the rebuild after one more event mostly ask the same. May be shared
+ * between threads.
  */
 public final class PlanMemo {
 
-  /** So many plans are kept, those asked for last. */
-  private static final int MOST = 16;
+  /** So many plans and sheets are kept, those asked for last. */
+  private static final int MOST = 64;
 
   private record Question(Following job, PlanRequest request) {}
 
   private final BiFunction<Sheet, PlanRequest, Plan> planner;
-  private final Map<Question, Plan> plans =
-      new LinkedHashMap<>(MOST, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
+  private final Map<Question, Plan> plans = new Lately<>();
+  private final Map<Following, Sheet> followed = new Lately<>();
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Question, Plan> eldest) {
-          return size() > MOST;
-        }
-      };
+  private static final class Lately<K, V> extends LinkedHashMap<K, V> {
+    private static final long serialVersionUID = 1L;
+
+    Lately() {
+      super(MOST, 0.75f, true);
+    }
+
+    @Override
+    protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+      return size() > MOST;
+    }
+  }
 
   /** An empty memo over the planner. */
   public PlanMemo() {
@@ -53,5 +60,14 @@ public final class PlanMemo {
       plans.put(question, known);
     }
     return known;
+  }
+
+  /**
+   * A sheet as a job follows it.
+   *
+   * @param written as it was written, with every way; the same for each question
+   */
+  public synchronized Sheet followed(Sheet written, Following job) {
+    return followed.computeIfAbsent(job, written::by);
   }
 }

@@ -64,7 +64,7 @@ final class EventFold {
     this.fitted = fitted;
     this.memo = memo;
     this.renewals = new RenewalRecord(() -> sheet, fitted, scope::asked);
-    this.sheet = written.by(following());
+    this.sheet = memo.followed(written, following());
     this.plans = new PlanInHand(memo, () -> sheet, this::following);
   }
 
@@ -105,7 +105,7 @@ final class EventFold {
 
   /** Another material may go in from now on: what holds only for one of them changes. */
   void material() {
-    Sheet now = written.by(following());
+    Sheet now = memo.followed(written, following());
     if (!now.equals(sheet)) {
       sheet = now;
       plans.forget();
@@ -114,7 +114,7 @@ final class EventFold {
 
   /** Follows the ways that are chosen now. */
   private void follow() {
-    sheet = written.by(following());
+    sheet = memo.followed(written, following());
     plans.forget();
     if (has(School.Effect.ONE_SIDE)) {
       scope.oneSideFirst(sheet, plans);

@@ -53,10 +53,12 @@ public final class Rebuild {
 
   private final EventFold fold;
   private final Optional<Plan> plan;
+  private final Stage stage;
 
   private Rebuild(EventFold fold) {
     this.fold = fold;
     this.plan = fold.planNow();
+    this.stage = fold.stage();
   }
 
   /** The rebuild of a pump with {@code fitted} in it after {@code events}, which are in order. */
@@ -133,7 +135,7 @@ public final class Rebuild {
 
   /** The stage the rebuild is in. */
   public Stage stage() {
-    return fold.stage();
+    return stage;
   }
 
   /** Since when and why the job rests; empty while it goes on. */

@@ -41,6 +41,7 @@ import isokinon.server.work.stages.WaysView;
 import isokinon.server.work.stores.KeptParts;
 import isokinon.server.work.stores.Shelf;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -218,8 +219,7 @@ public class Bench {
    */
   @Transactional
   public BenchView act(long id, ActRequest request, Hand hand) {
-    RebuildRow row =
-        store.lock(id).orElseThrow(() -> RequestProblem.missing("No rebuild " + id + "."));
+    Job job = locked(id);
     Optional<EventRow> repeated = store.byKey(request.key().toString());
     if (repeated.isPresent()) {
       long recorded = repeated.get().rebuild();
@@ -229,42 +229,82 @@ public class Bench {
       }
       return view(id);
     }
-    String who = hand.actor().initials();
-    Job job = jobs.replay(row);
     Rebuild rebuild = job.rebuild();
     if (request.seen() != rebuild.seq()) {
       throw RequestProblem.stale(staleSentence(rebuild, request.seen()), viewer.view(job));
     }
-    Act asked = request.act().read(new ActReader(rebuild, rack));
-    requireAllowed(
-        BenchRules.refuse(rebuild, asked, hand.actor(), clock.instant())
-            .or(() -> unsigned(asked, hand))
-            .or(() -> findingLog.refuse(asked, rebuild))
-            .or(() -> shelfRefusal(job, asked)));
-    OffsetDateTime now = OffsetDateTime.now(clock);
+    Act asked = read(job, request.act());
+    Instant now = clock.instant();
+    requireAllowed(refusal(job, asked, hand, now));
+    return viewer.view(recorded(job, request.key().toString(), asked, hand, now));
+  }
+
+  /**
+   * A rebuild that nobody else acts at until this transaction ends.
+   *
+   * @throws RequestProblem where there is none of this number
+   */
+  public Job locked(long id) {
+    return jobs.replay(
+        store.lock(id).orElseThrow(() -> RequestProblem.missing("No rebuild " + id + ".")));
+  }
+
+  /** The number of the event that an act of this key was recorded as; empty where it was not. */
+  public Optional<Long> recordedAs(String key) {
+    return store.byKey(key).map(EventRow::seq);
+  }
+
+  /**
+   * An act with its readings in the units that the sheet asks for.
+   *
+   * @throws RequestProblem where a reading is none, or a gauge is not known
+   */
+  public Act read(Job job, AskedAct asked) {
+    return asked.read(new ActReader(job.rebuild(), rack));
+  }
+
+  /** Why an act of this hand cannot be recorded as the job stands; empty where it can. */
+  public Optional<ActRefusal> refusal(Job job, Act asked, Hand hand, Instant at) {
+    Rebuild rebuild = job.rebuild();
+    return BenchRules.refuse(rebuild, asked, hand.actor(), at)
+        .or(() -> unsigned(asked, hand))
+        .or(() -> findingLog.refuse(asked, rebuild))
+        .or(() -> shelfRefusal(job, asked));
+  }
+
+  /**
+   * Records an act that is not refused, with all that follows from it.
+   *
+   * @param job locked
+   * @param at when it was done
+   * @return the job after it
+   */
+  public Job recorded(Job job, String key, Act asked, Hand hand, Instant at) {
+    Rebuild rebuild = job.rebuild();
+    long id = job.row().id();
+    String who = hand.actor().initials();
+    OffsetDateTime done = at.atZone(clock.getZone()).toOffsetDateTime();
     Act act =
         asked instanceof JobAct.HandedBack
-            ? new JobAct.HandedBack(Optional.of(nextLooks.due(job, now.toLocalDate())), "")
+            ? new JobAct.HandedBack(Optional.of(nextLooks.due(job, done.toLocalDate())), "")
             : asked;
-    BenchEvent<?> event =
-        new BenchEvent<>(rebuild.seq() + 1, now.toInstant(), who, hand.actor().lead(), act);
+    BenchEvent<?> event = new BenchEvent<>(rebuild.seq() + 1, at, who, hand.actor().lead(), act);
     store.append(
-        EventChain.linked(
-            lastDigest(id),
-            EventRows.row(id, request.key().toString(), now, event, hand.device())));
-    findingLog.record(job, event, now);
+        EventChain.linked(lastDigest(id), EventRows.row(id, key, done, event, hand.device())));
+    findingLog.record(job, event, done);
     if (act instanceof JobAct.HandedBack) {
-      handBack.close(job, now, who);
-      return view(id);
+      handBack.close(job, done, who);
+      return jobs.job(id);
     }
     Rebuild after = rebuild.plus(event);
     if (act instanceof JobAct.TakenIn || act instanceof JobAct.WayChosen) {
       register.madeBy(job.pump(), after.variants());
     }
+    Job now = new Job(job.row(), job.pump(), after);
     if (act instanceof PartAct.KitFitted kit) {
-      shelves.handOut(kit.lot(), new Job(row, job.pump(), after), who);
+      shelves.handOut(kit.lot(), now, who);
     }
-    return viewer.view(new Job(row, job.pump(), after));
+    return now;
   }
 
   /** Where the chain over a job ends; where it has none yet, it begins with all there is. */

@@ -1,0 +1,2 @@
+/** A job worked out ahead, over HTTP. */
+package isokinon.server.http.ahead;

@@ -1,0 +1,140 @@
+package isokinon.server.work.ahead;
+
+import isokinon.core.act.Act;
+import isokinon.core.act.BenchEvent;
+import isokinon.core.act.JobAct;
+import isokinon.core.join.Join;
+import isokinon.core.rules.BenchRules;
+import isokinon.server.work.bench.Bench;
+import isokinon.server.work.bench.Hand;
+import isokinon.server.work.rebuild.Job;
+import isokinon.server.work.shared.RequestProblem;
+import isokinon.server.work.shared.Text;
+import isokinon.server.work.stages.ActDescriptions;
+import isokinon.server.work.stages.BenchViewer;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts what was done on a device without the server into the job as it stands there now. */
+@Service
+public class Stories {
+
+  private final Bench bench;
+  private final BenchViewer viewer;
+  private final Clock clock;
+
+  Stories(Bench bench, BenchViewer viewer, Clock clock) {
+    this.bench = bench;
+    this.viewer = viewer;
+    this.clock = clock;
+  }
+
+  /**
+   * Shows two stories beside each other, and records them as one where that is asked and nothing is
+   * left to decide. Sent twice, an act is recorded once.
+   *
+   * @param hand whose acts they are, and on which device
+   */
+  @Transactional
+  public JoinView join(long id, AwayStory story, Hand hand) {
+    Job job = bench.locked(id);
+    Set<Long> recorded = new HashSet<>();
+    story.acts().forEach(a -> bench.recordedAs(a.key().toString()).ifPresent(recorded::add));
+    List<BenchEvent<?>> meanwhile =
+        job.rebuild().events().stream()
+            .filter(e -> e.seq() > story.seen() && !recorded.contains(e.seq()))
+            .toList();
+    List<Join.Kept> kept =
+        story.acts().stream()
+            .filter(a -> bench.recordedAs(a.key().toString()).isEmpty())
+            .map(a -> kept(job, a))
+            .toList();
+    Map<String, Join.Decision> decided = new HashMap<>();
+    if (story.decided() != null) {
+      story.decided().forEach((key, decision) -> decided.put(key.toString(), decision));
+    }
+    List<Join.Point> points =
+        Join.of(
+            job.rebuild(),
+            meanwhile,
+            kept,
+            decided,
+            hand.actor(),
+            (rebuild, act, at) ->
+                bench.refusal(new Job(job.row(), job.pump(), rebuild), act, hand, at));
+    int open = (int) points.stream().filter(Join.Point::open).count();
+    boolean goes = story.record() && open == 0;
+    Job now = goes ? recorded(job, points, hand) : job;
+    return new JoinView(
+        viewer.view(now),
+        goes,
+        open,
+        meanwhile.stream().map(e -> theirs(job, e)).toList(),
+        points.stream().map(p -> mine(job, p)).toList());
+  }
+
+  /** An act that waited; one whose reading cannot be read is kept as the words it came with. */
+  private Join.Kept kept(Job job, AwayStory.KeptAct waited) {
+    Instant at = clock.instant().minusSeconds(waited.secondsAgo());
+    Act act;
+    try {
+      act = bench.read(job, waited.act());
+    } catch (RequestProblem e) {
+      act = new JobAct.Noted(cut("Not read: " + waited.act() + ". " + e.getMessage()));
+    }
+    return new Join.Kept(waited.key().toString(), act, at);
+  }
+
+  private Job recorded(Job job, List<Join.Point> points, Hand hand) {
+    Job now = job;
+    for (Join.Point p : points) {
+      Act act = p.goesIn() ? p.kept().act() : new JobAct.Noted(note(job, p));
+      now = bench.recorded(now, p.kept().key(), act, hand, p.kept().at());
+    }
+    return now;
+  }
+
+  /** What did not go in as an act stands in the record in words, with the reason. */
+  private static String note(Job job, Join.Point p) {
+    String said = "Without the server: " + say(job, p.kept().act()) + ".";
+    return cut(
+        p.theirs()
+            .map(t -> said + " " + t.who() + "'s stands: " + say(job, t.act()) + ".")
+            .orElse(said + " Not taken: " + p.because()));
+  }
+
+  private static String cut(String text) {
+    return text.length() <= BenchRules.MOST_TEXT ? text : text.substring(0, BenchRules.MOST_TEXT);
+  }
+
+  private static String say(Job job, Act act) {
+    return ActDescriptions.say(job.rebuild().sheet(), act);
+  }
+
+  private JoinView.Theirs theirs(Job job, BenchEvent<?> e) {
+    return new JoinView.Theirs(e.seq(), time(e.at()), e.who(), say(job, e.act()));
+  }
+
+  private JoinView.Mine mine(Job job, Join.Point p) {
+    return new JoinView.Mine(
+        p.kept().key(),
+        time(p.kept().at()),
+        say(job, p.kept().act()),
+        p.fate(),
+        p.because(),
+        p.theirs().map(BenchEvent::seq),
+        p.decision(),
+        p.open());
+  }
+
+  private String time(Instant at) {
+    return Text.time(at.atZone(clock.getZone()));
+  }
+}

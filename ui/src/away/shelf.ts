@@ -1,0 +1,110 @@
+import { openDB, type DBSchema, type IDBPDatabase } from "idb";
+import type { AheadView, BenchView } from "../api/types";
+import type { Kept } from "./story";
+
+/** A job as this device last had it from the server, with what was worked out ahead. */
+export interface HeldJob {
+  id: string;
+  view: BenchView;
+  /** What was worked out ahead, and acts that were recorded since. */
+  ahead: AheadView;
+  trail: Kept[];
+  /** When the server last answered, ms since 1970. */
+  at: number;
+}
+
+/** An act that waits for the server. */
+export interface Waiting extends Kept {
+  job: string;
+  /** Initials: it is sent for nobody else. */
+  who: string;
+  /** Number of the last event that was seen when the first of its job was kept. */
+  seen: number;
+  /** In words, for the list of what waits. */
+  say: string;
+}
+
+interface Shelf extends DBSchema {
+  jobs: { key: string; value: HeldJob };
+  acts: { key: number; value: Waiting & { order?: number }; indexes: { job: string } };
+}
+
+/** Nothing more fits on this device. */
+export class Full extends Error {}
+
+let opened: Promise<IDBPDatabase<Shelf>> | undefined;
+
+function shelf(): Promise<IDBPDatabase<Shelf>> {
+  opened ??= openDB<Shelf>("isokinon", 1, {
+    upgrade(db) {
+      db.createObjectStore("jobs", { keyPath: "id" });
+      db.createObjectStore("acts", { keyPath: "order", autoIncrement: true }).createIndex("job", "job");
+    },
+  });
+  return opened;
+}
+
+const listeners = new Set<() => void>();
+
+/** Calls back when an act comes to wait, or goes. */
+export function onChange(tell: () => void): () => void {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+}
+
+async function written(write: (db: IDBPDatabase<Shelf>) => Promise<unknown>): Promise<void> {
+  try {
+    await write(await shelf());
+  } catch (e) {
+    if (e instanceof DOMException && e.name === "QuotaExceededError") throw new Full();
+    throw e;
+  }
+  listeners.forEach((tell) => tell());
+}
+
+export async function heldJob(id: string): Promise<HeldJob | undefined> {
+  return (await shelf()).get("jobs", id);
+}
+
+/** Holds a job; what was worked out of others that nothing waits for makes room for it where it must. */
+export async function holdJob(job: HeldJob): Promise<void> {
+  try {
+    await written((db) => db.put("jobs", job));
+  } catch (e) {
+    if (!(e instanceof Full)) throw e;
+    const waits = new Set((await everyWaiting()).map((w) => w.job));
+    for (const id of await (await shelf()).getAllKeys("jobs")) {
+      if (id !== job.id && !waits.has(id)) await (await shelf()).delete("jobs", id);
+    }
+    await written((db) => db.put("jobs", job));
+  }
+}
+
+/** Acts of a job that wait, in the order they were done. */
+export async function waitingOf(job: string): Promise<Waiting[]> {
+  return (await shelf()).getAllFromIndex("acts", "job", job);
+}
+
+export async function everyWaiting(): Promise<Waiting[]> {
+  return (await shelf()).getAll("acts");
+}
+
+/**
+ * Keeps an act until it is sent.
+ *
+ * @throws Full where no room is left; nothing of what waits already is lost
+ */
+export function keep(act: Waiting): Promise<void> {
+  return written((db) => db.add("acts", act));
+}
+
+/** Forgets acts that are recorded. */
+export function sent(job: string, keys: ReadonlySet<string>): Promise<void> {
+  return written(async (db) => {
+    const tx = db.transaction("acts", "readwrite");
+    for await (const cursor of tx.store.index("job").iterate(job)) {
+      if (keys.has(cursor.value.key)) await cursor.delete();
+    }
+    await tx.done;
+  });
+}
