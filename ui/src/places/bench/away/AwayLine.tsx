@@ -20,7 +20,11 @@ export function AwayLine({ link }: { link: BenchLink }) {
       <div className="flex min-h-12 flex-wrap items-center gap-x-4 gap-y-1 px-5 py-1.5">
         <LineApart waiting={count} />
         <p role="status" className="text-lead leading-5 font-[680]">
-          {since === null ? "Server back, sending" : `Away since ${timeOfDay(since)}`}
+          {since !== null
+            ? `Away since ${timeOfDay(since)}`
+            : carried.stories
+              ? "Server back, not sent yet"
+              : "Server back, sending"}
           {count > 0 && `, ${count} kept in order`}
         </p>
         <p className="min-w-0 flex-1 basis-[260px] text-body leading-[18px]">
@@ -70,6 +74,7 @@ export function AwayLine({ link }: { link: BenchLink }) {
 
 function says({ carried }: BenchLink, away: boolean, own: boolean, owner: string): string {
   if (carried.waiting.length > 0 && !own) return `${owner} did this: it is sent when ${owner} signs in here.`;
+  if (carried.stories) return "Nothing of it is in the record before you have decided.";
   if (carried.waits) return `Nothing goes on here without the server. ${carried.waits}`;
   if (!carried.held) return "This job was not worked out ahead: what you do is kept, and worked out afterwards.";
   if (!away) return "";

@@ -54,6 +54,16 @@ export function TwoStories({ link, stories }: { link: BenchLink; stories: JoinVi
           />
         ))}
       </ol>
+      <div className="grid gap-x-8 px-5 pb-3 min-[900px]:grid-cols-2">
+        <Told
+          title={others ? `${others}, on the server` : "On the server: nobody"}
+          lines={stories.theirs.map((t) => ({ key: String(t.seq), at: t.at, say: t.say, beside: "" }))}
+        />
+        <Told
+          title={`${me}, on this device`}
+          lines={stories.mine.map((m) => ({ key: m.key, at: m.at, say: m.say, beside: BESIDE[m.fate] }))}
+        />
+      </div>
       <div className="sticky bottom-0 bg-paper px-5 pt-2 pb-2">
         {fault && <Sentence>{fault}</Sentence>}
         <div className="flex flex-wrap gap-2.5">
@@ -80,6 +90,31 @@ export function TwoStories({ link, stories }: { link: BenchLink; stories: JoinVi
         </div>
       </div>
     </section>
+  );
+}
+
+/** What becomes of an act, in a word beside it. */
+const BESIDE: Record<Mine["fate"], string> = {
+  "goes-in": "goes in",
+  same: "both did it",
+  twice: "to decide",
+  refused: "does not fit",
+};
+
+function Told({ title, lines }: { title: string; lines: { key: string; at: string; say: string; beside: string }[] }) {
+  return (
+    <div className="min-w-0 pt-2">
+      <h3 className="head border-b-[1.5px] border-ink pb-1">{title}</h3>
+      <ol>
+        {lines.map((l) => (
+          <li key={l.key} className="flex gap-3 border-b border-line2 py-1 text-body leading-[18px]">
+            <span className="m shrink-0 text-muted">{l.at}</span>
+            <span className="min-w-0 flex-1">{l.say}</span>
+            <span className="shrink-0 text-small text-muted">{l.beside}</span>
+          </li>
+        ))}
+      </ol>
+    </div>
   );
 }
 

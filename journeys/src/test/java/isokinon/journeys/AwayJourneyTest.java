@@ -3,10 +3,12 @@ package isokinon.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import isokinon.server.ApiClient;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 /** A job carried on where the server is not, and joined to it again. */
@@ -69,21 +71,84 @@ class AwayJourneyTest extends AtTheMill {
     cut(ko, true);
     cut(rt, true);
     ko.stripsAll();
-    ko.judgesTheRestSound();
+    judgesAll(ko);
     rt.stripsAll();
     rt.page().locator("#seen").fill("a soft spot at the inlet");
     rt.judges("watch");
-    rt.judgesTheRestSound();
+    judgesAll(rt);
     cut(ko, false);
     assertThat(ko.page().getByText("kept in order")).hasCount(0);
-    ko.press("Pause");
-    ko.page().getByText("a part").first().click();
-    ko.press("Lay");
 
     cut(rt, false);
     rt.sees("two stories of one job");
     Shop.accessibleByDayAndNight(rt.page());
     Shop.fitsEveryDevice(rt.page());
     Shop.picture(rt.page(), "bench-merge");
+    assertThat(rt.main("Put them together")).isDisabled();
+    decides(rt, "RT");
+    rt.press("Put them together");
+    assertThat(rt.page().getByText("kept in order")).hasCount(0);
+    rt.stands("Inspect");
+    assertThat(said(job)).anySatisfy(say -> assertThat(say).contains("judged watch"));
+
+    // no room on the device: nothing is kept, and nothing that was kept is lost
+    cut(rt, true);
+    rt.page().evaluate(NO_ROOM);
+    judgesAgain(rt);
+    rt.sees("This device has no room left");
+    rt.page().evaluate(ROOM);
+    rt.button("watch").last().click();
+    rt.sees("1 kept in order");
+
+    // what was done meanwhile leaves no place for it
+    job.elsewhere().does("STAGE_DONE", Map.of("who", "KO", "stage", "INSPECT")).decidesAsBefore();
+    cut(rt, false);
+    rt.sees("Parts are judged between Strip and Build.");
+    decides(rt, "RT");
+    rt.press("Put them together");
+    assertThat(rt.page().getByText("kept in order")).hasCount(0);
+    rt.stands("Build");
+    assertThat(said(job))
+        .last()
+        .satisfies(
+            say ->
+                assertThat(say)
+                    .contains("Without the server", "Parts are judged between Strip and Build."));
+  }
+
+  private static void judgesAll(BenchPage bench) {
+    while (!bench.main("All looked at").isVisible()) {
+      bench.judges("sound");
+    }
+  }
+
+  private static void decides(BenchPage bench, String whose) {
+    bench
+        .page()
+        .locator("section[aria-label='Two stories of one job'] [role=group] button")
+        .filter(new Locator.FilterOptions().setHasText(whose))
+        .first()
+        .click();
+  }
+
+  private static final String NO_ROOM =
+      """
+      () => {
+        window.add = IDBObjectStore.prototype.add;
+        IDBObjectStore.prototype.add = () => { throw new DOMException("", "QuotaExceededError"); };
+      }""";
+
+  private static final String ROOM = "() => { IDBObjectStore.prototype.add = window.add; }";
+
+  private static void judgesAgain(BenchPage bench) {
+    bench.page().locator("nav[aria-label='Parts on the tray'] button").first().click();
+    bench.page().locator("#seen").fill("scored");
+    bench.button("watch").last().click();
+  }
+
+  private static List<String> said(ApiClient.Job job) {
+    List<String> said = new ArrayList<>();
+    job.log().forEach(line -> said.add(line.path("say").asText()));
+    return said;
   }
 }

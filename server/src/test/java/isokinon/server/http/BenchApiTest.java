@@ -163,7 +163,7 @@ class BenchApiTest {
         two.tries("STEP_DONE", Map.of("step", "outlet-manifold-off", "who", "KO"));
     assertThat(late.status()).isEqualTo(409);
     assertThat(late.body().path("detail").asText())
-        .startsWith("RT was here first: done: Manifold down on its rings")
+        .startsWith("RT was here first: done: 8 nuts out, far side first")
         .contains("nothing of theirs was changed");
     assertThat(late.body().at("/now/inHand/step/id").asText()).isEqualTo("outlet-valves-out");
     assertThat(events.events(one.id())).filteredOn(e -> e.kind().equals("STEP_DONE")).hasSize(1);

@@ -14,11 +14,13 @@ import isokinon.server.work.stages.ActDescriptions;
 import isokinon.server.work.stages.BenchViewer;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -71,13 +73,26 @@ public class Stories {
                 bench.refusal(new Job(job.row(), job.pump(), rebuild), act, hand, at));
     int open = (int) points.stream().filter(Join.Point::open).count();
     boolean goes = story.record() && open == 0;
-    Job now = goes ? recorded(job, points, hand) : job;
+    List<String> theirs = said(job, story.seen(), meanwhile.stream().map(BenchEvent::act).toList());
+    List<String> mine = said(job, story.seen(), points.stream().map(p -> p.kept().act()).toList());
+    Job now = goes ? recorded(job, points, mine, hand) : job;
     return new JoinView(
         viewer.view(now),
         goes,
         open,
-        meanwhile.stream().map(e -> theirs(job, e)).toList(),
-        points.stream().map(p -> mine(job, p)).toList());
+        IntStream.range(0, theirs.size())
+            .mapToObj(i -> theirs(meanwhile.get(i), theirs.get(i)))
+            .toList(),
+        IntStream.range(0, mine.size()).mapToObj(i -> mine(points.get(i), mine.get(i))).toList());
+  }
+
+  /** Acts in words, as they follow on what both had seen. */
+  private static List<String> said(Job job, long seen, List<? extends Act> acts) {
+    List<Act> all = new ArrayList<>();
+    job.rebuild().events().stream().filter(e -> e.seq() <= seen).forEach(e -> all.add(e.act()));
+    int before = all.size();
+    all.addAll(acts);
+    return ActDescriptions.say(job.rebuild().sheet(), all).subList(before, all.size());
   }
 
   /** An act that waited; one whose reading cannot be read is kept as the words it came with. */
@@ -92,41 +107,47 @@ public class Stories {
     return new Join.Kept(waited.key().toString(), act, at);
   }
 
-  private Job recorded(Job job, List<Join.Point> points, Hand hand) {
+  private Job recorded(Job job, List<Join.Point> points, List<String> said, Hand hand) {
     Job now = job;
-    for (Join.Point p : points) {
-      Act act = p.goesIn() ? p.kept().act() : new JobAct.Noted(note(job, p));
+    for (int i = 0; i < points.size(); i++) {
+      Join.Point p = points.get(i);
+      Act act = p.goesIn() ? p.kept().act() : new JobAct.Noted(note(job, p, said.get(i)));
       now = bench.recorded(now, p.kept().key(), act, hand, p.kept().at());
     }
     return now;
   }
 
   /** What did not go in as an act stands in the record in words, with the reason. */
-  private static String note(Job job, Join.Point p) {
-    String said = "Without the server: " + say(job, p.kept().act()) + ".";
+  private static String note(Job job, Join.Point p, String what) {
+    String said = "Without the server: " + what + ".";
+    if (p.fate() == Join.Fate.REFUSED) {
+      return cut(said + " Not taken: " + p.because());
+    }
+    BenchEvent<?> theirs = p.theirs().orElseThrow();
     return cut(
-        p.theirs()
-            .map(t -> said + " " + t.who() + "'s stands: " + say(job, t.act()) + ".")
-            .orElse(said + " Not taken: " + p.because()));
+        p.fate() == Join.Fate.SAME
+            ? said + " " + theirs.who() + " did the same."
+            : said
+                + " "
+                + theirs.who()
+                + "'s stands: "
+                + ActDescriptions.say(job.rebuild().sheet(), List.of(theirs.act())).get(0)
+                + ".");
   }
 
   private static String cut(String text) {
     return text.length() <= BenchRules.MOST_TEXT ? text : text.substring(0, BenchRules.MOST_TEXT);
   }
 
-  private static String say(Job job, Act act) {
-    return ActDescriptions.say(job.rebuild().sheet(), act);
+  private JoinView.Theirs theirs(BenchEvent<?> e, String said) {
+    return new JoinView.Theirs(e.seq(), time(e.at()), e.who(), said);
   }
 
-  private JoinView.Theirs theirs(Job job, BenchEvent<?> e) {
-    return new JoinView.Theirs(e.seq(), time(e.at()), e.who(), say(job, e.act()));
-  }
-
-  private JoinView.Mine mine(Job job, Join.Point p) {
+  private JoinView.Mine mine(Join.Point p, String said) {
     return new JoinView.Mine(
         p.kept().key(),
         time(p.kept().at()),
-        say(job, p.kept().act()),
+        said,
         p.fate(),
         p.because(),
         p.theirs().map(BenchEvent::seq),

@@ -339,7 +339,7 @@ public class Bench {
     BenchEvent<?> last = rebuild.events().get(rebuild.events().size() - 1);
     return last.who()
         + " was here first: "
-        + ActDescriptions.say(rebuild.sheet(), last.act())
+        + ActDescriptions.last(rebuild)
         + ". "
         + Text.count(rebuild.seq() - seen, "entry").replace("entrys", "entries")
         + " since you looked; nothing of theirs was changed. This is the state now.";

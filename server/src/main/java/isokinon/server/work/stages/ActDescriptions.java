@@ -2,6 +2,7 @@ package isokinon.server.work.stages;
 
 import isokinon.core.act.Act;
 import isokinon.core.act.ActVisitor;
+import isokinon.core.act.BenchEvent;
 import isokinon.core.act.GaugeUse;
 import isokinon.core.act.JobAct;
 import isokinon.core.act.Measurement;
@@ -17,8 +18,10 @@ import isokinon.core.sheet.School;
 import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.Step;
 import isokinon.server.work.shared.Text;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -27,13 +30,27 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   private final Sheet sheet;
 
+  /** Strip steps that are done and not built again. */
+  private final Set<String> undone = new HashSet<>();
+
   private ActDescriptions(Sheet sheet) {
     this.sheet = sheet;
   }
 
-  /** The act in words. */
-  public static String say(Sheet sheet, Act act) {
-    return act.accept(new ActDescriptions(sheet));
+  /**
+   * Acts in words, in the order they were done: whether a step took something off or put it on
+   * follows from what was done before.
+   */
+  public static List<String> say(Sheet sheet, List<? extends Act> acts) {
+    ActDescriptions words = new ActDescriptions(sheet);
+    return acts.stream().map(a -> a.accept(words)).toList();
+  }
+
+  /** The last act of a job in words. */
+  public static String last(Rebuild rebuild) {
+    List<String> all =
+        say(rebuild.sheet(), rebuild.events().stream().map(BenchEvent::act).toList());
+    return all.get(all.size() - 1);
   }
 
   // ---- the job ---------------------------------------------------------------------------------
@@ -186,12 +203,29 @@ public final class ActDescriptions implements ActVisitor<String> {
 
   @Override
   public String stepDone(StepAct.StepDone act) {
-    return "done: " + sheet.stepSentence(act.step()) + after(", ", act.because());
+    Optional<Step> step = sheet.step(act.step());
+    boolean off = step.isPresent() && undone.add(act.step());
+    if (!off) {
+      undone.remove(act.step());
+    }
+    return "done: " + sentence(act, off) + after(", ", act.because());
   }
 
   @Override
   public String stepUndone(StepAct.StepUndone act) {
-    return "taken back: " + sheet.stepSentence(act.step());
+    boolean off = undone.remove(act.step());
+    if (!off && sheet.step(act.step()).isPresent()) {
+      undone.add(act.step());
+    }
+    return "taken back: " + sentence(act, off);
+  }
+
+  private String sentence(StepAct act, boolean off) {
+    return sheet
+        .step(act.step())
+        .filter(s -> off)
+        .map(Step::strip)
+        .orElseGet(() -> sheet.stepSentence(act.step()));
   }
 
   @Override

@@ -25,6 +25,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Puts a rebuild into the shape the bench shows: the head, and the stage in hand by its viewer. */
@@ -168,7 +169,12 @@ public class BenchViewer {
 
   /** Everything that was done, in order. */
   public List<LogLine> log(Job job) {
-    return job.rebuild().events().stream().map(e -> logLine(job.rebuild().sheet(), e)).toList();
+    List<BenchEvent<?>> events = job.rebuild().events();
+    List<String> said =
+        ActDescriptions.say(job.rebuild().sheet(), events.stream().map(BenchEvent::act).toList());
+    return IntStream.range(0, said.size())
+        .mapToObj(i -> logLine(events.get(i), said.get(i)))
+        .toList();
   }
 
   /** What the ways in and the schools of a rebuild cost. */
@@ -231,12 +237,12 @@ public class BenchViewer {
     return d.toSeconds() / 60.0;
   }
 
-  private LogLine logLine(Sheet sheet, BenchEvent<?> e) {
+  private LogLine logLine(BenchEvent<?> e, String said) {
     return new LogLine(
         e.seq(),
         Text.minute(e.at().atZone(clock.getZone())),
         Text.time(e.at().atZone(clock.getZone())),
         e.who(),
-        ActDescriptions.say(sheet, e.act()));
+        said);
   }
 }
