@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
-import type { AheadView, BenchView } from "../api/types";
+import type { AheadView, BenchView, PhotographOf } from "../api/types";
 import type { Kept } from "./story";
 
 /** A job as this device last had it from the server, with what was worked out ahead. */
@@ -24,7 +24,23 @@ export interface Waiting extends Kept {
   say: string;
 }
 
+/** A photograph that waits for the server. */
+export interface Shot {
+  /** Made once per photograph: sent twice, it is kept once. */
+  key: string;
+  job: string;
+  who: string;
+  of: PhotographOf;
+  subject: string;
+  picture: Blob;
+  /** When it was taken, ms since 1970. */
+  at: number;
+  /** Why the server did not take it; empty where it was not asked yet. */
+  refused: string;
+}
+
 interface Shelf extends DBSchema {
+  shots: { key: string; value: Shot; indexes: { job: string } };
   jobs: { key: string; value: HeldJob };
   acts: { key: number; value: Waiting & { order?: number }; indexes: { job: string } };
 }
@@ -39,6 +55,7 @@ function shelf(): Promise<IDBPDatabase<Shelf>> {
     upgrade(db) {
       db.createObjectStore("jobs", { keyPath: "id" });
       db.createObjectStore("acts", { keyPath: "order", autoIncrement: true }).createIndex("job", "job");
+      db.createObjectStore("shots", { keyPath: "key" }).createIndex("job", "job");
     },
   });
   return opened;
@@ -107,4 +124,23 @@ export function sent(job: string, keys: ReadonlySet<string>): Promise<void> {
     }
     await tx.done;
   });
+}
+
+/** Photographs of a job that wait, in the order they were taken. */
+export async function shotsOf(job: string): Promise<Shot[]> {
+  return (await (await shelf()).getAllFromIndex("shots", "job", job)).sort((a, b) => a.at - b.at);
+}
+
+/**
+ * Keeps a photograph until it is sent.
+ *
+ * @throws Full where no room is left
+ */
+export function keepShot(shot: Shot): Promise<void> {
+  return written((db) => db.put("shots", shot));
+}
+
+/** Forgets a photograph that is sent, or that nobody wants. */
+export function dropShot(key: string): Promise<void> {
+  return written((db) => db.delete("shots", key));
 }

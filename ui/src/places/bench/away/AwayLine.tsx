@@ -2,19 +2,22 @@ import { useState } from "react";
 import { useAwaySince } from "../../../api/away";
 import { useStanding } from "../../../api/session";
 import type { BenchLink } from "../../../api/useBench";
+import { useShots } from "../../../away/useShots";
 import { LineApart } from "../../../drawing/LineApart";
 import { counted } from "../../../text/counted";
 import { timeOfDay } from "../../../text/timeOfDay";
 
 /** Whether what is seen is live; since when it is not, what waits, how far it goes on alone. */
-export function AwayLine({ link }: { link: BenchLink }) {
+export function AwayLine({ link, job }: { link: BenchLink; job: string }) {
   const since = useAwaySince();
   const { carried } = link;
   const count = carried.waiting.length;
+  const shots = useShots(job).length;
   const [open, setOpen] = useState(false);
   const who = useStanding().session?.initials ?? "";
   const owner = carried.waiting[0]?.who ?? who;
-  if (since === null && count === 0) return null;
+  // One alone is on its way at once: it is seen where it was taken.
+  if (since === null && count === 0 && shots < 2) return null;
   return (
     <section className="border-b-[1.5px] border-ink bg-ink text-card" aria-label="Without the server">
       <div className="flex min-h-12 flex-wrap items-center gap-x-4 gap-y-1 px-5 py-1.5">
@@ -26,6 +29,7 @@ export function AwayLine({ link }: { link: BenchLink }) {
               ? "Server back, not sent yet"
               : "Server back, sending"}
           {count > 0 && `, ${count} kept in order`}
+          {shots > 0 && `, ${counted(shots, "photograph")} kept`}
         </p>
         <p className="min-w-0 flex-1 basis-[260px] text-body leading-[18px]">
           {says(link, since !== null, owner === who, owner)}

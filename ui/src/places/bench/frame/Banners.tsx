@@ -6,7 +6,7 @@ import { AwayLine } from "../away/AwayLine";
 export function Banners({ link, others }: { link: BenchLink; others: Present[] }) {
   return (
     <>
-      <AwayLine link={link} />
+      <AwayLine link={link} job={String(link.view?.id ?? "")} />
       {others.length > 0 && (
         <p role="status" className="border-b border-line bg-card px-5 py-1 text-body">
           <b className="font-[660]">{[...new Set(others.map((p) => p.initials))].join(", ")}</b>

@@ -3,6 +3,8 @@ import { useParams } from "react-router";
 import type { Rail, StepView } from "../../../api/types";
 import { useBench } from "../../../api/useBench";
 import { useLive } from "../../../api/useLive";
+import { useStanding } from "../../../api/session";
+import { useSendShots } from "../../../away/useShots";
 import { useDrawing } from "../../../api/useDrawing";
 import { useLowScreen } from "../../../parts/useLowScreen";
 import { Failed, Loading } from "../../../parts/States";
@@ -32,6 +34,7 @@ export default function Bench() {
   const link = useBench(id);
   const rails = useDrawing(link.view, link.carried.held?.ahead.drawing);
   const others = useLive(id);
+  useSendShots(id, useStanding().session?.initials ?? "");
   if (!link.view) {
     return link.failure ? <Failed error={link.failure} what="this rebuild" /> : <Loading what="the rebuild" />;
   }

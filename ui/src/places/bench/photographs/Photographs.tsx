@@ -1,7 +1,9 @@
-import { useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
+import type { Shot } from "../../../away/shelf";
 import type { PhotographOf, PhotographView } from "../../../api/types";
 import { Sentence } from "../../../parts/States";
 import { useMay } from "../../../parts/useMay";
+import { timeOfDay } from "../../../text/timeOfDay";
 import { Marked } from "./Marked";
 import { PhotographDesk } from "./PhotographDesk";
 import { usePhotographs } from "./usePhotographs";
@@ -19,9 +21,10 @@ export function Photographs({ job, of, subject, title }: Props) {
   const work = useMay("work");
   const [open, setOpen] = useState<number | null>(null);
   const input = useId();
-  const { beside, again, error, busy, take, sendAgain } = usePhotographs(job, of, subject);
-  if (!beside) return error ? <Sentence>{error.message}</Sentence> : null;
+  const { beside, again, fault, waiting, take, drop } = usePhotographs(job, of, subject);
+  if (!beside) return fault ? <Sentence>{fault}</Sentence> : null;
   const all = [...beside.last, ...beside.now];
+  const none = all.length + waiting.length === 0;
   const shown = all.find((p) => p.id === open);
   return (
     <section aria-label={`Photographs of ${title}`} className="pt-2">
@@ -32,23 +35,25 @@ export function Photographs({ job, of, subject, title }: Props) {
         {beside.now.map((p) => (
           <Tile key={p.id} photograph={p} says={`${p.by}, ${p.at.slice(-5)}`} now open={() => setOpen(p.id)} />
         ))}
+        {waiting.map((s) => (
+          <KeptHere key={s.key} shot={s} drop={() => void drop(s.key)} />
+        ))}
         {work.may && (
           <li>
             <label
               htmlFor={input}
-              className={`flex h-[84px] w-[118px] cursor-pointer items-center justify-center border-[1.5px] border-dashed border-accent px-2 text-center text-body leading-[17px] font-[640] text-accent hover:bg-wash has-focus-visible:outline-2 ${busy ? "opacity-60" : ""}`}
+              className={`flex h-[84px] w-[118px] cursor-pointer items-center justify-center border-[1.5px] border-dashed border-accent px-2 text-center text-body leading-[17px] font-[640] text-accent hover:bg-wash has-focus-visible:outline-2`}
             >
-              {busy ? "Sending" : all.length === 0 ? "Take a photograph" : "Take the next"}
+              {none ? "Take a photograph" : "Take the next"}
               <input
                 id={input}
                 type="file"
                 accept="image/*"
                 capture="environment"
                 className="sr-only"
-                disabled={busy}
                 onChange={(e) => {
                   const file = e.target.files?.[0];
-                  if (file) take(file);
+                  if (file) void take(file);
                   e.target.value = "";
                 }}
               />
@@ -56,12 +61,7 @@ export function Photographs({ job, of, subject, title }: Props) {
           </li>
         )}
       </ul>
-      {error && <Sentence>{error.message}</Sentence>}
-      {sendAgain && (
-        <button type="button" className="press call mt-2 px-4" onClick={sendAgain}>
-          Send the photograph again
-        </button>
-      )}
+      {fault && <Sentence>{fault}</Sentence>}
       {shown && (
         <PhotographDesk
           key={shown.id}
@@ -74,6 +74,37 @@ export function Photographs({ job, of, subject, title }: Props) {
         />
       )}
     </section>
+  );
+}
+
+/** A photograph that this device keeps until the server takes it. */
+function KeptHere({ shot, drop }: { shot: Shot; drop: () => void }) {
+  const picture = useRef<HTMLImageElement>(null);
+  useEffect(() => {
+    const url = URL.createObjectURL(shot.picture);
+    if (picture.current) picture.current.src = url;
+    return () => URL.revokeObjectURL(url);
+  }, [shot.picture]);
+  return (
+    <li className="w-[118px]">
+      <span className="flex h-[84px] items-center justify-center overflow-hidden border-2 border-dashed border-accent bg-tray">
+        <img
+          ref={picture}
+          alt={`Photograph of ${timeOfDay(shot.at)}, kept here`}
+          className="h-full w-full object-cover"
+        />
+      </span>
+      {shot.refused ? (
+        <Sentence>{shot.refused}</Sentence>
+      ) : (
+        <span className="block truncate pt-0.5 text-small text-muted">kept here, {timeOfDay(shot.at)}</span>
+      )}
+      {shot.refused && (
+        <button type="button" className="min-h-11 text-small underline" onClick={drop}>
+          Remove it
+        </button>
+      )}
+    </li>
   );
 }
 

@@ -1,40 +1,41 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api } from "../../../api/client";
+import { Full, dropShot, keepShot } from "../../../away/shelf";
+import { useShots } from "../../../away/useShots";
+import { Away, api } from "../../../api/client";
 import { newKey } from "../../../api/newKey";
+import { useStanding } from "../../../api/session";
 import type { PhotographOf } from "../../../api/types";
 import { shrunk } from "./shrink";
-
-/** A photograph that could not be sent yet. */
-interface Unsent {
-  key: string;
-  picture: Blob;
-}
 
 /** The photographs of one thing beside those of last time, and a way to take another. */
 export function usePhotographs(job: number, of: PhotographOf, subject: string) {
   const queries = useQueryClient();
-  const [unsent, setUnsent] = useState<Unsent | null>(null);
+  const who = useStanding().session?.initials ?? "";
+  const [full, setFull] = useState("");
   const beside = useQuery({
     queryKey: ["photographs", job, of, subject],
     queryFn: () => api.photographsBeside(job, of, subject),
   });
-  const again = () => queries.invalidateQueries({ queryKey: ["photographs", job] });
-  const send = useMutation({
-    mutationFn: ({ key, picture }: Unsent) => api.takePhotograph(job, of, subject, key, picture),
-    onMutate: setUnsent,
-    onSuccess: () => {
-      setUnsent(null);
-      return again();
-    },
-  });
+  const waiting = useShots(String(job)).filter((s) => s.of === of && s.subject === subject);
+  const take = async (file: Blob) => {
+    setFull("");
+    try {
+      const picture = await shrunk(file);
+      await keepShot({ key: newKey(), job: String(job), who, of, subject, picture, at: Date.now(), refused: "" });
+    } catch (e) {
+      if (!(e instanceof Full)) throw e;
+      setFull("This device has no room left: the photograph was not kept. Make room on it, then take it again.");
+    }
+  };
+  const away = beside.error instanceof Away;
   return {
-    beside: beside.data,
-    again,
-    error: send.error ?? beside.error,
-    busy: send.isPending,
-    take: (file: Blob) => void shrunk(file).then((picture) => send.mutate({ key: newKey(), picture })),
-    /** Sends the one that waits again; null where none waits. */
-    sendAgain: unsent && !send.isPending ? () => send.mutate(unsent) : null,
+    beside: beside.data ?? (away ? { last: [], lastDay: "", now: [] } : undefined),
+    again: () => queries.invalidateQueries({ queryKey: ["photographs", job] }),
+    fault: full || (beside.error && !away ? beside.error.message : ""),
+    /** Kept on this device until the server takes them. */
+    waiting,
+    take,
+    drop: (key: string) => dropShot(key),
   };
 }

@@ -3,9 +3,13 @@ package isokinon.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import isokinon.server.ApiClient;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +33,7 @@ class AwayJourneyTest extends AtTheMill {
   }
 
   @Test
-  void aShiftWithoutTheServerBecomesOneRecord() {
+  void aShiftWithoutTheServerBecomesOneRecord() throws IOException {
     ApiClient.Job job = mill.api().job("DYE-01").takesIn("renew:tube");
     BenchPage rt = opens("KO", job);
     cut(rt, true);
@@ -46,6 +50,7 @@ class AwayJourneyTest extends AtTheMill {
     again.navigate("/bench/" + job.id());
     BenchPage bench = new BenchPage(again);
     bench.stands("Inspect");
+    takesFortyPhotographs(bench);
     bench.judgesTheRestSound();
     bench.press("Fit this kit");
     bench.press("Decided, build it");
@@ -58,6 +63,8 @@ class AwayJourneyTest extends AtTheMill {
     assertThat(again.getByText("kept in order")).hasCount(0);
     bench.stands("Hand back");
     assertThat(job.elsewhere().stage()).isEqualTo("HAND_BACK");
+    assertThat(again.getByText("photographs kept")).hasCount(0);
+    assertThat(photographs(job)).isEqualTo(PHOTOGRAPHS);
     List<String> told = new ArrayList<>();
     job.log().forEach(line -> told.add(line.path("seq").asText()));
     assertThat(told).hasSizeGreaterThan(80).doesNotHaveDuplicates();
@@ -144,6 +151,39 @@ class AwayJourneyTest extends AtTheMill {
     bench.page().locator("nav[aria-label='Parts on the tray'] button").first().click();
     bench.page().locator("#seen").fill("scored");
     bench.button("watch").last().click();
+  }
+
+  /** As many as a job may have, eight of a part. */
+  private static final int PHOTOGRAPHS = 40;
+
+  private static void takesFortyPhotographs(BenchPage bench) throws IOException {
+    Page page = bench.page();
+    FilePayload picture = PhotographJourneyTest.picture();
+    Locator kept = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("kept here"));
+    for (int part = 0; part < PHOTOGRAPHS / 8; part++) {
+      page.locator("nav[aria-label='Parts on the tray'] button").nth(part).click();
+      for (int taken = 1; taken <= 8; taken++) {
+        page.locator("section[aria-label^='Photographs of'] input").setInputFiles(picture);
+        assertThat(kept).hasCount(taken);
+      }
+    }
+    bench.sees("40 photographs kept");
+  }
+
+  private static int photographs(ApiClient.Job job) {
+    int count = 0;
+    JsonNode parts = mill.api().get("/api/v1/rebuilds/" + job.id()).body().path("parts");
+    for (JsonNode part : parts) {
+      count +=
+          mill.api()
+              .get(
+                  "/api/v1/rebuilds/%d/photographs/beside?of=part&subject=%s"
+                      .formatted(job.id(), part.path("id").asText()))
+              .body()
+              .path("now")
+              .size();
+    }
+    return count;
   }
 
   private static List<String> said(ApiClient.Job job) {

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 /** What a camera sees of a part stands beside it, drawn on with a finger. */
 class PhotographJourneyTest extends AtTheMill {
 
-  private static FilePayload picture() throws IOException {
+  static FilePayload picture() throws IOException {
     BufferedImage picture = new BufferedImage(1600, 1200, BufferedImage.TYPE_INT_RGB);
     Graphics2D on = picture.createGraphics();
     on.setColor(new Color(150, 130, 105));
