@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { useStory, type Carried } from "../away/useStory";
 import { answered, askAgain } from "./away";
 import { Away, Refused, api } from "./client";
@@ -106,20 +106,27 @@ export function useBench(id: string): BenchLink {
     [id, show, take, recorded, waits],
   );
 
+  // One after the other: an act that is pressed while another is on its way follows on it.
+  const turn = useRef<Promise<unknown>>(Promise.resolve());
   const act = useCallback(
-    async (a: Act, signer?: Signer) => {
-      const shown = view;
-      if (!shown) return false;
-      setFaults([]);
-      setStale(null);
-      setBusy(true);
-      try {
-        return await send(a, signer, shown);
-      } finally {
-        setBusy(false);
-      }
+    (a: Act, signer?: Signer): Promise<boolean> => {
+      const one = async () => {
+        const shown = carried.view ?? queries.getQueryData<BenchView>(["bench", id]);
+        if (!shown) return false;
+        setFaults([]);
+        setStale(null);
+        setBusy(true);
+        try {
+          return await send(a, signer, shown);
+        } finally {
+          setBusy(false);
+        }
+      };
+      const next = turn.current.then(one);
+      turn.current = next.catch(() => undefined);
+      return next;
     },
-    [send, view],
+    [send, carried.view, queries, id],
   );
   const clear = useCallback(() => {
     setFaults([]);

@@ -149,7 +149,11 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
   const field = useFocus<HTMLInputElement>();
   const kept = torque.fasteners.find((f) => f.number === bolt);
   const open = torque.fasteners.find((f) => f.lie !== "in-range" && f.acceptedBecause === null);
+  // A reading pressed while the one before is on its way is sent after it; the same one is not sent twice.
+  const [taking, setTaking] = useState(false);
   const take = async (clicked: boolean) => {
+    if (taking || !(clicked || typed.trim())) return;
+    setTaking(true);
     const done = await link.act({
       kind: "TORQUE_READ",
       step: step.id,
@@ -158,6 +162,7 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
       clicked,
       ...(clicked ? {} : { reading: { typed, unit, gauge } }),
     });
+    setTaking(false);
     if (done) {
       clear();
       onTaken();
@@ -195,13 +200,13 @@ function Reading({ bolt, step, torque, link, view, onTaken }: Props & { bolt: nu
       />
       <div id="reading-fault">{fault && <Sentence>{fault}</Sentence>}</div>
       <div className="grid grid-cols-[1fr_auto] gap-2 pt-2">
-        <button type="submit" className="press call h-[52px] text-lead" disabled={!typed.trim() || link.busy}>
+        <button type="submit" className="press call h-[52px] text-lead" disabled={!typed.trim() || taking}>
           Take reading
         </button>
         <button
           type="button"
           className="press h-[52px]"
-          disabled={link.busy}
+          disabled={taking}
           onClick={() => void take(true)}
           title="A click wrench gives no reading"
         >

@@ -54,6 +54,7 @@ public final class Rebuild {
   private final EventFold fold;
   private final Optional<Plan> plan;
   private final Stage stage;
+  private volatile List<Plan.Renewal> renewals;
 
   private Rebuild(EventFold fold) {
     this.fold = fold;
@@ -444,7 +445,11 @@ public final class Rebuild {
    * material that goes in. A part that goes only with other materials is left out.
    */
   public List<Plan.Renewal> renewals() {
-    return fold.renewals().of(plan);
+    // worked out once it is asked for: every view asks, for every part
+    if (renewals == null) {
+      renewals = List.copyOf(fold.renewals().of(plan));
+    }
+    return renewals;
   }
 
   /** Ids of {@link #renewals()}. */
