@@ -6,8 +6,8 @@ import type { Kept } from "./story";
 export interface HeldJob {
   id: string;
   view: BenchView;
-  /** What was worked out ahead, and acts that were recorded since. */
-  ahead: AheadView;
+  /** What was worked out ahead, and acts that were recorded since; null where it holds no more. */
+  ahead: AheadView | null;
   trail: Kept[];
   /** When the server last answered, ms since 1970. */
   at: number;

@@ -28,7 +28,7 @@ interface Place {
 type Fields = Record<string, unknown>;
 
 /** Acts that stand beside the work: they change nothing of what comes next. */
-const BESIDE = new Set(["NOTED", "MEASURED", "CAUSE_FOUND", "FAULT_FOUND", "CHECK_LEFT"]);
+export const BESIDE = new Set(["NOTED", "MEASURED", "CAUSE_FOUND", "FAULT_FOUND", "CHECK_LEFT"]);
 
 /** Acts that only the server can answer, and why. */
 const SERVER_ONLY: Record<string, string> = {

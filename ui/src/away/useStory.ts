@@ -4,11 +4,14 @@ import { answered } from "../api/away";
 import { api, Away, Refused } from "../api/client";
 import type { Act, AwayStory, BenchView, Fault, JoinDecision, JoinView } from "../api/types";
 import { Full, heldJob, holdJob, keep, sent, waitingOf, type HeldJob, type Waiting } from "./shelf";
-import { Story, type Answer } from "./story";
+import { BESIDE, Story, type Answer } from "./story";
 import { words } from "./words";
 
 /** How often a server that is away is asked whether it takes what waits. */
 const TRY_MS = 1_500;
+
+/** An answer is here by then, as a rule. */
+const ON_ITS_WAY_MS = 400;
 
 /** After this much quiet a job is worked out ahead again: acts come in bursts. */
 const QUIET_MS = 1_200;
@@ -39,6 +42,17 @@ export interface Carried {
 interface Taken {
   done: boolean;
   faults: Fault[];
+}
+
+/** What is not worked out ahead goes on with the server: one act is kept until then, and notes. */
+function notWorkedOut(act: Act, waiting: number): Answer {
+  return waiting === 0 || BESIDE.has(act.kind)
+    ? { outcome: "later", say: "" }
+    : {
+        outcome: "refused",
+        path: "",
+        say: "The server is away, and this job was not worked out ahead: what you did last waits, and goes in first.",
+      };
 }
 
 /** Whether what was worked out ahead says of the job what the server says. */
@@ -90,7 +104,7 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
   }, [id, hold, wait]);
 
   const story = useMemo(() => {
-    if (!held) return null;
+    if (!held?.ahead) return null;
     try {
       return new Story(held.ahead, [...held.trail, ...waiting]);
     } catch {
@@ -103,9 +117,19 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
   const holds =
     story !== null &&
     live !== undefined &&
-    held !== null &&
+    held?.ahead != null &&
     held.ahead.seq + held.trail.length === live.seq &&
     agrees(story.view(), live);
+  useEffect(() => {
+    if (!live || waiting.length > 0 || holds) return;
+    // What was worked out is of another state: better none than a wrong one. An act of this device that
+    // is on its way may be seen before its answer.
+    const timer = setTimeout(() => {
+      const { held: job } = now.current;
+      if (job?.ahead) hold({ ...job, view: live, ahead: null, trail: [] });
+    }, ON_ITS_WAY_MS);
+    return () => clearTimeout(timer);
+  }, [live, waiting.length, holds, hold]);
   useEffect(() => {
     if (seq === undefined || waiting.length > 0 || holds) return;
     const timer = setTimeout(() => {
@@ -145,9 +169,11 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
     async (key: string, act: Act, seen: number, shown: BenchView): Promise<Taken> => {
       const { held: job, waiting: acts } = now.current;
       const at = Date.now();
-      const answer: Answer = job
-        ? new Story(job.ahead, [...job.trail, ...acts]).answer(act, at)
-        : { outcome: "later", say: "Kept. It goes in as soon as the server is back." };
+      const ahead = job?.ahead && (acts.length > 0 || job.ahead.seq + job.trail.length === seen) ? job.ahead : null;
+      const answer: Answer = ahead
+        ? new Story(ahead, [...(job?.trail ?? []), ...acts]).answer(act, at)
+        : notWorkedOut(act, acts.length);
+      if (job?.ahead && !ahead) hold({ ...job, ahead: null, trail: [] });
       if (answer.outcome === "refused") return { done: false, faults: [{ path: answer.path, message: answer.say }] };
       const waits = { key, at, act, job: id, who, seen: acts[0]?.seen ?? seen, say: words(act, shown) };
       try {
@@ -160,7 +186,7 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
       wait([...acts, waits]);
       return { done: true, faults: answer.outcome === "stays" ? [{ path: "value", message: answer.say }] : [] };
     },
-    [id, who, wait],
+    [id, who, wait, hold],
   );
 
   const asked = useCallback((record: boolean, decided: Record<string, JoinDecision>): AwayStory => {
@@ -215,7 +241,7 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
     later: story?.later ?? [],
     waits: away ? (story?.waits ?? "") : "",
     ready: holds && !away,
-    reaches: held?.ahead.situations.at(-1)?.view.stages.find((s) => s.state === "current")?.title ?? "",
+    reaches: held?.ahead?.situations.at(-1)?.view.stages.find((s) => s.state === "current")?.title ?? "",
     held,
     stories,
     decisions,

@@ -80,7 +80,7 @@ function says({ carried }: BenchLink, away: boolean, own: boolean, owner: string
   if (carried.waiting.length > 0 && !own) return `${owner} did this: it is sent when ${owner} signs in here.`;
   if (carried.stories) return "Nothing of it is in the record before you have decided.";
   if (carried.waits) return `Nothing goes on here without the server. ${carried.waits}`;
-  if (!carried.held) return "This job was not worked out ahead: what you do is kept, and worked out afterwards.";
+  if (!carried.held?.ahead) return "This job was not worked out ahead: what you do is kept, and worked out afterwards.";
   if (!away) return "";
   const later = carried.later.length > 0 ? ` ${counted(carried.later.length, "thing")} to be worked out.` : "";
   return `Go on: it is worked out ahead to ${carried.reaches}.${later}`;

@@ -32,7 +32,7 @@ const Prove = lazy(() => import("../prove/Prove"));
 export default function Bench() {
   const { id = "" } = useParams();
   const link = useBench(id);
-  const rails = useDrawing(link.view, link.carried.held?.ahead.drawing);
+  const rails = useDrawing(link.view, link.carried.held?.ahead?.drawing);
   const others = useLive(id);
   useSendShots(id, useStanding().session?.initials ?? "");
   if (!link.view) {

@@ -124,7 +124,7 @@ function Judge({ part, open, view, now, rails, link, judged }: JudgeProps) {
     placeholderData: keepPreviousData,
   });
   // Without the server a part is shown as it was before anybody looked, with the wear pressed since.
-  const held = link.carried.held?.ahead.findings.find((f) => f.part === part.part);
+  const held = link.carried.held?.ahead?.findings.find((f) => f.part === part.part);
   const found =
     finding.data?.part === part.part
       ? finding.data

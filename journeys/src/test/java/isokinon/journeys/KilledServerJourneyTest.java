@@ -83,7 +83,7 @@ class KilledServerJourneyTest extends AtTheMill {
 
     page.getByLabel("Pressure left at the air inlet").first().fill("0");
     page.getByLabel("Pressure left at the air inlet").first().press("Enter");
-    rt.sees("The server is away. What you did last is kept on this device");
+    rt.sees("1 kept in order");
     Shop.accessible(page);
     page.getByLabel("Pressure left on the discharge side").first().fill("0.0");
     other.waitForTimeout(2_500); // until what was fetched before counts as old
@@ -97,7 +97,7 @@ class KilledServerJourneyTest extends AtTheMill {
     assertThat(second.exitCode()).isEqualTo(4);
     assertThat(second.lines()).hasSize(1);
     series.isWholeAndNothingInItTwice();
-    assertThat(page.getByText("The server is away."))
+    assertThat(page.getByText("kept in order"))
         .isHidden(
             new com.microsoft.playwright.assertions.LocatorAssertions.IsHiddenOptions()
                 .setTimeout(20_000));
