@@ -47,7 +47,7 @@ const keptOnTheDevice = VitePWA({
     icons: [{ src: "/icon.svg", sizes: "any", type: "image/svg+xml", purpose: "any" }],
   },
   workbox: {
-    globPatterns: ["index.html", "*.svg", "assets/*.{js,css,woff2,svg}"],
+    globPatterns: ["index.html", "*.svg", "assets/*.{js,css,woff2,svg,wasm}"],
     navigateFallback: "/index.html",
     navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//],
     inlineWorkboxRuntime: true,

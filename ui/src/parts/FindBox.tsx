@@ -1,6 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from "@headlessui/react";
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState, type KeyboardEvent } from "react";
+import { lazy, Suspense, useCallback, useEffect, useRef, useState, type KeyboardEvent } from "react";
 import { useNavigate } from "react-router";
 import { api } from "../api/client";
 import type { Found } from "../api/types";
@@ -24,6 +24,22 @@ const KINDS: Record<Found["kind"], { say: string; at: (leads: string) => string 
 /** A kept part is scanned from its label before anybody has asked for it: the shelf opens it. */
 const SHELF_LABEL = /^(L|K)-[0-9]+$/;
 
+/** A browser lends its camera only to a page that came over a safe address. */
+const CAMERA = typeof navigator !== "undefined" && "mediaDevices" in navigator;
+
+// The decoder is fetched when somebody first reads with the camera.
+const CameraReader = lazy(() => import("./CameraReader"));
+
+function CodeMark() {
+  return (
+    <svg width="22" height="18" viewBox="0 0 22 18" fill="none" stroke="var(--ink)" strokeWidth="1.5" aria-hidden>
+      <path d="M1,5V1H5M17,1H21V5M21,13V17H17M5,17H1V13" />
+      <path d="M6,5V13M9,5V13M11.5,5V13M16,5V13" strokeWidth="1.6" />
+      <path d="M13.5,5V13" strokeWidth="0.9" />
+    </svg>
+  );
+}
+
 const query = (word: string) => ({
   queryKey: ["find", word],
   queryFn: () => api.findAnything(word),
@@ -37,6 +53,7 @@ const query = (word: string) => ({
 export function FindBox() {
   const [word, setWord] = useState("");
   const [miss, setMiss] = useState("");
+  const [reading, setReading] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const go = useNavigate();
   const cache = useQueryClient();
@@ -62,27 +79,44 @@ export function FindBox() {
     else void go(address);
   };
   // Where the list stands, Enter takes from it; a scanner's comes right behind the last letter.
-  const enter = async (e: KeyboardEvent) => {
+  const enter = (e: KeyboardEvent) => {
     const stands = list.length > 0 && !found.isPlaceholderData;
     if (e.key !== "Enter" || !wanted || stands) return;
     e.preventDefault();
-    const first = (await cache.fetchQuery(query(wanted)).catch(() => []))[0];
+    void openCode(wanted);
+  };
+  const openCode = async (code: string) => {
+    const first = (await cache.fetchQuery(query(code)).catch(() => []))[0];
     if (first) open(first);
-    else nothing();
-  };
-  const nothing = () => {
-    if (SHELF_LABEL.test(wanted.toUpperCase())) {
+    else if (SHELF_LABEL.test(code.toUpperCase())) {
       setWord("");
-      void go(`/stores?lot=${wanted.toUpperCase()}`);
-    } else setMiss(`Nothing here is called ${wanted.slice(0, 30)}.`);
+      void go(`/stores?lot=${code.toUpperCase()}`);
+    } else setMiss(`Nothing here is called ${code.slice(0, 30)}.`);
   };
+  const openRead = useRef(openCode);
+  useEffect(() => {
+    openRead.current = openCode;
+  });
+  const read = useCallback((code: string) => {
+    setReading(false);
+    setWord(code);
+    void openRead.current(code);
+  }, []);
   return (
     <div className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[760px]:order-last max-[760px]:min-w-0 max-[760px]:flex-1 max-[760px]:basis-[calc(100%-132px)] max-[760px]:border-t max-[760px]:border-l-0">
-      <svg width="22" height="18" viewBox="0 0 22 18" fill="none" stroke="var(--ink)" strokeWidth="1.5" aria-hidden>
-        <path d="M1,5V1H5M17,1H21V5M21,13V17H17M5,17H1V13" />
-        <path d="M6,5V13M9,5V13M11.5,5V13M16,5V13" strokeWidth="1.6" />
-        <path d="M13.5,5V13" strokeWidth="0.9" />
-      </svg>
+      {CAMERA ? (
+        <button
+          type="button"
+          className="-mx-2 flex h-11 w-10 shrink-0 items-center justify-center"
+          aria-label="Read a code with the camera"
+          title="Read a code with the camera"
+          onClick={() => setReading(true)}
+        >
+          <CodeMark />
+        </button>
+      ) : (
+        <CodeMark />
+      )}
       <Combobox<Found | null> value={null} onChange={(f) => f && open(f)}>
         <ComboboxInput
           ref={input}
@@ -96,7 +130,7 @@ export function FindBox() {
             setWord(e.target.value);
             setMiss("");
           }}
-          onKeyDown={(e) => void enter(e)}
+          onKeyDown={enter}
         />
         <ComboboxOptions
           anchor={{ to: "bottom end", gap: 3 }}
@@ -119,6 +153,11 @@ export function FindBox() {
           ))}
         </ComboboxOptions>
       </Combobox>
+      {reading && (
+        <Suspense>
+          <CameraReader onRead={read} close={() => setReading(false)} />
+        </Suspense>
+      )}
       {miss && (
         <p role="alert" className="absolute top-12 right-0 left-0 z-20 border border-ink bg-card p-3 text-body">
           {miss}

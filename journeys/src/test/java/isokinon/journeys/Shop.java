@@ -62,6 +62,16 @@ final class Shop implements AutoCloseable {
     this(app, launched("--ignore-certificate-errors-spki-list=" + keyDigest));
   }
 
+  /** Tablets whose camera sees one still picture, a JPEG. */
+  static Shop withCamera(RunningApp app, Path still) {
+    return new Shop(
+        app,
+        launched(
+            "--use-fake-ui-for-media-stream",
+            "--use-fake-device-for-media-stream",
+            "--use-file-for-fake-video-capture=" + still));
+  }
+
   private static Browser launched(String... more) {
     Playwright playwright =
         Playwright.create(

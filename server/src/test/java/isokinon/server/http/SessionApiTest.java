@@ -190,9 +190,9 @@ class SessionApiTest {
   void theCookieAndTheHeadersKeepABrowserToThisServer() throws IOException, InterruptedException {
     HttpResponse<String> page = raw("GET", "/api/v1/session");
     assertThat(page.headers().firstValue("content-security-policy").orElse(""))
-        .contains("script-src 'self';")
+        .contains("script-src 'self' 'wasm-unsafe-eval';")
         .contains("frame-ancestors 'none'")
-        .doesNotContain("unsafe");
+        .doesNotContain("unsafe-inline", "'unsafe-eval'", "http");
     assertThat(page.headers().firstValue("x-content-type-options")).hasValue("nosniff");
     assertThat(page.headers().firstValue("referrer-policy")).hasValue("same-origin");
     String body =

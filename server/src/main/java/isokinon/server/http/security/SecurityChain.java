@@ -38,9 +38,12 @@ import org.springframework.security.web.util.matcher.IpAddressMatcher;
 @Configuration(proxyBeanMethods = false)
 class SecurityChain {
 
-  /** Scripts, styles and everything else from this server only; nothing written into the page. */
+  /**
+   * Scripts, styles and everything else from this server only; nothing written into the page. The
+   * decoder of codes is WebAssembly, which a browser compiles only where it is allowed.
+   */
   private static final String CONTENT =
-      "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:;"
+      "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self'; img-src 'self' data: blob:;"
           + " font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none';"
           + " form-action 'self'; frame-ancestors 'none'";
 
