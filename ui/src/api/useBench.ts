@@ -80,7 +80,7 @@ export function useBench(id: string): BenchLink {
         const after = await api.act(id, { key, seen: shown.seq, act: a, ...(signer ? { signer } : {}) });
         answered(true);
         show(after);
-        await recorded(key, a, after);
+        recorded(key, a, after);
         return true;
       } catch (e) {
         if (e instanceof Away) {

@@ -40,8 +40,10 @@ export interface Shot {
 }
 
 interface Shelf extends DBSchema {
+  jobs: { key: string; value: Omit<HeldJob, "ahead"> };
+  /** Apart from the job: it is long, and stays as it is while the job goes on. */
+  ahead: { key: string; value: { id: string; ahead: AheadView } };
   shots: { key: string; value: Shot; indexes: { job: string } };
-  jobs: { key: string; value: HeldJob };
   acts: { key: number; value: Waiting & { order?: number }; indexes: { job: string } };
 }
 
@@ -54,6 +56,7 @@ function shelf(): Promise<IDBPDatabase<Shelf>> {
   opened ??= openDB<Shelf>("isokinon", 1, {
     upgrade(db) {
       db.createObjectStore("jobs", { keyPath: "id" });
+      db.createObjectStore("ahead", { keyPath: "id" });
       db.createObjectStore("acts", { keyPath: "order", autoIncrement: true }).createIndex("job", "job");
       db.createObjectStore("shots", { keyPath: "key" }).createIndex("job", "job");
     },
@@ -80,20 +83,39 @@ async function written(write: (db: IDBPDatabase<Shelf>) => Promise<unknown>): Pr
 }
 
 export async function heldJob(id: string): Promise<HeldJob | undefined> {
-  return (await shelf()).get("jobs", id);
+  const db = await shelf();
+  const [job, worked] = await Promise.all([db.get("jobs", id), db.get("ahead", id)]);
+  return job && { ...job, ahead: worked?.ahead ?? null };
+}
+
+/** What was worked out ahead as it stands in the database, by job. */
+const aheadWritten = new Map<string, AheadView | null>();
+
+async function putJob({ ahead, ...job }: HeldJob): Promise<void> {
+  await written(async (db) => {
+    if (aheadWritten.get(job.id) !== ahead) {
+      await (ahead ? db.put("ahead", { id: job.id, ahead }) : db.delete("ahead", job.id));
+      aheadWritten.set(job.id, ahead);
+    }
+    await db.put("jobs", job);
+  });
 }
 
 /** Holds a job; what was worked out of others that nothing waits for makes room for it where it must. */
 export async function holdJob(job: HeldJob): Promise<void> {
   try {
-    await written((db) => db.put("jobs", job));
+    await putJob(job);
   } catch (e) {
     if (!(e instanceof Full)) throw e;
+    const db = await shelf();
     const waits = new Set((await everyWaiting()).map((w) => w.job));
-    for (const id of await (await shelf()).getAllKeys("jobs")) {
-      if (id !== job.id && !waits.has(id)) await (await shelf()).delete("jobs", id);
+    for (const id of await db.getAllKeys("jobs")) {
+      if (id === job.id || waits.has(id)) continue;
+      await db.delete("ahead", id);
+      await db.delete("jobs", id);
+      aheadWritten.delete(id);
     }
-    await written((db) => db.put("jobs", job));
+    await putJob(job);
   }
 }
 

@@ -10,6 +10,9 @@ import { words } from "./words";
 /** How often a server that is away is asked whether it takes what waits. */
 const TRY_MS = 1_500;
 
+/** A month, s: the server believes no act that waited longer, so it is told so much. */
+const MOST_SECONDS = 2_678_400;
+
 /** An answer is here by then, as a rule. */
 const ON_ITS_WAY_MS = 400;
 
@@ -152,12 +155,13 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
 
   /** An act that the server recorded: what was worked out goes on with it. */
   const recorded = useCallback(
-    async (key: string, act: Act, view: BenchView) => {
+    (key: string, act: Act, view: BenchView) => {
       const job = now.current.held;
       if (!job) return;
       const on = { ...job, view, trail: [...job.trail, { key, at: Date.now(), act }], at: Date.now() };
       hold(on);
-      await holdJob(on).catch((e: unknown) => {
+      // nobody waits for it: the record is with the server already
+      holdJob(on).catch((e: unknown) => {
         if (!(e instanceof Full)) throw e;
       });
     },
@@ -196,7 +200,7 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
       acts: sending.map(({ key, at, act }) => ({
         key,
         act,
-        secondsAgo: Math.max(0, Math.round((Date.now() - at) / 1000)),
+        secondsAgo: Math.min(MOST_SECONDS, Math.max(0, Math.round((Date.now() - at) / 1000))),
       })),
       decided,
       record,
@@ -245,7 +249,7 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
     held,
     stories,
     decisions,
-    decide: (key, decision) => setDecisions({ ...decisions, [key]: decision }),
+    decide: (key, decision) => setDecisions((all) => ({ ...all, [key]: decision })),
     join: () => joined(decisions),
   };
   return { carried, take, recorded };

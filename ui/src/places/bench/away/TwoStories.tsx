@@ -67,6 +67,17 @@ export function TwoStories({ link, stories }: { link: BenchLink; stories: JoinVi
       <div className="sticky bottom-0 bg-paper px-5 pt-2 pb-2">
         {fault && <Sentence>{fault}</Sentence>}
         <div className="flex flex-wrap gap-2.5">
+          {open.length > 0 && (
+            <button
+              type="button"
+              className="press h-[60px]"
+              disabled={busy}
+              title="Somebody may have made room for it meanwhile"
+              onClick={() => void join()}
+            >
+              Look again
+            </button>
+          )}
           {open.length > 1 && open.every((p) => p.fate === "refused") && (
             <button
               type="button"
