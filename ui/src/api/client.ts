@@ -45,7 +45,7 @@ const raw = { bodySerializer: (body: unknown) => body as BodyInit };
 const at = encodeURIComponent;
 
 /** Where nothing answers for so long, the server is away: a line that is half there must not hold anybody up. */
-const AWAY_AFTER_MS = 8_000;
+const AWAY_AFTER_MS = 12_000;
 
 const soon = () => AbortSignal.timeout(AWAY_AFTER_MS);
 
