@@ -15,8 +15,6 @@ export function answered(there: boolean): void {
   listeners.forEach((tell) => tell());
 }
 
-const set = (away: boolean) => answered(!away);
-
 /** Since when the server leaves questions unanswered, ms since 1970; null where it answers. */
 export function useAwaySince(): number | null {
   return useSyncExternalStore(
@@ -39,8 +37,8 @@ export const askAgain = (otherwise: number | false) => (query: { state: { error:
 export function serverState(): QueryClient {
   return new QueryClient({
     queryCache: new QueryCache({
-      onError: (e) => set(e instanceof Away),
-      onSuccess: () => set(false),
+      onError: (e) => answered(!(e instanceof Away)),
+      onSuccess: () => answered(true),
     }),
     defaultOptions: {
       queries: {

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
-import type { AheadView, BenchView, PhotographOf } from "../api/types";
+import type { ActRequest, AheadView, BenchView, PhotographOf } from "../api/types";
 import type { Kept } from "./story";
 
 /** A job as this device last had it from the server, with what was worked out ahead. */
@@ -66,8 +66,8 @@ function shelf(): Promise<IDBPDatabase<Shelf>> {
 
 const listeners = new Set<() => void>();
 
-/** Calls back when an act comes to wait, or goes. */
-export function onChange(tell: () => void): () => void {
+/** Calls back when a photograph comes to wait, or goes. */
+export function onShots(tell: () => void): () => void {
   listeners.add(tell);
   return () => listeners.delete(tell);
 }
@@ -79,7 +79,6 @@ async function written(write: (db: IDBPDatabase<Shelf>) => Promise<unknown>): Pr
     if (e instanceof DOMException && e.name === "QuotaExceededError") throw new Full();
     throw e;
   }
-  listeners.forEach((tell) => tell());
 }
 
 export async function heldJob(id: string): Promise<HeldJob | undefined> {
@@ -137,6 +136,27 @@ export function keep(act: Waiting): Promise<void> {
   return written((db) => db.add("acts", act));
 }
 
+/** Where earlier editions of these screens kept the one act of a job that could wait then. */
+const earlier = (job: string) => `isokinon.outbox.${job}`;
+
+/** Takes over an act that was kept by an earlier edition; when it was done is not known, so it is now. */
+export async function takeOverEarlier(job: string): Promise<void> {
+  const stored = localStorage.getItem(earlier(job));
+  if (!stored) return;
+  const { act: request, who } = JSON.parse(stored) as { act: ActRequest; who: string };
+  const { key, seen, act } = request;
+  await keep({
+    key,
+    seen: seen ?? 0,
+    act,
+    who,
+    job,
+    at: Date.now(),
+    say: "What was done before these screens were renewed",
+  });
+  localStorage.removeItem(earlier(job));
+}
+
 /** Forgets acts that are recorded. */
 export function sent(job: string, keys: ReadonlySet<string>): Promise<void> {
   return written(async (db) => {
@@ -158,11 +178,13 @@ export async function shotsOf(job: string): Promise<Shot[]> {
  *
  * @throws Full where no room is left
  */
-export function keepShot(shot: Shot): Promise<void> {
-  return written((db) => db.put("shots", shot));
+export async function keepShot(shot: Shot): Promise<void> {
+  await written((db) => db.put("shots", shot));
+  listeners.forEach((tell) => tell());
 }
 
 /** Forgets a photograph that is sent, or that nobody wants. */
-export function dropShot(key: string): Promise<void> {
-  return written((db) => db.delete("shots", key));
+export async function dropShot(key: string): Promise<void> {
+  await written((db) => db.delete("shots", key));
+  listeners.forEach((tell) => tell());
 }

@@ -184,8 +184,7 @@ export class Story {
     const views = this.ahead.situations.slice(situation, situation + most + 1).map((s) => s.view);
     const places = new Set([...done].map((d) => d - situation));
     const shown = mixed(views, places);
-    const drawn = this.kept.reduce((view, k) => withRead(view, k), shown);
-    return drawn;
+    return this.kept.reduce(withRead, shown);
   }
 }
 

@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { answered, useAway } from "../api/away";
 import { Away, Refused, api } from "../api/client";
-import { dropShot, keepShot, onChange, shotsOf, type Shot } from "./shelf";
+import { dropShot, keepShot, onShots, shotsOf, type Shot } from "./shelf";
 
 /** Photographs of a job that wait on this device. */
 export function useShots(job: string): Shot[] {
@@ -14,7 +14,7 @@ export function useShots(job: string): Shot[] {
         if (!gone) setShots(found);
       });
     read();
-    const off = onChange(read);
+    const off = onShots(read);
     return () => {
       gone = true;
       off();

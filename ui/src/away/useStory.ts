@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { answered } from "../api/away";
 import { api, Away, Refused } from "../api/client";
 import type { Act, AwayStory, BenchView, Fault, JoinDecision, JoinView } from "../api/types";
-import { Full, heldJob, holdJob, keep, sent, waitingOf, type HeldJob, type Waiting } from "./shelf";
+import { Full, heldJob, holdJob, keep, sent, takeOverEarlier, waitingOf, type HeldJob, type Waiting } from "./shelf";
 import { BESIDE, Story, type Answer } from "./story";
 import { words } from "./words";
 
@@ -96,11 +96,14 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
 
   useEffect(() => {
     let gone = false;
-    void Promise.all([heldJob(id), waitingOf(id)]).then(([job, acts]) => {
+    const read = async () => {
+      await takeOverEarlier(id);
+      const [job, acts] = await Promise.all([heldJob(id), waitingOf(id)]);
       if (gone) return;
       hold(job ?? null);
       wait(acts);
-    });
+    };
+    void read();
     return () => {
       gone = true;
     };
@@ -115,14 +118,16 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
     }
   }, [held, waiting]);
 
+  const worked = useMemo(() => story?.view(), [story]);
+
   // What was worked out holds as long as every act since was this device's own and led where it said.
   const seq = live?.seq;
   const holds =
-    story !== null &&
+    worked !== undefined &&
     live !== undefined &&
     held?.ahead != null &&
     held.ahead.seq + held.trail.length === live.seq &&
-    agrees(story.view(), live);
+    agrees(worked, live);
   useEffect(() => {
     if (!live || waiting.length > 0 || holds) return;
     // What was worked out is of another state: better none than a wrong one. An act of this device that
@@ -193,7 +198,7 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
     [id, who, wait, hold],
   );
 
-  const asked = useCallback((record: boolean, decided: Record<string, JoinDecision>): AwayStory => {
+  const asked = useCallback((decided: Record<string, JoinDecision>): AwayStory => {
     const sending = now.current.waiting;
     return {
       seen: sending[0]?.seen ?? 0,
@@ -203,14 +208,14 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
         secondsAgo: Math.min(MOST_SECONDS, Math.max(0, Math.round((Date.now() - at) / 1000))),
       })),
       decided,
-      record,
+      record: true,
     };
   }, []);
 
   const joined = useCallback(
     async (decided: Record<string, JoinDecision>) => {
       const sending = new Set(now.current.waiting.map((w) => w.key));
-      const result = await api.join(id, asked(true, decided));
+      const result = await api.join(id, asked(decided));
       answered(true);
       if (!result.recorded) {
         setStories(result);
@@ -240,7 +245,7 @@ export function useStory(id: string, who: string, live: BenchView | undefined) {
 
   const away = waiting.length > 0 || live === undefined;
   const carried: Carried = {
-    view: away ? (story?.view() ?? held?.view) : undefined,
+    view: away ? (worked ?? held?.view) : undefined,
     waiting,
     later: story?.later ?? [],
     waits: away ? (story?.waits ?? "") : "",

@@ -1,5 +1,5 @@
 import { Dialog, DialogPanel, DialogTitle } from "@headlessui/react";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { prepareZXingModule, readBarcodes } from "zxing-wasm/reader";
 import decoder from "zxing-wasm/reader/zxing_reader.wasm?url";
 import { Sentence } from "./States";
@@ -32,6 +32,7 @@ async function read(video: HTMLVideoElement, canvas: HTMLCanvasElement): Promise
 export default function CameraReader({ onRead, close }: { onRead: (code: string) => void; close: () => void }) {
   const video = useRef<HTMLVideoElement>(null);
   const [fault, setFault] = useState("");
+  const found = useEffectEvent(onRead);
   useEffect(() => {
     let stream: MediaStream | null = null;
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -40,7 +41,7 @@ export default function CameraReader({ onRead, close }: { onRead: (code: string)
     const look = async () => {
       const code = video.current ? await read(video.current, canvas) : "";
       if (gone) return;
-      if (code) onRead(code);
+      if (code) found(code);
       else timer = setTimeout(() => void look(), LOOK_EVERY_MS);
     };
     const begin = async () => {
@@ -66,7 +67,7 @@ export default function CameraReader({ onRead, close }: { onRead: (code: string)
       clearTimeout(timer);
       stream?.getTracks().forEach((t) => t.stop());
     };
-  }, [onRead]);
+  }, []);
   return (
     <Dialog open onClose={close} className="relative z-40">
       <div className="fixed inset-0 veil" aria-hidden />

@@ -1,6 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from "@headlessui/react";
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useCallback, useEffect, useRef, useState, type KeyboardEvent } from "react";
+import { lazy, Suspense, useEffect, useRef, useState, type KeyboardEvent } from "react";
 import { useNavigate } from "react-router";
 import { api } from "../api/client";
 import type { Found } from "../api/types";
@@ -93,15 +93,11 @@ export function FindBox() {
       void go(`/stores?lot=${code.toUpperCase()}`);
     } else setMiss(`Nothing here is called ${code.slice(0, 30)}.`);
   };
-  const openRead = useRef(openCode);
-  useEffect(() => {
-    openRead.current = openCode;
-  });
-  const read = useCallback((code: string) => {
+  const read = (code: string) => {
     setReading(false);
     setWord(code);
-    void openRead.current(code);
-  }, []);
+    void openCode(code);
+  };
   return (
     <div className="relative flex w-[206px] items-center gap-2.5 border-l border-line px-3.5 max-[760px]:order-last max-[760px]:min-w-0 max-[760px]:flex-1 max-[760px]:basis-[calc(100%-132px)] max-[760px]:border-t max-[760px]:border-l-0">
       {CAMERA ? (

@@ -75,6 +75,7 @@ class AwayJourneyTest extends AtTheMill {
     ApiClient.Job job = mill.api().job("EFF-01").takesIn("inspect:tube").makesSafe();
     BenchPage ko = opens("KO", job);
     BenchPage rt = opens("RT", job);
+    takesOverWhatAnEarlierEditionKept(ko, job);
     cut(ko, true);
     cut(rt, true);
     ko.stripsAll();
@@ -121,6 +122,22 @@ class AwayJourneyTest extends AtTheMill {
             say ->
                 assertThat(say)
                     .contains("Without the server", "Parts are judged between Strip and Build."));
+  }
+
+  private static void takesOverWhatAnEarlierEditionKept(BenchPage bench, ApiClient.Job job) {
+    String kept =
+        """
+        {"who": "KO", "act": {"key": "6c7f0f4e-1d7b-4a52-9a0e-2f4a53f1a9d1", "seen": %d,
+         "act": {"kind": "NOTED", "text": "wet floor"}}}"""
+            .formatted(job.view().path("seq").asLong());
+    bench
+        .page()
+        .evaluate(
+            "([at, act]) => localStorage.setItem(at, act)",
+            List.of("isokinon.outbox." + job.id(), kept));
+    bench.page().reload();
+    bench.page().waitForCondition(() -> said(job).contains("note: wet floor"));
+    bench.sees("live, held here to");
   }
 
   private static void judgesAll(BenchPage bench) {

@@ -2,7 +2,6 @@ package isokinon.core.ahead;
 
 import isokinon.core.act.Act;
 import isokinon.core.act.BenchEvent;
-import isokinon.core.act.JobAct;
 import isokinon.core.act.PartAct;
 import isokinon.core.act.ProofAct;
 import isokinon.core.act.Stage;
@@ -324,6 +323,6 @@ public final class Ahead {
           ? "A second person signs for this once the server is back."
           : Band.TYPED + " misses the limit: put it right and read again.";
     }
-    return act instanceof JobAct ? "" : Band.TYPED + " misses the limit.";
+    return Band.TYPED + " misses the limit.";
   }
 }

@@ -21,6 +21,7 @@ import isokinon.core.sheet.Sheet;
 import isokinon.core.sheet.ShippedSheet;
 import isokinon.core.sheet.reading.SheetReader;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -98,7 +99,7 @@ class AheadTest {
       Situation now = ahead.get(at);
       assertThat(now.rebuild().stage()).isEqualTo(rebuild.stage());
       List<Possible> anyOrder =
-          new java.util.ArrayList<>(now.possible().stream().filter(AheadTest::carries).toList());
+          new ArrayList<>(now.possible().stream().filter(AheadTest::carries).toList());
       Collections.shuffle(anyOrder, random);
       for (Possible p : now.possible()) {
         agrees(now.rebuild(), p, random);

@@ -2,7 +2,6 @@ package isokinon.server.http.ahead;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import isokinon.core.rules.Actor;
 import isokinon.server.access.Needs;
 import isokinon.server.access.Right;
 import isokinon.server.access.SignedIn;
@@ -51,7 +50,7 @@ class AheadController {
   @GetMapping("/rebuilds/{id}/ahead")
   @Operation(summary = "A rebuild worked out ahead, to be carried on without the server")
   AheadView ahead(@PathVariable long id, @Me SignedIn me) {
-    return workedOut.ahead(id, new Actor(me.initials(), me.leads(), me.licensed()));
+    return workedOut.ahead(id, Hands.actor(me));
   }
 
   /**

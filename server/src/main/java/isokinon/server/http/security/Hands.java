@@ -31,12 +31,16 @@ public class Hands {
    */
   public Hand of(SignedIn me, Optional<ActRequest.Signer> signer) {
     if (signer.isEmpty()) {
-      return new Hand(new Actor(me.initials(), me.leads(), me.licensed()), me.device(), false);
+      return new Hand(actor(me), me.device(), false);
     }
     SignedIn other = pins.tries(signer.get().initials(), signer.get().pin()).person();
     other.requires(Right.WORK);
-    return new Hand(
-        new Actor(other.initials(), other.leads(), other.licensed()), where(me, other), true);
+    return new Hand(actor(other), where(me, other), true);
+  }
+
+  /** Who acts, as the rules ask. */
+  public static Actor actor(SignedIn who) {
+    return new Actor(who.initials(), who.leads(), who.licensed());
   }
 
   private static String where(SignedIn me, SignedIn other) {

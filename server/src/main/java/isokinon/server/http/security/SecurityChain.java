@@ -43,8 +43,8 @@ class SecurityChain {
    * decoder of codes is WebAssembly, which a browser compiles only where it is allowed.
    */
   private static final String CONTENT =
-      "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self'; img-src 'self' data: blob:;"
-          + " font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none';"
+      "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self';"
+          + " img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none';"
           + " form-action 'self'; frame-ancestors 'none'";
 
   private static final String API = "/api/";

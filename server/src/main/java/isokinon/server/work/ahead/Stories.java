@@ -16,10 +16,9 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.UUID;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -47,15 +46,18 @@ public class Stories {
   @Transactional
   public JoinView join(long id, AwayStory story, Hand hand) {
     Job job = bench.locked(id);
-    Set<Long> recorded = new HashSet<>();
-    story.acts().forEach(a -> bench.recordedAs(a.key().toString()).ifPresent(recorded::add));
+    Map<UUID, Long> recorded = new HashMap<>();
+    story
+        .acts()
+        .forEach(
+            a -> bench.recordedAs(a.key().toString()).ifPresent(seq -> recorded.put(a.key(), seq)));
     List<BenchEvent<?>> meanwhile =
         job.rebuild().events().stream()
-            .filter(e -> e.seq() > story.seen() && !recorded.contains(e.seq()))
+            .filter(e -> e.seq() > story.seen() && !recorded.containsValue(e.seq()))
             .toList();
     List<Join.Kept> kept =
         story.acts().stream()
-            .filter(a -> bench.recordedAs(a.key().toString()).isEmpty())
+            .filter(a -> !recorded.containsKey(a.key()))
             .map(a -> kept(job, a))
             .toList();
     Map<String, Join.Decision> decided = new HashMap<>();

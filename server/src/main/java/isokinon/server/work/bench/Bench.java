@@ -227,7 +227,7 @@ public class Bench {
         throw RequestProblem.notNow(
             "key", "This act was recorded at rebuild " + recorded + " already, not at this one.");
       }
-      return view(id);
+      return viewer.view(job);
     }
     Rebuild rebuild = job.rebuild();
     if (request.seen() != rebuild.seq()) {

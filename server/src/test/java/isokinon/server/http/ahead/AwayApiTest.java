@@ -143,10 +143,6 @@ class AwayApiTest {
     return fates;
   }
 
-  private JsonNode said(Job job) {
-    return job.log();
-  }
-
   @Test
   void aShiftWithoutTheServerBecomesOneRecordAndIsRecordedOnce() {
     Job job = desk.job("EFF-02").takesIn("inspect:outlet-seats").makesSafe();
@@ -164,7 +160,8 @@ class AwayApiTest {
     long seq = joined.body().at("/view/seq").asLong();
     assertThat(seq).isEqualTo(job.view().path("seq").asLong() + tablet.kept.size());
     assertThat(tablet.joins(true, Map.of()).body().at("/view/seq").asLong()).isEqualTo(seq);
-    assertThat(said(job).path(said(job).size() - 1).path("who").asText()).isEqualTo("RT");
+    JsonNode log = job.log();
+    assertThat(log.path(log.size() - 1).path("who").asText()).isEqualTo("RT");
     JsonNode minutes = joined.body().at("/view/elapsedMinutes");
     assertThat(minutes.asDouble()).isBetween(tablet.kept.size() - 5.0, tablet.kept.size() + 5.0);
   }
@@ -188,7 +185,8 @@ class AwayApiTest {
 
     Reply joined = tablet.joins(true, Map.of(tablet.lastKey(), "theirs"));
     assertThat(joined.body().path("recorded").asBoolean()).isTrue();
-    JsonNode last = said(job).path(said(job).size() - 1);
+    JsonNode log = job.log();
+    JsonNode last = log.path(log.size() - 1);
     assertThat(last.path("say").asText()).contains("Without the server", "watch", "KO's stands");
   }
 
