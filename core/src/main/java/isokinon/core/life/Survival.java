@@ -15,6 +15,21 @@ public interface Survival {
   /** The age by which the chance of having failed is {@code probability}, 0 to 1. */
   double quantile(double probability);
 
+  /**
+   * Failures for each unit of age of sets that are renewed at an age or when they fail, whichever
+   * comes first. Where the life itself is not known exactly, the mean of it over what is believed.
+   *
+   * @param age infinite where they run until they fail
+   */
+  default double failureRate(double age) {
+    return Double.isInfinite(age) ? 1 / meanLife() : (1 - survival(age)) / lived(age);
+  }
+
+  /** Sets renewed sound for each unit of age, likewise. */
+  default double renewalRate(double age) {
+    return Double.isInfinite(age) ? 0 : survival(age) / lived(age);
+  }
+
   /** Chance of failing within {@code ahead} once {@code age} has been reached. */
   default double risk(double age, double ahead) {
     double reached = survival(age);

@@ -36,7 +36,7 @@ public record Interval(
     Range.check("plannedCost", plannedCost, 1e-9, 1e12);
     Range.check("failureCost", failureCost, 1e-9, 1e12);
     RenewalCost best = RenewalCost.best(life, plannedCost, failureCost);
-    double atFailure = failureCost / life.meanLife();
+    double atFailure = RenewalCost.at(Double.POSITIVE_INFINITY, life, plannedCost, failureCost);
     boolean pays = !Double.isInfinite(best.age()) && failureCost > plannedCost;
     double saved = (atFailure - best.rate()) / atFailure;
     Advice advice =

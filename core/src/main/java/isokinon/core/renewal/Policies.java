@@ -111,8 +111,8 @@ public record Policies(
         new Kept(
             Way.UNTIL_IT_FAILS,
             Double.POSITIVE_INFINITY,
-            terms.failed() / life.meanLife(),
-            1 / life.meanLife(),
+            untilItFails(life, terms.failed()),
+            life.failureRate(Double.POSITIVE_INFINITY),
             0,
             terms.harms() ? Bar.HARMS : terms.limit().isPresent() ? Bar.LIMIT : Bar.NONE,
             false);
@@ -139,7 +139,7 @@ public record Policies(
     RenewalCost best = RenewalCost.best(life, terms.planned(), terms.failed());
     boolean pays =
         terms.failed() > terms.planned()
-            && best.rate() < (1 - ROUNDING) * terms.failed() / life.meanLife();
+            && best.rate() < (1 - ROUNDING) * untilItFails(life, terms.failed());
     double age =
         Math.min(
             pays ? best.age() : Double.POSITIVE_INFINITY,
@@ -161,16 +161,18 @@ public record Policies(
 
   /** Renewing at {@code age}, or at failure. */
   static Kept at(double age, Survival life, Terms terms) {
-    double survives = Double.isInfinite(age) ? 0 : life.survival(age);
-    double lived = Double.isInfinite(age) ? life.meanLife() : life.lived(age);
     return new Kept(
         Double.isInfinite(age) ? Way.UNTIL_IT_FAILS : Way.FIXED,
         age,
         RenewalCost.at(age, life, terms.planned(), terms.failed()),
-        (1 - survives) / lived,
-        survives / lived,
+        life.failureRate(age),
+        life.renewalRate(age),
         Bar.NONE,
         false);
+  }
+
+  private static double untilItFails(Survival life, double failed) {
+    return failed * life.failureRate(Double.POSITIVE_INFINITY);
   }
 
   private static Optional<Kept> look(Survival life, double warningShare, Terms terms) {
@@ -197,7 +199,8 @@ public record Policies(
 
   /** How parts of a mean life warn, the share of it left at the first sign given. */
   public static InspectRenew.Warning warning(Survival life, double share) {
-    return new InspectRenew.Warning(life.meanLife() * (1 - share), life.meanLife() * share);
+    double mean = 1 / life.failureRate(Double.POSITIVE_INFINITY);
+    return new InspectRenew.Warning(mean * (1 - share), mean * share);
   }
 
   /**
@@ -223,7 +226,7 @@ public record Policies(
     return lastWhere(
         cost -> {
           RenewalCost best = RenewalCost.best(life, terms.planned(), cost);
-          return best.rate() > (1 - MATTERS) * cost / life.meanLife();
+          return best.rate() > (1 - MATTERS) * untilItFails(life, cost);
         },
         terms.planned(),
         DEAREST * terms.planned());
@@ -234,7 +237,7 @@ public record Policies(
     double others =
         Math.min(
             fixed(life, terms).map(Kept::rate).orElse(Double.POSITIVE_INFINITY),
-            terms.failed() / life.meanLife());
+            untilItFails(life, terms.failed()));
     return lastWhere(
         cost ->
             look(life, warningShare, terms.withLook(cost)).map(Kept::rate).orElse(others) < others,

@@ -34,7 +34,7 @@ public record RenewalCost(double age, double rate, double failures, double meanA
     double mean = life.meanLife();
     double step = mean * REACH / STEPS;
     double at = Double.POSITIVE_INFINITY;
-    double least = failed / mean;
+    double least = at(Double.POSITIVE_INFINITY, life, planned, failed);
     for (int i = 1; i <= STEPS; i++) {
       double rate = at(i * step, life, planned, failed);
       if (rate < least) {
@@ -53,11 +53,7 @@ public record RenewalCost(double age, double rate, double failures, double meanA
 
   /** What it costs where the part is changed at {@code age}; infinite: when it fails. */
   public static double at(double age, Survival life, double planned, double failed) {
-    if (Double.isInfinite(age)) {
-      return failed / life.meanLife();
-    }
-    double s = life.survival(age);
-    return (planned * s + failed * (1 - s)) / life.lived(age);
+    return planned * life.renewalRate(age) + failed * life.failureRate(age);
   }
 
   /** Where a function with one valley between two ages is least: golden section. */

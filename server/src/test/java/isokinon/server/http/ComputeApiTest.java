@@ -400,10 +400,46 @@ class ComputeApiTest {
     assertThat(random.path("advice").asText()).isEqualTo("run-to-failure");
   }
 
+  @Test
+  void tellsTheLivesOfAGroupTogether() {
+    String group =
+        """
+        {"shape": 2.5, "priorMean": 4000, "plannedCost": 300, "failureCost": 1500, "pumps": [
+          {"pump": "A", "runs": [{"age": 3100, "failed": true}, {"from": 0, "age": 2400, "failed": false},
+            {"age": 3650, "failed": true}, {"age": 1800, "failed": false}]},
+          {"pump": "B", "runs": [{"age": 1200, "failed": true}, {"age": 1500, "failed": true},
+            {"from": 800, "age": 2000, "failed": false}]}]%s}
+        """;
+    JsonNode all = answer("life/group", group.formatted(""));
+    JsonNode a = all.path("pumps").path(0);
+    assertThat(a.path("meanLife").asDouble()).isCloseTo(3332.067, within(2.0));
+    assertThat(a.path("bestAge").asDouble()).isBetween(1200.0, 2200.0);
+    assertThat(a.path("bestRate").asDouble()).isLessThan(a.path("runToFailureRate").asDouble());
+    assertThat(a.path("risk").isNull()).isTrue();
+    JsonNode step = a.path("survival").path(10);
+    assertThat(step.path("survival").asDouble())
+        .isBetween(step.path("low").asDouble(), step.path("high").asDouble());
+    assertThat(all.path("failures").asInt()).isEqualTo(4);
+    assertThat(answer("life/group", group.formatted(""))).isEqualTo(all);
+
+    JsonNode fresh =
+        answer(
+            "life/group",
+            group.formatted(", \"ask\": {\"pump\": \"C\", \"age\": 0, \"within\": 2000}"));
+    assertThat(fresh.path("pumps")).hasSize(1);
+    assertThat(fresh.at("/pumps/0/meanLife").asDouble())
+        .isBetween(all.at("/pumps/1/meanLife").asDouble(), a.path("meanLife").asDouble());
+    assertThat(fresh.at("/pumps/0/risk").asDouble()).isCloseTo(1 - 0.6826, within(5e-4));
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
+        "life/group|{\"shape\": 2, \"priorMean\": 9, \"plannedCost\": 1, \"failureCost\": 2}|pumps|must be given",
+        "life/group|{\"shape\": 2, \"priorMean\": 9, \"plannedCost\": 1, \"failureCost\": 2, \"pumps\": [{\"pump\": \"A\", \"runs\": [{\"from\": 8, \"age\": 5, \"failed\": true}]}]}|pumps[0].runs[0].from|under the one it ends at",
+        "life/group|{\"shape\": 2, \"priorMean\": 9, \"plannedCost\": 1, \"failureCost\": 2, \"pumps\": [{\"pump\": \"A\"}, {\"pump\": \"A\"}]}|pumps[1].pump|once",
+        "life/group|{\"shape\": 2, \"priorMean\": 9, \"priorSpread\": -1, \"plannedCost\": 1, \"failureCost\": 2, \"pumps\": []}|priorSpread|must be",
         "life/fit|{\"observations\": [{\"age\": -5, \"failed\": true}]}|observations[0].age|must be",
         "life/fit|{\"observations\": [{\"age\": 5}]}|observations[0].failed|must be given",
         "life/posterior|{\"shape\": 0.4, \"priorMean\": 10, \"priorStrength\": 2}|priorStrength|must exceed 1",

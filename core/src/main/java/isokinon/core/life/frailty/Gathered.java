@@ -1,0 +1,70 @@
+package isokinon.core.life.frailty;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * What a walk over the posterior gathers: the weights of shape and spread, the life of each pump.
+ */
+final class Gathered {
+
+  private final double[] byShape;
+  private final double[] byBetween;
+  private final double[][][] logScales;
+  private final double[][][] weights;
+
+  /**
+   * Nothing yet.
+   *
+   * @param pumps with the new one, which is the last
+   */
+  Gathered(int pumps, int shapes, int sigmas) {
+    byShape = new double[shapes];
+    byBetween = new double[sigmas];
+    logScales = new double[pumps][shapes][];
+    weights = new double[pumps][shapes][];
+  }
+
+  void add(int shape, int sigma, double weight) {
+    byShape[shape] += weight;
+    byBetween[sigma] += weight;
+  }
+
+  void put(int pump, int shape, double[][] atoms) {
+    logScales[pump][shape] = atoms[0];
+    weights[pump][shape] = atoms[1];
+  }
+
+  GroupPosterior posterior(
+      FrailtyPrior prior, List<PumpRuns> pumps, int failures, double[] logShapes, double[] sigmas) {
+    double[] shapes = Arrays.stream(logShapes).map(Math::exp).toArray();
+    RenewalTable[] renewals =
+        Arrays.stream(shapes).mapToObj(RenewalTable::new).toArray(RenewalTable[]::new);
+    List<WeibullMixture> lives = new ArrayList<>();
+    for (int p = 0; p < logScales.length; p++) {
+      double sum = Arrays.stream(weights[p]).flatMapToDouble(Arrays::stream).sum();
+      double[][] shares =
+          Arrays.stream(weights[p])
+              .map(w -> Arrays.stream(w).map(v -> v / sum).toArray())
+              .toArray(double[][]::new);
+      lives.add(new WeibullMixture(prior.meanLife(), renewals, shapes, logScales[p], shares));
+    }
+    Marginal ofLog = Marginal.of(logShapes, shares(byShape));
+    return new GroupPosterior(
+        prior,
+        pumps.stream().map(PumpRuns::pump).toList(),
+        lives,
+        new Marginal(Math.exp(ofLog.low()), Math.exp(ofLog.median()), Math.exp(ofLog.high())),
+        sigmas[0] == 0
+            ? Marginal.ofPositive(sigmas, shares(byBetween))
+            : Marginal.of(sigmas, shares(byBetween)),
+        pumps.stream().mapToInt(p -> p.runs().size()).sum(),
+        failures);
+  }
+
+  private static double[] shares(double[] weights) {
+    double sum = Arrays.stream(weights).sum();
+    return Arrays.stream(weights).map(w -> w / sum).toArray();
+  }
+}

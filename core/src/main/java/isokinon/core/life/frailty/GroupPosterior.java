@@ -1,0 +1,77 @@
+package isokinon.core.life.frailty;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What is believed of a group of pumps once its runs are known. */
+public final class GroupPosterior {
+
+  private final FrailtyPrior prior;
+  private final List<String> pumps;
+  private final Map<String, WeibullMixture> lives = new HashMap<>();
+  private final WeibullMixture fresh;
+  private final Marginal shape;
+  private final Marginal between;
+  private final int runs;
+  private final int failures;
+
+  GroupPosterior(
+      FrailtyPrior prior,
+      List<String> pumps,
+      List<WeibullMixture> lives,
+      Marginal shape,
+      Marginal between,
+      int runs,
+      int failures) {
+    this.prior = prior;
+    this.pumps = List.copyOf(pumps);
+    for (int p = 0; p < pumps.size(); p++) {
+      this.lives.put(pumps.get(p), lives.get(p));
+    }
+    this.fresh = lives.get(pumps.size());
+    this.shape = shape;
+    this.between = between;
+    this.runs = runs;
+    this.failures = failures;
+  }
+
+  public FrailtyPrior prior() {
+    return prior;
+  }
+
+  /** The pumps of the group, in the order they were given. */
+  public List<String> pumps() {
+    return pumps;
+  }
+
+  /** The life of the next set in a pump; one that is not in the group is a new one. */
+  public WeibullMixture life(String pump) {
+    return lives.getOrDefault(pump, fresh);
+  }
+
+  /** The life of a set in a new pump of the group. */
+  public WeibullMixture newPump() {
+    return fresh;
+  }
+
+  /** The Weibull shape, no unit. */
+  public Marginal shape() {
+    return shape;
+  }
+
+  /** Standard deviation of ln life between pumps. */
+  public Marginal between() {
+    return between;
+  }
+
+  /** How many runs it comes from, those that still run among them. */
+  public int runs() {
+    return runs;
+  }
+
+  /** How many of them failed. */
+  public int failures() {
+    return failures;
+  }
+}

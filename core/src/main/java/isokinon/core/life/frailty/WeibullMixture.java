@@ -1,0 +1,374 @@
+package isokinon.core.life.frailty;
+
+import isokinon.core.life.Survival;
+import isokinon.core.life.Weibull;
+import java.util.Arrays;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.apache.commons.numbers.gamma.LogGamma;
+
+/**
+ * The life of the next set where shape and scale are not known exactly: a mixture of Weibull lives,
+ * each with its weight. One evaluation of the survival costs one exponential for each of them.
+ */
+public final class WeibullMixture implements Survival {
+
+  /** Points of the table of the time lived; between them a cubic with the survival as its slope. */
+  private static final int POINTS = 80;
+
+  private static final double BEYOND = 1e-5;
+  private static final int HALVINGS = 60;
+
+  /** One Weibull life of the mixture. */
+  record Atom(double shape, double logScale, double weight) {}
+
+  private final double unit;
+  private final double[] shapes;
+  private final double[][] logScales;
+  private final double[][] rates;
+  private final double[][] weights;
+  private final double mean;
+  private final RenewalTable[] renewals;
+  private final double failures;
+  private volatile double[][] table;
+  private volatile double[][] cumulated;
+
+  /**
+   * A mixture.
+   *
+   * @param unit what the scales are relative to, in the unit of the ages
+   * @param renewals for each Weibull shape
+   * @param shapes Weibull shapes
+   * @param logScales for each shape, ln(scale / unit) at even steps
+   * @param weights of them; they sum to 1
+   */
+  WeibullMixture(
+      double unit,
+      RenewalTable[] renewals,
+      double[] shapes,
+      double[][] logScales,
+      double[][] weights) {
+    this.unit = unit;
+    this.renewals = renewals;
+    this.shapes = shapes;
+    this.logScales = logScales;
+    this.weights = weights;
+    this.rates = new double[shapes.length][];
+    double sum = 0;
+    double often = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      double ofOne = renewals[i].mean();
+      rates[i] = new double[logScales[i].length];
+      for (int j = 0; j < rates[i].length; j++) {
+        double life = ofOne * Math.exp(logScales[i][j]);
+        rates[i][j] = Math.exp(-shapes[i] * logScales[i][j]);
+        sum += weights[i][j] * life;
+        often += weights[i][j] / life;
+      }
+    }
+    mean = sum * unit;
+    failures = often / unit;
+  }
+
+  /** The same life where a unit of age wears {@code times} less: every age is so much longer. */
+  public WeibullMixture longer(double times) {
+    return new WeibullMixture(unit * times, renewals, shapes, logScales, weights);
+  }
+
+  /**
+   * The life as it was believed before one set of the pump had reached an age. What is said of that
+   * set itself must not count its own age twice: the chance of it failing next, given that age, is
+   * asked of this life.
+   *
+   * @param age that the set has reached, which is among the runs this comes from
+   */
+  public WeibullMixture before(double age) {
+    double[][] without = new double[shapes.length][];
+    double sum = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      double power = Math.pow(Math.max(0, age) / unit, shapes[i]);
+      without[i] = new double[weights[i].length];
+      for (int j = 0; j < weights[i].length; j++) {
+        // What is hardly believed now cannot have been believed much more before.
+        without[i][j] = weights[i][j] * Math.exp(Math.min(HARDLY, power * rates[i][j]));
+        sum += without[i][j];
+      }
+    }
+    for (double[] row : without) {
+      for (int j = 0; j < row.length; j++) {
+        row[j] /= sum;
+      }
+    }
+    return new WeibullMixture(unit, renewals, shapes, logScales, without);
+  }
+
+  private static final double HARDLY = 20;
+
+  @Override
+  public double survival(double age) {
+    double relative = Math.max(0, age) / unit;
+    double sum = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      double power = Math.pow(relative, shapes[i]);
+      double[] rate = rates[i];
+      double[] weight = weights[i];
+      for (int j = 0; j < rate.length; j++) {
+        sum += weight[j] * Math.exp(-power * rate[j]);
+      }
+    }
+    return sum;
+  }
+
+  @Override
+  public double failureRate(double age) {
+    if (Double.isInfinite(age)) {
+      return failures;
+    }
+    double at = Math.log(age / unit);
+    double sum = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      for (int j = 0; j < weights[i].length; j++) {
+        sum += weights[i][j] * renewals[i].failures(at - logScales[i][j]);
+      }
+    }
+    return sum / age;
+  }
+
+  @Override
+  public double renewalRate(double age) {
+    if (Double.isInfinite(age)) {
+      return 0;
+    }
+    double at = Math.log(age / unit);
+    double sum = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      for (int j = 0; j < weights[i].length; j++) {
+        sum += weights[i][j] * renewals[i].renewals(at - logScales[i][j]);
+      }
+    }
+    return sum / age;
+  }
+
+  @Override
+  public double meanLife() {
+    return mean;
+  }
+
+  @Override
+  public double lived(double age) {
+    if (age <= 0) {
+      return 0;
+    }
+    double[][] t = table();
+    double[] ages = t[0];
+    double last = ages[POINTS];
+    if (age >= last) {
+      // Hardly a set is left: what they still live is what is missing to the mean.
+      double rest = Math.max(0, mean - t[2][POINTS]);
+      return mean - rest * survival(age) / Math.max(BEYOND * BEYOND, t[1][POINTS]);
+    }
+    int i = (int) (POINTS * Math.sqrt(age / last));
+    i = age < ages[i] ? i - 1 : age >= ages[i + 1] ? i + 1 : i;
+    double step = ages[i + 1] - ages[i];
+    double x = (age - ages[i]) / step;
+    double x2 = x * x;
+    double x3 = x2 * x;
+    return t[2][i] * (2 * x3 - 3 * x2 + 1)
+        + step * t[1][i] * (x3 - 2 * x2 + x)
+        + t[2][i + 1] * (3 * x2 - 2 * x3)
+        + step * t[1][i + 1] * (x3 - x2);
+  }
+
+  /** Ages, survival and time lived at them; closer together where the life is young. */
+  private double[][] table() {
+    double[][] made = table;
+    if (made == null) {
+      double last = inverse(BEYOND);
+      double[] ages = new double[POINTS + 1];
+      double[] survival = new double[POINTS + 1];
+      double[] lived = new double[POINTS + 1];
+      survival[0] = 1;
+      for (int i = 1; i <= POINTS; i++) {
+        double share = (double) i / POINTS;
+        ages[i] = last * share * share;
+        survival[i] = survival(ages[i]);
+        double middle = survival((ages[i - 1] + ages[i]) / 2);
+        lived[i] =
+            lived[i - 1]
+                + (ages[i] - ages[i - 1]) / 6 * (survival[i - 1] + 4 * middle + survival[i]);
+      }
+      made = new double[][] {ages, survival, lived};
+      table = made;
+    }
+    return made;
+  }
+
+  @Override
+  public double quantile(double probability) {
+    return inverse(1 - probability);
+  }
+
+  private double inverse(double survives) {
+    double high = mean;
+    while (survival(high) > survives) {
+      high *= 2;
+    }
+    double low = high == mean ? 0 : high / 2;
+    for (int i = 0; i < HALVINGS && high - low > 1e-9 * high; i++) {
+      double middle = (low + high) / 2;
+      if (survival(middle) > survives) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return (low + high) / 2;
+  }
+
+  /** Within what the mean life lies nine times in ten. */
+  public Marginal meanBand() {
+    return band(k -> -LogGamma.value(1 + 1 / k)).longer(unit);
+  }
+
+  /** Within what the Weibull scale lies nine times in ten. */
+  public Marginal scaleBand() {
+    return band(k -> 0).longer(unit);
+  }
+
+  /**
+   * Within what the chance of reaching an age lies nine times in ten.
+   *
+   * @param age over 0
+   */
+  public Marginal survivalBand(double age) {
+    double relative = Math.log(age / unit);
+    DoubleUnaryOperator from = k -> relative;
+    DoubleUnaryOperator by = k -> -1 / k;
+    return new Marginal(
+        Math.exp(-Math.exp(where(from, by, 0.05))),
+        Math.exp(-Math.exp(where(from, by, 0.5))),
+        Math.exp(-Math.exp(where(from, by, 0.95))));
+  }
+
+  /**
+   * An age that goes with the scale, such as the best age for renewal, over what is believed.
+   *
+   * @param ofScaleOne that age of a Weibull life of scale 1 and a shape; it may be infinite
+   * @param probability 0 to 1
+   * @return infinite where so much of the belief has no such age
+   */
+  public double quantileOfAge(DoubleUnaryOperator ofScaleOne, double probability) {
+    return unit * Math.exp(where(k -> -Math.log(ofScaleOne.applyAsDouble(k)), k -> 1, probability));
+  }
+
+  private Marginal band(DoubleUnaryOperator from) {
+    return new Marginal(
+        Math.exp(where(from, k -> 1, 0.05)),
+        Math.exp(where(from, k -> 1, 0.5)),
+        Math.exp(where(from, k -> 1, 0.95)));
+  }
+
+  /**
+   * Solves for y: the chance that the ln scale is under from(k) + y·by(k) is a probability. For
+   * every shape that chance is known at even steps; between two of them it is a cubic with the
+   * density as its slope.
+   */
+  private double where(DoubleUnaryOperator from, DoubleUnaryOperator by, double probability) {
+    double[] a = Arrays.stream(shapes).map(from).toArray();
+    double[] b = Arrays.stream(shapes).map(by).toArray();
+    double low = Double.POSITIVE_INFINITY;
+    double high = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < shapes.length; i++) {
+      int last = logScales[i].length - 1;
+      if (last >= 0 && !Double.isInfinite(a[i])) {
+        double first = (logScales[i][0] - a[i]) / b[i];
+        double other = (logScales[i][last] - a[i]) / b[i];
+        low = Math.min(low, Math.min(first, other) - 1);
+        high = Math.max(high, Math.max(first, other) + 1);
+      }
+    }
+    boolean rises = b[0] > 0;
+    if (rises && under(a, b, high) < probability) {
+      return Double.POSITIVE_INFINITY;
+    }
+    for (int i = 0; i < HALVINGS && high - low > 1e-9; i++) {
+      double middle = (low + high) / 2;
+      if (under(a, b, middle) < probability == rises) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return (low + high) / 2;
+  }
+
+  private double under(double[] a, double[] b, double y) {
+    double sum = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      sum += under(i, a[i] + b[i] * y);
+    }
+    return sum;
+  }
+
+  /** Chance of a shape together with a ln scale under {@code x}. */
+  private double under(int shape, double x) {
+    double[] at = logScales[shape];
+    int last = at.length - 1;
+    if (last < 0 || x < at[0]) {
+      return 0;
+    }
+    double[] w = weights[shape];
+    double[] chances = cumulated()[shape];
+    if (x >= at[last]) {
+      return chances[last + 1];
+    }
+    double step = (at[last] - at[0]) / last;
+    int i = Math.min(last - 1, (int) ((x - at[0]) / step));
+    double t = (x - at[i]) / step;
+    double t2 = t * t;
+    double t3 = t2 * t;
+    return chances[i] * (2 * t3 - 3 * t2 + 1)
+        + w[i] * (t3 - 2 * t2 + t)
+        + chances[i + 1] * (3 * t2 - 2 * t3)
+        + w[i + 1] * (t3 - t2);
+  }
+
+  /** For each shape the chance of a ln scale under each step; behind them the whole weight. */
+  private double[][] cumulated() {
+    double[][] made = cumulated;
+    if (made == null) {
+      made = Arrays.stream(weights).map(WeibullMixture::cumulated).toArray(double[][]::new);
+      cumulated = made;
+    }
+    return made;
+  }
+
+  private static double[] cumulated(double[] w) {
+    double[] sums = new double[w.length + 1];
+    double sum = 0;
+    for (int i = 0; i < w.length; i++) {
+      double slope = (i + 1 < w.length ? w[i + 1] : 0) - (i > 0 ? w[i - 1] : 0);
+      sums[i] = sum + w[i] / 2 - slope / Marginal.SLOPE;
+      sum += w[i];
+    }
+    sums[w.length] = sum;
+    return sums;
+  }
+
+  /** The lives of the mixture, with their weights. */
+  Stream<Atom> atoms() {
+    return IntStream.range(0, shapes.length)
+        .boxed()
+        .flatMap(
+            i ->
+                IntStream.range(0, weights[i].length)
+                    .mapToObj(j -> new Atom(shapes[i], logScales[i][j], weights[i][j])));
+  }
+
+  /** The one Weibull life nearest to the mixture: its median shape and scale. */
+  public Weibull middle() {
+    double shape = Math.exp(atoms().mapToDouble(a -> a.weight() * Math.log(a.shape())).sum());
+    return new Weibull(shape, scaleBand().median());
+  }
+}
