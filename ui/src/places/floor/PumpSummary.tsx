@@ -185,12 +185,11 @@ function Figure({ name, value, unit }: { name: string; value: string; unit: stri
 
 /** What the chance comes from. */
 function basis(pump: Strip): string {
-  const from = pump.shown === "likelihood" ? "By likelihood" : "Library and runs together";
   const stale =
     pump.readDaysAgo !== null && pump.readDaysAgo > STALE_DAYS
       ? ` Its counter was last read ${rounded(pump.readDaysAgo)} days ago.`
       : "";
-  return `${from}, ${counted(pump.runs, "run")}, shape ${pump.shape.toFixed(1)}.${stale}`;
+  return `Library and runs together, ${counted(pump.runs, "run")}, shape ${pump.shape.toFixed(1)}.${stale}`;
 }
 
 /** A counter not read for so long is worth a word. */

@@ -93,7 +93,7 @@ function Shown({ life, set, error }: Props) {
           </h1>
           <p className="px-5 pt-1 text-body leading-5">{life.basis}</p>
           <p className="px-5 pb-1 text-small leading-[18px] text-muted">
-            {[life.sure, life.of.widened, counted(life)].filter(Boolean).join(" ")}
+            {[life.sure, life.of.together, counted(life)].filter(Boolean).join(" ")}
           </p>
           <div ref={ref}>
             <LifePlot life={life} width={width} other={compared?.second ?? null} />

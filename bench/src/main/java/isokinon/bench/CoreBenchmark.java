@@ -4,8 +4,8 @@ import isokinon.core.diagnosis.Belief;
 import isokinon.core.diagnosis.DiagnosisLibrary;
 import isokinon.core.diagnosis.DiagnosisReader;
 import isokinon.core.diagnosis.TestChoice;
+import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.Run;
-import isokinon.core.life.WeibullPosterior.Evidence;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary;
 import isokinon.core.material.reading.LibraryReader;
@@ -109,6 +109,7 @@ public class CoreBenchmark {
     parts.put("o-ring", library.material("PTFE").orElseThrow());
     parts.put("body", library.material("PP").orElseThrow());
     double shape = library.baseLife("diaphragm", code).orElseThrow().shape();
+    double mean = library.baseLife("diaphragm", code).orElseThrow().hours();
     List<Run> past = new ArrayList<>();
     for (int i = 0; i < runs; i++) {
       past.add(new Run(1000 + 7 * i, i % 3 == 0));
@@ -121,7 +122,9 @@ public class CoreBenchmark {
         148,
         87,
         0,
-        past.isEmpty() ? Optional.empty() : Optional.of(Evidence.of(shape, past)));
+        past.isEmpty()
+            ? Optional.empty()
+            : Optional.of(LifeEstimate.of(shape, mean, past).life().longer(1 / mean)));
   }
 
   /** The plan for the wet-end kit. */

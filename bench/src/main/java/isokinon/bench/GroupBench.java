@@ -1,6 +1,5 @@
 package isokinon.bench;
 
-import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.Run;
 import isokinon.core.life.Survival;
 import isokinon.core.life.Weibull;
@@ -119,11 +118,25 @@ public final class GroupBench {
       case TOGETHER -> Optional.of(together);
       case FIXED_SHAPE ->
           Optional.of(
-              WeibullPosterior.of(
-                  s.shape(), LIBRARY, WeibullPosterior.LIBRARY_STRENGTH, s.heap()));
+              WeibullPosterior.of(s.shape(), LIBRARY, WeibullPosterior.LIBRARY_STRENGTH, s.heap()));
       case LIKELIHOOD -> likelihood(s.heap());
-      case SWITCH -> Optional.of(LifeEstimate.of(s.shape(), LIBRARY, s.heap()).life());
+      case SWITCH ->
+          Optional.of(
+              excluding(s)
+                  .map(f -> (Survival) new Weibull(f.shape(), f.scale()))
+                  .orElseGet(
+                      () ->
+                          WeibullPosterior.of(
+                              s.shape(), LIBRARY, WeibullPosterior.LIBRARY_STRENGTH, s.heap())));
     };
+  }
+
+  /** The likelihood of five failures or more that exclude the shape of the failure mode. */
+  private static Optional<WeibullFit> excluding(Shop s) {
+    return s.heap().stream().filter(Run::failed).count() < 5
+        ? Optional.empty()
+        : Optional.of(WeibullFit.of(s.heap()))
+            .filter(f -> s.shape() < f.shapeLow() || s.shape() > f.shapeHigh());
   }
 
   private static Optional<Survival> likelihood(List<Run> heap) {
@@ -143,8 +156,7 @@ public final class GroupBench {
             .toList();
     System.out.printf(
         Locale.ROOT,
-        "%d shops of 1 to 6 pumps, 1 to 7 sets each:%n"
-            + "%-48s %8s %8s %8s %8s %8s%n",
+        "%d shops of 1 to 6 pumps, 1 to 7 sets each:%n" + "%-48s %8s %8s %8s %8s %8s%n",
         SHOPS,
         "",
         "judged",
@@ -179,7 +191,9 @@ public final class GroupBench {
     calibrated(shops, groups);
   }
 
-  /** What the age chosen by a life costs under the truth, and its chances of failing by six ages. */
+  /**
+   * What the age chosen by a life costs under the truth, and its chances of failing by six ages.
+   */
   private static Judged judged(Survival life, Shop s) {
     double chosen = RenewalCost.best(life, s.planned(), s.failed()).age();
     double least = RenewalCost.best(s.truth(), s.planned(), s.failed()).rate();

@@ -1,19 +1,24 @@
 package isokinon.core.life;
 
+import isokinon.core.life.frailty.WeibullMixture.ScaleBelief;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
+import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
  * How many kits will be asked for within a time: the posterior predictive of renewals and failures.
  *
- * <p>Sets of one group share a life that is not known exactly, so their failures come together more
- * often than by chance alone: for each of a row of lives that the evidence leaves open, every set
- * is a renewal process of its own, and the rows are averaged. Groups are independent. Times are cut
- * into steps; cost steps for each renewal, set and life, and steps² for each renewal and life.
+ * <p>Lives of one group are not known exactly, and what is not known of them is mostly the same, so
+ * their failures come together more often than by chance alone: at each of a row of even quantiles
+ * of the scale every set is a renewal process of its own, and the rows are averaged. That one pump
+ * may last longer while another lasts shorter is left out, which errs to the side of more kits.
+ * Groups are independent. Times are cut into steps; cost steps for each renewal, set and life, and
+ * steps² for each renewal and life.
  *
  * @param chances of 0, 1, 2, ... kits
  */
@@ -30,24 +35,52 @@ public record Demand(List<Double> chances) {
   /** A chance under this is none: a billion of them stay under a millionth. */
   private static final double NEVER = 1e-15;
 
+  /** Ln scales are told apart by so much: sets that are nearly alike are reckoned together. */
+  private static final double ROUNDED = 0.05;
+
+  private static final double[] NORMAL =
+      IntStream.range(0, LIVES)
+          .mapToDouble(
+              i -> NormalDistribution.of(0, 1).inverseCumulativeProbability((i + 0.5) / LIVES))
+          .toArray();
+
   /**
    * A set that runs now.
    *
+   * @param life what is believed of it and of those after it
    * @param age of it, in the unit of the life
    * @param ahead how much older it gets in the time, in the same unit
    * @param renewAt age at which it and those after it are renewed sound; infinite where they run
    *     until they fail
    */
-  public record Running(double age, double ahead, double renewAt) {}
+  public record Running(ScaleBelief life, double age, double ahead, double renewAt) {
+
+    private Running rounded() {
+      return new Running(
+          new ScaleBelief(life.shape(), round(life.logScale()), round(life.spread())),
+          age,
+          ahead,
+          renewAt);
+    }
+
+    private static double round(double v) {
+      return Math.rint(v / ROUNDED) * ROUNDED;
+    }
+
+    /** λ = scale^-shape at one of the quantiles. */
+    private double perPower(int quantile) {
+      return Math.exp(-life.shape() * (life.logScale() + life.spread() * NORMAL[quantile]));
+    }
+  }
 
   /** What the sets of one group ask for. */
-  public static Demand of(LifeEstimate life, List<Running> sets) {
+  public static Demand of(List<Running> sets) {
     Map<Running, Integer> alike = new LinkedHashMap<>();
-    sets.forEach(s -> alike.merge(s, 1, Integer::sum));
-    List<Weibull> open = life.lives(LIVES);
-    List<Grid> grids = alike.keySet().stream().map(s -> Grid.of(open.get(0).shape(), s)).toList();
+    sets.forEach(s -> alike.merge(s.rounded(), 1, Integer::sum));
+    List<Grid> grids = alike.keySet().stream().map(Grid::of).toList();
     List<Integer> many = List.copyOf(alike.values());
-    List<Counts> asked = open.parallelStream().map(l -> asked(l, grids, many)).toList();
+    List<Counts> asked =
+        IntStream.range(0, LIVES).parallel().mapToObj(i -> asked(i, grids, many)).toList();
     double[] mean = new double[asked.stream().mapToInt(Counts::end).max().orElse(1)];
     for (Counts c : asked) {
       for (int i = 0; i < c.chances().length; i++) {
@@ -59,7 +92,7 @@ public record Demand(List<Double> chances) {
 
   /**
    * The points of time of one set, as powers of the age: the hazard of a Weibull is its age to the
-   * power of the shape, and every life that is left open has the same shape.
+   * power of the shape, and every life that is left open of one set has the same shape.
    *
    * @param renewed steps until it is renewed sound
    * @param aged age^shape at each point, the age of the set at the first
@@ -69,7 +102,8 @@ public record Demand(List<Double> chances) {
   private record Grid(
       Running set, double renewed, double[] aged, double[] fresh, double atRenewal) {
 
-    private static Grid of(double shape, Running s) {
+    private static Grid of(Running s) {
+      double shape = s.life().shape();
       double step = s.ahead() / STEPS;
       double[] aged = new double[STEPS + 2];
       double[] fresh = new double[STEPS + 2];
@@ -87,18 +121,19 @@ public record Demand(List<Double> chances) {
   }
 
   /** What follows a set that was renewed depends on these alone. */
-  private record Following(double ahead, double renewAt) {}
+  private record Following(double perPower, double shape, double ahead, double renewAt) {}
 
-  private static Counts asked(Weibull life, List<Grid> grids, List<Integer> many) {
-    double perPower = Math.pow(life.scale(), -life.shape());
+  private static Counts asked(int quantile, List<Grid> grids, List<Integer> many) {
     Map<Following, Followers> following = new HashMap<>();
     Counts all = Counts.NONE;
     for (int g = 0; g < grids.size(); g++) {
       Grid grid = grids.get(g);
       if (grid.set().ahead() > 0) {
+        double perPower = grid.set().perPower(quantile);
         Followers after =
             following.computeIfAbsent(
-                new Following(grid.set().ahead(), grid.set().renewAt()),
+                new Following(
+                    perPower, grid.set().life().shape(), grid.set().ahead(), grid.set().renewAt()),
                 k -> new Followers(freshEnds(perPower, grid)));
         double[] first = ends(perPower, grid.aged(), grid.renewed(), grid.atRenewal());
         all = all.and(new Counts(0, renewals(first, after)).times(many.get(g)));

@@ -15,9 +15,6 @@ import java.util.Optional;
  */
 public final class LifeGroups {
 
-  /** Failures from which on a group is enough to go by. */
-  public static final int ENOUGH = LifeEstimate.ENOUGH_FAILURES;
-
   /** How wide a group reaches. */
   public enum Level implements Code {
     /** One position. */
@@ -60,7 +57,8 @@ public final class LifeGroups {
   public record GroupKey(
       String pump, String construction, String role, String material, String duty) {
 
-    GroupKey at(Level level) {
+    /** What it has in common with the others of a width. */
+    public GroupKey at(Level level) {
       return switch (level) {
         case PUMP -> this;
         case CONSTRUCTION -> new GroupKey("", construction, role, material, duty);
@@ -163,20 +161,6 @@ public final class LifeGroups {
     GroupKey common = of.at(level);
     return Optional.ofNullable(groups.get(new Key(level, common)))
         .orElseGet(() -> new Group(level, common, List.of()));
-  }
-
-  /**
-   * The narrowest group with failures enough to go by, not wider than the duty; where none has
-   * enough, all of the duty.
-   */
-  public Group narrowest(GroupKey of) {
-    for (Level level : List.of(Level.PUMP, Level.CONSTRUCTION)) {
-      Group group = at(level, of);
-      if (group.failures() >= ENOUGH) {
-        return group;
-      }
-    }
-    return at(Level.DUTY, of);
   }
 
   /** Every group of one width, in the order its first run came. */

@@ -5,24 +5,24 @@ import isokinon.core.value.Code;
 /** How well a row of the library is known, best first. */
 public enum Knowledge implements Code {
   /** Agreed on by everybody who tests it, and tried for decades. */
-  KNOWN(3),
+  KNOWN(0.5),
   /** What practitioners usually find; grades and traces move it. */
-  USUAL(2),
+  USUAL(0.7),
   /** Carried over from a kin material, a neighbouring strength or a like fluid. */
-  THIN(1.3);
+  THIN(0.9);
 
-  private final double failures;
+  private final double spread;
 
-  Knowledge(double failures) {
-    this.failures = failures;
+  Knowledge(double spread) {
+    this.spread = spread;
   }
 
   /**
-   * As many sets that gave out at the life it tells of would make one as sure (shop rule): the
-   * fewer, the wider the band around that life.
+   * Standard deviation of the logarithm of a mean life that such a row tells of (shop rule): the
+   * greater, the more this shop's own runs move it.
    */
-  public double failures() {
-    return failures;
+  public double spread() {
+    return spread;
   }
 
   /** The less sure of two. */

@@ -1,8 +1,9 @@
 package isokinon.core.wetend;
 
 import isokinon.core.life.Weibull;
-import isokinon.core.life.WeibullPosterior;
-import isokinon.core.life.WeibullPosterior.Evidence;
+import isokinon.core.life.frailty.LibraryLife;
+import isokinon.core.life.frailty.Marginal;
+import isokinon.core.life.frailty.WeibullMixture;
 import isokinon.core.material.Knowledge;
 import isokinon.core.material.Material;
 import isokinon.core.material.MaterialLibrary.BaseLife;
@@ -21,9 +22,6 @@ import java.util.Set;
  */
 public final class KitRanking {
 
-  private static final double LOW = 0.05;
-  private static final double HIGH = 0.95;
-
   private final WetEndRater rater;
 
   /** A ranking by the library of {@code rater}. */
@@ -41,8 +39,8 @@ public final class KitRanking {
    * @param price kit, in money
    * @param minutes labour of the plan
    * @param hardwarePrice other plates, shaft or rotor it needs once, in money
-   * @param evidence this shop's runs of the leading part in this material and duty, summed up with
-   *     the library's shape of its failure mode; empty where there are none
+   * @param known life of the leading part in this material and duty by this shop's runs, in mean
+   *     lives of the library; empty where there are none
    */
   public record Candidate(
       CandidateId id,
@@ -52,7 +50,7 @@ public final class KitRanking {
       double price,
       double minutes,
       double hardwarePrice,
-      Optional<Evidence> evidence) {}
+      Optional<WeibullMixture> known) {}
 
   /**
    * What time and stops cost.
@@ -67,13 +65,12 @@ public final class KitRanking {
    * How long it lasts.
    *
    * @param role the part that gives out first
-   * @param mean expected life, h
-   * @param low lower end of nine in ten of the mean, h
+   * @param mean middle of what is believed of the mean life, h
+   * @param low lower end of nine in ten of it, h
    * @param high upper end, h
-   * @param posterior what it comes from
+   * @param life what it comes from
    */
-  public record Life(
-      String role, double mean, double low, double high, WeibullPosterior posterior) {}
+  public record Life(String role, double mean, double low, double high, WeibullMixture life) {}
 
   /**
    * What it costs.
@@ -122,28 +119,23 @@ public final class KitRanking {
   }
 
   private static Life life(Expected e) {
-    WeibullPosterior posterior = e.posterior();
-    double unit = WeibullPosterior.meanOfScaleOne(posterior.shape());
-    return new Life(
-        e.role(),
-        posterior.meanLife(),
-        posterior.scaleQuantile(LOW) * unit,
-        posterior.scaleQuantile(HIGH) * unit,
-        posterior);
+    WeibullMixture life = e.relative().longer(e.mean());
+    Marginal mean = life.meanBand();
+    return new Life(e.role(), mean.median(), mean.low(), mean.high(), life);
   }
 
-  /** What the library expects of a part that the kit renews, and the runs that bear on it. */
+  /** What the library expects of a part that the kit renews, and what the runs make of it. */
   private record Expected(
-      String role, double shape, double mean, Knowledge known, Optional<Evidence> evidence) {
+      String role, double shape, double mean, Knowledge row, Optional<WeibullMixture> known) {
 
-    WeibullPosterior posterior() {
-      return WeibullPosterior.of(
-          mean, known.failures(), evidence.orElseGet(() -> Evidence.of(shape, List.of())));
+    /** Its life in mean lives of the library. */
+    WeibullMixture relative() {
+      return known.orElseGet(() -> LibraryLife.of(shape, row.spread()));
     }
 
-    /** With no runs the library's mean is the mean. */
+    /** With no runs the library's mean is the middle. */
     double meanLife() {
-      return evidence.isEmpty() ? mean : posterior().meanLife();
+      return known.map(k -> mean * k.meanBand().median()).orElse(mean);
     }
   }
 
@@ -162,24 +154,24 @@ public final class KitRanking {
                         b.shape(),
                         b.hours() * factor.get(),
                         part.rating().known(),
-                        part.role().equals(c.lead()) ? c.evidence() : Optional.empty())));
+                        part.role().equals(c.lead()) ? c.known() : Optional.empty())));
       }
     }
     return expected;
   }
 
   private static Cost cost(Life life, Candidate c, Money money) {
-    WeibullPosterior p = life.posterior();
     double planned = spend(c, money);
     double failed = planned + money.stopCost();
-    RenewalCost best = RenewalCost.best(p, planned, failed);
+    RenewalCost best = RenewalCost.best(life.life(), planned, failed);
+    double shape = life.life().scaleBelief().shape();
     double hardware = 1000 * c.hardwarePrice() / money.hardwareHours();
     return new Cost(
         1000 * best.rate() + hardware,
-        1000 * rateAt(best.age(), life.high(), p.shape(), planned, failed) + hardware,
-        1000 * rateAt(best.age(), life.low(), p.shape(), planned, failed) + hardware,
+        1000 * rateAt(best.age(), life.high(), shape, planned, failed) + hardware,
+        1000 * rateAt(best.age(), life.low(), shape, planned, failed) + hardware,
         Double.isInfinite(best.age()) ? Optional.empty() : Optional.of(best.age()),
-        1000 * best.failures() / best.meanAge(),
+        1000 * life.life().failureRate(best.age()),
         c.hardwarePrice());
   }
 
@@ -189,7 +181,7 @@ public final class KitRanking {
 
   private static double rateAt(
       double age, double mean, double shape, double planned, double failed) {
-    Weibull life = new Weibull(shape, mean / WeibullPosterior.meanOfScaleOne(shape));
+    Weibull life = new Weibull(shape, mean / new Weibull(shape, 1).meanLife());
     return RenewalCost.at(age, life, planned, failed);
   }
 

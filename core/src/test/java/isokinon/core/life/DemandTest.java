@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
 import isokinon.core.life.Demand.Running;
+import isokinon.core.life.frailty.WeibullMixture.ScaleBelief;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -19,13 +20,21 @@ import org.junit.jupiter.api.Test;
 class DemandTest {
 
   private static final double NEVER = Double.POSITIVE_INFINITY;
-  private static final LifeEstimate LIFE = LifeEstimate.of(2.5, 3000, Runs.written(Runs.A));
+  private static final ScaleBelief LIFE =
+      LifeEstimate.of(2.5, 3000, Runs.written(Runs.A)).life().scaleBelief();
+  private static final ScaleBelief VAGUE =
+      LifeEstimate.of(2.5, 3000, List.of()).life().scaleBelief();
+
+  private static Weibull drawnLife(ScaleBelief of, SplittableRandom random) {
+    return new Weibull(of.shape(), Math.exp(of.logScale() + of.spread() * random.nextGaussian()));
+  }
 
   private static List<Running> sets(SplittableRandom random, int count) {
     List<Running> sets = new ArrayList<>();
     for (int i = 0; i < count; i++) {
       double renewAt = random.nextBoolean() ? NEVER : 1500 + 2000 * random.nextDouble();
-      sets.add(new Running(1500 * random.nextDouble(), 300 + 9000 * random.nextDouble(), renewAt));
+      sets.add(
+          new Running(LIFE, 1500 * random.nextDouble(), 300 + 9000 * random.nextDouble(), renewAt));
     }
     return sets;
   }
@@ -48,7 +57,7 @@ class DemandTest {
       @ForAll @IntRange(min = 1, max = 999) int seed) {
     SplittableRandom random = new SplittableRandom(seed);
     List<Running> sets = sets(random, count);
-    Demand d = Demand.of(LIFE, sets);
+    Demand d = Demand.of(sets);
     assertThat(d.chances().stream().mapToDouble(c -> c).sum()).isCloseTo(1, within(1e-6));
     // Times are cut into 64 steps, so a renewal at the very end counts or does not.
     double step = 1.0 / 64;
@@ -57,17 +66,16 @@ class DemandTest {
         .isBetween(
             drawnMean(random, sets, 1 - 2 * step) - free,
             drawnMean(random, sets, 1 + 2 * step) + free);
-    Demand other = Demand.of(LIFE, sets(new SplittableRandom(seed + 1), 3));
+    Demand other = Demand.of(sets(new SplittableRandom(seed + 1), 3));
     assertThat(d.and(other).mean()).isCloseTo(d.mean() + other.mean(), within(1e-9));
     assertThat(d.enough(0.99)).isGreaterThanOrEqualTo(d.enough(0.5));
   }
 
   private static double drawnMean(SplittableRandom random, List<Running> sets, double ofTheTime) {
     int times = 4000;
-    List<Weibull> lives = LIFE.lives(16);
     double mean = 0;
     for (int t = 0; t < times; t++) {
-      Weibull life = lives.get(t % lives.size());
+      Weibull life = drawnLife(LIFE, random);
       mean +=
           sets.stream().mapToInt(s -> drawn(random, life, s, s.ahead() * ofTheTime)).sum()
               / (double) times;
@@ -77,10 +85,11 @@ class DemandTest {
 
   @Test
   void plannedRenewalsAreCertain() {
-    Demand d = Demand.of(LIFE, List.of(new Running(900, 200, 1000), new Running(2000, 200, 1000)));
+    Demand d =
+        Demand.of(List.of(new Running(LIFE, 900, 200, 1000), new Running(LIFE, 2000, 200, 1000)));
     assertThat(d.enough(0)).isZero();
     assertThat(d.enough(0.01)).isEqualTo(2);
-    assertThat(Demand.of(LIFE, List.of(new Running(900, 0, 1000))).enough(0.9)).isZero();
+    assertThat(Demand.of(List.of(new Running(LIFE, 900, 0, 1000))).enough(0.9)).isZero();
     assertThat(Demand.NONE.enough(0.99)).isZero();
     assertThatThrownBy(() -> d.enough(1)).hasMessageContaining("service level");
   }
@@ -88,12 +97,11 @@ class DemandTest {
   /** A life that is not known makes failures come together: the tail is longer than by chance. */
   @Test
   void setsOfOneGroupFailTogetherMoreOftenThanByChance() {
-    LifeEstimate vague = LifeEstimate.of(2.5, 3000, List.of());
     List<Running> sets = new ArrayList<>();
     for (int i = 0; i < 8; i++) {
-      sets.add(new Running(2000, 400, NEVER));
+      sets.add(new Running(VAGUE, 2000, 400, NEVER));
     }
-    Demand together = Demand.of(vague, sets);
+    Demand together = Demand.of(sets);
     double one = together.mean() / 8;
     assertThat(together.chances().get(8)).isGreaterThan(3 * Math.pow(one, 8));
     assertThat(together.chances().get(0)).isGreaterThan(Math.pow(1 - one, 8));
@@ -103,16 +111,15 @@ class DemandTest {
   @Test
   void theServiceLevelIsKept() {
     SplittableRandom random = new SplittableRandom(4);
-    LifeEstimate prior = LifeEstimate.of(2.5, 3000, List.of());
     List<Running> sets = new ArrayList<>();
     for (int i = 0; i < 10; i++) {
-      sets.add(new Running(250.0 * i, 500, NEVER));
+      sets.add(new Running(VAGUE, 250.0 * i, 500, NEVER));
     }
-    int enough = Demand.of(prior, sets).enough(0.9);
+    int enough = Demand.of(sets).enough(0.9);
     int kept = 0;
     int times = 20_000;
     for (int t = 0; t < times; t++) {
-      Weibull truth = new Weibull(2.5, prior.posterior().scaleQuantile(random.nextDouble(1e-9, 1)));
+      Weibull truth = drawnLife(VAGUE, random);
       int asked = 0;
       for (Running s : sets) {
         asked += drawn(random, truth, s, s.ahead());
@@ -126,13 +133,13 @@ class DemandTest {
   /** Sets alike are reckoned together: no other answer than one after another. */
   @Test
   void setsAlikeAreTheSameAsEachByItself() {
-    List<Running> alike = Collections.nCopies(13, new Running(700, 900, 1500));
+    List<Running> alike = Collections.nCopies(13, new Running(LIFE, 700, 900, 1500));
     List<Running> nearly = new ArrayList<>();
     for (int i = 0; i < 13; i++) {
-      nearly.add(new Running(700 + i * 1e-10, 900, 1500));
+      nearly.add(new Running(LIFE, 700 + i * 1e-10, 900, 1500));
     }
-    assertThat(Demand.of(LIFE, alike).chances().get(9))
-        .isCloseTo(Demand.of(LIFE, nearly).chances().get(9), withinPercentage(1e-6));
+    assertThat(Demand.of(alike).chances().get(9))
+        .isCloseTo(Demand.of(nearly).chances().get(9), withinPercentage(1e-6));
   }
 
   /**
@@ -141,10 +148,10 @@ class DemandTest {
   @Test
   void manySetsAreAsExactAsFew() {
     List<Running> sets = sets(new SplittableRandom(7), 300);
-    Demand all = Demand.of(LIFE, sets);
+    Demand all = Demand.of(sets);
     double mean = 0;
     for (Running s : sets) {
-      mean += Demand.of(LIFE, List.of(s)).mean();
+      mean += Demand.of(List.of(s)).mean();
     }
     assertThat(all.chances().stream().mapToDouble(c -> c).sum()).isCloseTo(1, within(1e-9));
     assertThat(all.mean()).isCloseTo(mean, within(1e-9 * mean));

@@ -33,29 +33,30 @@ class LifeGroupsTest {
     }
   }
 
-  private Group narrowest() {
-    return new LifeGroups(runs)
-        .narrowest(new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge"));
+  private static final GroupKey A01 = new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge");
+
+  private Group ofDuty() {
+    return new LifeGroups(runs).at(Level.DUTY, A01);
   }
 
   @Test
-  void itWidensUntilThereAreFailuresEnough() {
+  void eachWidthHoldsWhatIsAlike() {
     run(4, "A-01", "bolted", "sludge", true);
     run(20, "A-01", "bolted", "sludge", false);
-    assertThat(narrowest().level()).isEqualTo(Level.DUTY);
     run(1, "A-02", "bolted", "sludge", true);
-    assertThat(narrowest().level()).isEqualTo(Level.CONSTRUCTION);
-    assertThat(narrowest().runs()).hasSize(25);
-    run(1, "A-01", "bolted", "sludge", true);
-    assertThat(narrowest().level()).isEqualTo(Level.PUMP);
-    assertThat(narrowest().failures()).isEqualTo(5);
+    run(2, "A-03", "clamped", "sludge", true);
+    LifeGroups groups = new LifeGroups(runs);
+    assertThat(groups.at(Level.PUMP, A01).failures()).isEqualTo(4);
+    assertThat(groups.at(Level.CONSTRUCTION, A01).failures()).isEqualTo(5);
+    assertThat(groups.at(Level.DUTY, A01).failures()).isEqualTo(7);
+    assertThat(groups.at(Level.DUTY, A01).runs()).hasSize(27);
   }
 
   @Test
   void anotherDutyOrMaterialIsAnotherGroup() {
     run(9, "A-01", "bolted", "acid", true);
     run(2, "A-03", "clamped", "sludge", true);
-    assertThat(narrowest().runs()).hasSize(2);
+    assertThat(ofDuty().runs()).hasSize(2);
     LifeGroups groups = new LifeGroups(runs);
     GroupKey of = new GroupKey("A-01", "bolted", "diaphragm", "NBR", "sludge");
     assertThat(groups.at(Level.ANY_DUTY, of).runs()).hasSize(11);
@@ -70,19 +71,18 @@ class LifeGroupsTest {
   @Test
   void countsAreUsedOnlyWhereEveryRunWasCounted() {
     run(3, "A-01", "bolted", "sludge", true);
-    assertThat(narrowest().counted()).isTrue();
-    assertThat(narrowest().ages(true)).extracting(Run::age).allMatch(a -> a > 4e6);
+    assertThat(ofDuty().counted()).isTrue();
+    assertThat(ofDuty().ages(true)).extracting(Run::age).allMatch(a -> a > 4e6);
     run(1, "A-01", "bolted", "sludge", false);
-    assertThat(narrowest().counted()).isFalse();
-    assertThat(narrowest().ages(false)).hasSize(4);
-    assertThat(new LifeGroups(List.of()).narrowest(new GroupKey("", "", "", "", "")).counted())
-        .isFalse();
+    assertThat(ofDuty().counted()).isFalse();
+    assertThat(ofDuty().ages(false)).hasSize(4);
+    assertThat(new LifeGroups(List.of()).at(Level.DUTY, A01).counted()).isFalse();
   }
 
   @Test
   void aYearMayBeAskedForAlone() {
     run(3, "A-01", "bolted", "sludge", true);
-    assertThat(narrowest().since(DAY).runs()).hasSize(3);
-    assertThat(narrowest().since(DAY.plusDays(1)).runs()).isEmpty();
+    assertThat(ofDuty().since(DAY).runs()).hasSize(3);
+    assertThat(ofDuty().since(DAY.plusDays(1)).runs()).isEmpty();
   }
 }

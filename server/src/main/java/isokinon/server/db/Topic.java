@@ -16,6 +16,8 @@ public enum Topic {
   RUNS,
   /** How wear parts are kept. */
   POLICIES,
+  /** What is believed of the lives of a large group, worked out beside. */
+  LIVES,
   /** The failure modes that people chose for groups of wear parts. */
   FAILURE_MODES,
   /** Readings, causes, faults and next looks. */

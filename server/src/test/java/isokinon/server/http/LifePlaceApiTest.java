@@ -34,13 +34,15 @@ class LifePlaceApiTest {
   }
 
   @Test
-  void theWidthIsWidenedUntilThereAreFailuresEnoughAndThatIsSaid() {
-    JsonNode alone = life("{\"pump\": \"SCR-03\"}");
-    assertThat(alone.at("/of/level").asText()).isEqualTo("pump");
-    assertThat(alone.at("/of/widened").asText()).isEmpty();
-    JsonNode wide = life("{\"pump\": \"SCR-02\"}");
+  void aPumpIsToldBesideThoseOfItsDutyAndWhoseRunsCountIsSaid() {
+    JsonNode alone = life("{\"pump\": \"SCR-03\", \"level\": \"pump\"}");
+    assertThat(alone.at("/of/together").asText()).isEmpty();
+    JsonNode wide = life("{\"pump\": \"BLE-02\"}");
     assertThat(wide.at("/of/level").asText()).isEqualTo("duty");
-    assertThat(wide.at("/of/widened").asText()).startsWith("SCR-02 alone has ");
+    assertThat(wide.at("/of/together").asText()).contains("of BLE-02 count in full");
+    JsonNode sister = life("{\"pump\": \"EFF-01\"}");
+    assertThat(sister.at("/estimate/mean").asDouble())
+        .isNotEqualTo(wide.at("/estimate/mean").asDouble());
     JsonNode asked = life("{\"pump\": \"SCR-03\", \"level\": \"any-duty\"}");
     assertThat(asked.at("/estimate/runs").asInt())
         .isGreaterThan(alone.at("/estimate/runs").asInt());
@@ -197,7 +199,7 @@ class LifePlaceApiTest {
 
   @Test
   void aFailureModeThatSomebodyChoseCountsForEveryForecast() {
-    double before = desk.get("/api/v1/pumps/DYE-01").body().at("/strip/risk30").asDouble();
+    JsonNode before = desk.get("/api/v1/pumps/DYE-01").body().path("strip");
     assertThat(
             desk.post(
                     "/api/v1/life/mode",
@@ -206,8 +208,8 @@ class LifePlaceApiTest {
                 .status())
         .isEqualTo(204);
     JsonNode strip = desk.get("/api/v1/pumps/DYE-01").body().path("strip");
-    assertThat(strip.path("shape").asDouble()).isEqualTo(4);
-    assertThat(strip.path("risk30").asDouble()).isNotEqualTo(before);
+    assertThat(strip.path("shape").asDouble()).isGreaterThan(before.path("shape").asDouble());
+    assertThat(strip.path("risk30").asDouble()).isNotEqualTo(before.path("risk30").asDouble());
   }
 
   @Test

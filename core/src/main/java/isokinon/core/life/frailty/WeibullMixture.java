@@ -1,7 +1,6 @@
 package isokinon.core.life.frailty;
 
 import isokinon.core.life.Survival;
-import isokinon.core.life.Weibull;
 import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
@@ -366,9 +365,28 @@ public final class WeibullMixture implements Survival {
                     .mapToObj(j -> new Atom(shapes[i], logScales[i][j], weights[i][j])));
   }
 
-  /** The one Weibull life nearest to the mixture: its median shape and scale. */
-  public Weibull middle() {
-    double shape = Math.exp(atoms().mapToDouble(a -> a.weight() * Math.log(a.shape())).sum());
-    return new Weibull(shape, scaleBand().median());
+  /**
+   * What is believed of the scale, in short.
+   *
+   * @param shape middle of the Weibull shape
+   * @param logScale mean of ln scale, in the unit of the ages
+   * @param spread standard deviation of ln scale
+   */
+  public record ScaleBelief(double shape, double logScale, double spread) {}
+
+  /** What is believed of the scale, in short. */
+  public ScaleBelief scaleBelief() {
+    double logShape = 0;
+    double sum = 0;
+    double squares = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      for (int j = 0; j < weights[i].length; j++) {
+        logShape += weights[i][j] * Math.log(shapes[i]);
+        sum += weights[i][j] * logScales[i][j];
+        squares += weights[i][j] * logScales[i][j] * logScales[i][j];
+      }
+    }
+    return new ScaleBelief(
+        Math.exp(logShape), Math.log(unit) + sum, Math.sqrt(Math.max(0, squares - sum * sum)));
   }
 }

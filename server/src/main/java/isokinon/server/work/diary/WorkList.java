@@ -149,7 +149,7 @@ class WorkList {
         pump,
         renewal.minutes(),
         new WaitingCost(
-            life.estimate(),
+            life.ofRunning(),
             life.age(),
             life.perDay(),
             Math.max(dueAge, life.age() * 0.01),

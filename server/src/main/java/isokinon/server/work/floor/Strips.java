@@ -1,7 +1,6 @@
 package isokinon.server.work.floor;
 
 import isokinon.core.counter.WearCount;
-import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.renewal.Policies.Way;
 import isokinon.core.sheet.Family;
 import isokinon.server.db.findings.FindingMapper;
@@ -51,7 +50,6 @@ public class Strips {
    * @param way how it is kept: fixed, until-it-fails or look
    * @param everyHours age to renew at, or hours between looks
    * @param lens density of failing, per day, at even steps from today to the days ahead
-   * @param shown which estimate the chance comes from: posterior or likelihood
    * @param shape its Weibull shape
    * @param runs runs it comes from, those that still run among them
    */
@@ -82,7 +80,6 @@ public class Strips {
       List<Double> lens,
       double risk30,
       String because,
-      Shown shown,
       double shape,
       int runs,
       int failures,
@@ -199,8 +196,7 @@ public class Strips {
         forecast.lens(Floor.DAYS_AHEAD, LENS_POINTS),
         risk,
         forecast.because(),
-        life.estimate().shown(),
-        life.estimate().shape(),
+        life.estimate().shape().median(),
         life.estimate().runs(),
         life.estimate().failures(),
         spread(forecast.failedAt()),

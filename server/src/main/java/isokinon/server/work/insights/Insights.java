@@ -1,10 +1,9 @@
 package isokinon.server.work.insights;
 
 import isokinon.core.life.LifeEstimate;
-import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
-import isokinon.core.life.WeibullFit;
+import isokinon.core.life.frailty.Marginal;
 import isokinon.core.value.Code;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
@@ -98,6 +97,9 @@ public class Insights {
       String material,
       String duty,
       String lot) {}
+
+  /** Under so many failures of a pump nobody says that age tells nothing of it (shop rule). */
+  private static final int TELLING = 5;
 
   private final LifePage place;
   private final FindWords words;
@@ -210,8 +212,8 @@ public class Insights {
   private Optional<InsightView> noAge(LifeSnapshot shop, PumpInService s) {
     Group own = shop.groups().at(Level.PUMP, s.of());
     LifeEstimate e = shop.life(s, own).estimate();
-    Optional<WeibullFit> fit = e.fit().filter(f -> e.shown() == Shown.LIKELIHOOD);
-    if (fit.filter(f -> f.shape() < s.prior().shape() && f.shapeLow() < 1).isEmpty()) {
+    Marginal shape = e.shape();
+    if (e.failures() < TELLING || shape.high() >= s.prior().shape() || shape.low() >= 1) {
       return Optional.empty();
     }
     String tag = s.pump().tag();
@@ -223,11 +225,7 @@ public class Insights {
             FindWords.failed(own)
                 + ", shape "
                 + String.format(
-                    Locale.ROOT,
-                    "%.1f (%.1f to %.1f)",
-                    fit.get().shape(),
-                    fit.get().shapeLow(),
-                    fit.get().shapeHigh())
+                    Locale.ROOT, "%.1f (%.1f to %.1f)", shape.median(), shape.low(), shape.high())
                 + " where "
                 + String.format(Locale.ROOT, "%.1f", s.prior().shape())
                 + " is usual."

@@ -6,7 +6,9 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
-import isokinon.core.life.WeibullFit;
+import isokinon.core.life.frailty.GroupPosterior;
+import isokinon.core.life.frailty.Marginal;
+import isokinon.core.material.Knowledge;
 import isokinon.core.renewal.Policies;
 import isokinon.core.renewal.Policies.Kept;
 import isokinon.core.renewal.Policies.Terms;
@@ -39,7 +41,7 @@ public class LifePage {
   /**
    * What is asked.
    *
-   * @param pump a pump; its set is the part, and its own runs the narrowest group
+   * @param pump a pump; its set is the part, and its own life is told
    * @param role part, material and duty group, where no pump is asked for
    * @param level width of the group; the tool chooses where it is left out
    * @param years runs of the last years only
@@ -90,7 +92,7 @@ public class LifePage {
         q.years() == null || q.years() <= 0
             ? chosen
             : chosen.since(LocalDate.now(clock).minusYears(q.years()));
-    GroupLife life = life(q, group, shop);
+    GroupLife life = life(q, of.pump(), group, group == chosen, shop);
     TermsView terms = costs.terms(q, life);
     return RequestProblem.answered(() -> view(q, of, life, terms, shop));
   }
@@ -116,7 +118,7 @@ public class LifePage {
   public Optional<Habit> habit(Group group, LifeSnapshot shop) {
     LifeQuestion plain =
         new LifeQuestion(null, null, null, null, null, null, null, null, null, null, null);
-    GroupLife life = life(plain, group, shop);
+    GroupLife life = life(plain, "", group, true, shop);
     TermsView terms = costs.terms(plain, life);
     Optional<Terms> known = LifeTerms.core(terms, life.perHour());
     if (life.running().isEmpty() || known.isEmpty() || !life.estimate().tells()) {
@@ -200,7 +202,7 @@ public class LifePage {
 
   private static Group group(LifeQuestion q, LifeGroups.GroupKey of, LifeSnapshot shop) {
     if (q.level() == null) {
-      return of.pump().isEmpty() ? shop.groups().at(Level.DUTY, of) : shop.groups().narrowest(of);
+      return shop.groups().at(Level.DUTY, of);
     }
     if (!levels(of).contains(q.level())) {
       throw RequestProblem.invalid(
@@ -213,7 +215,14 @@ public class LifePage {
     return of.pump().isEmpty() ? List.of(Level.DUTY, Level.ANY_DUTY) : List.of(Level.values());
   }
 
-  private GroupLife life(LifeQuestion q, Group group, LifeSnapshot shop) {
+  /**
+   * The life of a pump, or of an ordinary one of its group.
+   *
+   * @param pump whose life is told; empty for a new one
+   * @param whole whether the group has all its runs: what is believed of it is kept then
+   */
+  private GroupLife life(
+      LifeQuestion q, String pump, Group group, boolean whole, LifeSnapshot shop) {
     LifeGroups.GroupKey of = group.of();
     List<PumpInService> running =
         shop.all().stream()
@@ -241,8 +250,16 @@ public class LifePage {
         prior,
         inCounts,
         perHour,
-        RequestProblem.answered(
-            () -> LifeEstimate.of(prior.shape(), prior.hours() * perHour, group.ages(inCounts))));
+        estimate(pump, group, whole, inCounts, prior, shop));
+  }
+
+  private static LifeEstimate estimate(
+      String pump, Group group, boolean whole, boolean inCounts, Prior prior, LifeSnapshot shop) {
+    GroupPosterior lives =
+        whole
+            ? shop.known(group, inCounts, prior.shape()).lives()
+            : shop.fitted(group, inCounts, prior.shape());
+    return LifeEstimate.of(lives, pump, shop.expectedMean(pump, group, inCounts, prior.shape()));
   }
 
   private Prior prior(LifeQuestion q, LifeGroups.GroupKey of, List<PumpInService> running) {
@@ -258,11 +275,13 @@ public class LifePage {
           "mode", "The shape of a failure mode lies between 0.6 and 10; got " + shape + ".");
     }
     return running.isEmpty()
-        ? new Prior(lives.baseHours(of.role(), of.material()), false, shape)
+        ? new Prior(
+            lives.baseHours(of.role(), of.material()), false, shape, Knowledge.THIN.spread())
         : new Prior(
             running.stream().mapToDouble(s -> s.prior().hours()).average().orElseThrow(),
             running.stream().allMatch(s -> s.prior().fromLibrary()),
-            shape);
+            shape,
+            running.stream().mapToDouble(s -> s.prior().spread()).max().orElseThrow());
   }
 
   private List<GroupLine> groups(LifeSnapshot shop) {
@@ -308,7 +327,7 @@ public class LifePage {
                         g.failures()))
             .toList(),
         chosenByTool && !of.pump().isEmpty()
-            ? LifeText.widened(group, shop.groups().at(Level.PUMP, of), of)
+            ? LifeText.together(group, shop.groups().at(Level.PUMP, of), of)
             : "",
         q.years() == null ? 0 : q.years());
   }
@@ -318,19 +337,22 @@ public class LifePage {
 
   private static EstimateView estimateView(GroupLife life) {
     LifeEstimate e = life.estimate();
-    Optional<WeibullFit> fit = e.fit();
+    Marginal scale = e.life().scaleBand();
+    Marginal mean = e.life().meanBand();
     int running = (int) life.group().runs().stream().filter(WearRun::running).count();
     return new EstimateView(
-        e.shown(),
         e.tells(),
-        e.shape(),
-        e.posterior().shape(),
-        fit.map(WeibullFit::shapeLow),
-        fit.map(WeibullFit::shapeHigh),
-        life.hours(e.scale(0.05)),
-        life.hours(e.scale(0.5)),
-        life.hours(e.scale(0.95)),
-        life.hours(e.meanLife()),
+        e.shape().median(),
+        life.prior().shape(),
+        e.shape().low(),
+        e.shape().high(),
+        e.between().median(),
+        life.hours(scale.low()),
+        life.hours(scale.median()),
+        life.hours(scale.high()),
+        life.hours(mean.median()),
+        life.hours(mean.low()),
+        life.hours(mean.high()),
         life.prior().hours(),
         life.prior().fromLibrary(),
         e.runs(),

@@ -38,7 +38,7 @@ final class LifePlot {
   /** How far the plots go, in the unit of ages: past the oldest run and nearly every failure. */
   static double reach(GroupLife life) {
     double oldest = life.ages().stream().mapToDouble(Run::age).max().orElse(0);
-    return Math.max(oldest * 1.05, life.estimate().quantile(0.97));
+    return Math.max(oldest * 1.05, life.estimate().quantile(0.9));
   }
 
   static List<PointView> curve(GroupLife life, double reach) {

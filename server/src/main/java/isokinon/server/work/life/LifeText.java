@@ -1,7 +1,6 @@
 package isokinon.server.work.life;
 
 import isokinon.core.life.LifeEstimate;
-import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
@@ -92,16 +91,19 @@ public final class LifeText {
             + " came out sound, "
             + running
             + " still running. ";
-    String by =
-        e.shown() == Shown.LIKELIHOOD
-            ? "Likelihood alone, shape "
-            : "Library and runs together, shape ";
-    double shape = e.shape();
+    double shape = e.shape().median();
     String means =
         shape > 1.15
             ? ": these wear out, so age tells."
             : shape < 0.9 ? ": these fail young, so age protects." : ": age hardly tells.";
-    return runs + by + String.format(Locale.ROOT, "%.1f", shape) + means;
+    return runs
+        + String.format(
+            Locale.ROOT,
+            "Library and runs together, shape %.1f (%.1f to %.1f)",
+            shape,
+            e.shape().low(),
+            e.shape().high())
+        + means;
   }
 
   /** What a width of a group takes together. */
@@ -114,19 +116,17 @@ public final class LifeText {
     };
   }
 
-  /** Why the tool took a group as wide as it did. */
-  static String widened(Group group, Group own, LifeGroups.GroupKey of) {
-    if (group.level() == Level.PUMP) {
-      return "";
-    }
-    return of.pump()
-        + " alone has "
-        + Text.count(own.failures(), "failure")
-        + " in "
-        + Text.count(own.runs().size(), "run")
-        + ", so "
-        + (group.level() == Level.CONSTRUCTION ? "pumps like it" : "all pumps")
-        + " in this duty are taken together.";
+  /** Whose runs a pump's life comes from. */
+  static String together(Group group, Group own, LifeGroups.GroupKey of) {
+    int others = group.runs().size() - own.runs().size();
+    return others == 0
+        ? ""
+        : Text.count(own.runs().size(), "run")
+            + " of "
+            + of.pump()
+            + " count in full, "
+            + others
+            + " of the other pumps in this duty as far as pumps are alike.";
   }
 
   /** Where the costs come from. */
@@ -192,10 +192,10 @@ public final class LifeText {
         .flatMap(
             f ->
                 BestAgeBand.of(
-                    estimate, terms.orElseThrow().planned(), terms.orElseThrow().failed()))
+                    estimate.life(), terms.orElseThrow().planned(), terms.orElseThrow().failed()))
         .map(
             b ->
-                "Over what the runs leave open, the best age falls between "
+                "Over all that the runs leave open, the best age lies between "
                     + h(b.low() / perHour)
                     + " and "
                     + h(b.high() / perHour)

@@ -1,7 +1,6 @@
 package isokinon.server.work.life;
 
 import isokinon.core.counter.WearCount;
-import isokinon.core.life.LifeEstimate.Shown;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.renewal.Policies.Way;
 import isokinon.core.value.Code;
@@ -59,7 +58,7 @@ public record LifeView(
    * @param level pump, construction, duty or any-duty
    * @param pump whose, where one was asked for
    * @param levels the widths there are
-   * @param widened why it is as wide as it is
+   * @param together why it is as wide as it is
    * @param years runs of the last years only; 0 for all
    */
   public record GroupView(
@@ -70,7 +69,7 @@ public record LifeView(
       Level level,
       String pump,
       List<LevelLine> levels,
-      String widened,
+      String together,
       int years) {}
 
   /** A width with what it holds. */
@@ -82,29 +81,34 @@ public record LifeView(
   /**
    * The estimate.
    *
-   * @param shown posterior or likelihood
    * @param tells whether the runs tell enough to be gone by
    * @param shape Weibull shape believed
-   * @param mode shape of the failure mode that the posterior stands on
-   * @param shapeLow of the likelihood, 90 %
+   * @param mode shape of the failure mode before any run
+   * @param shapeLow 5 % of the shape
+   * @param shapeHigh 95 %
+   * @param between standard deviation of ln life between the pumps of the group
    * @param scaleLow 5 % of the scale, h
    * @param scale median of it, h
    * @param scaleHigh 95 %, h
-   * @param mean predictive mean life, h
+   * @param mean middle of what is believed of the mean life, h
+   * @param meanLow 5 % of it, h
+   * @param meanHigh 95 %, h
    * @param priorMean the library's mean life, h
    * @param fromLibrary whether it is the library's; else it comes from the interval
    */
   public record EstimateView(
-      Shown shown,
       boolean tells,
       double shape,
       double mode,
-      Optional<Double> shapeLow,
-      Optional<Double> shapeHigh,
+      double shapeLow,
+      double shapeHigh,
+      double between,
       double scaleLow,
       double scale,
       double scaleHigh,
       double mean,
+      double meanLow,
+      double meanHigh,
       double priorMean,
       boolean fromLibrary,
       int runs,

@@ -1,6 +1,7 @@
 package isokinon.server.work.lives;
 
 import isokinon.core.life.LifeEstimate;
+import isokinon.core.life.Survival;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.lives.LifeSnapshot.Life;
 import isokinon.server.work.shared.Text;
@@ -17,6 +18,7 @@ public final class Forecast {
 
   private final Life life;
   private final LifeEstimate estimate;
+  private final Survival ofRunning;
   private final String fluid;
 
   /**
@@ -27,17 +29,18 @@ public final class Forecast {
   Forecast(Life life, String fluid) {
     this.life = life;
     this.estimate = life.estimate();
+    this.ofRunning = life.ofRunning();
     this.fluid = fluid;
   }
 
   /** Chance of failing within {@code days}. */
   public double risk(double days) {
-    return estimate.risk(life.age(), days * life.perDay());
+    return ofRunning.risk(life.age(), days * life.perDay());
   }
 
   /** Days from now until half of the sets that reached this age have failed. */
   public double expectedDays() {
-    double half = estimate.quantile(1 - Math.max(SURVIVES, estimate.survival(life.age())) / 2);
+    double half = ofRunning.quantile(1 - Math.max(SURVIVES, ofRunning.survival(life.age())) / 2);
     return Math.max(1, (half - life.age()) / life.perDay());
   }
 
@@ -50,7 +53,7 @@ public final class Forecast {
     List<Double> lens = new ArrayList<>();
     double failed = 0;
     for (int i = 0; i <= points; i++) {
-      double then = estimate.risk(life.age(), (i + 1) * step * life.perDay());
+      double then = ofRunning.risk(life.age(), (i + 1) * step * life.perDay());
       lens.add(Math.round((then - failed) / step * DRAWN) / DRAWN);
       failed = then;
     }

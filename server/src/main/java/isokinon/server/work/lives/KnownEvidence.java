@@ -1,11 +1,12 @@
 package isokinon.server.work.lives;
 
-import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.life.frailty.FrailtyModel;
+import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
 import java.time.LocalDate;
 import java.util.ArrayDeque;
@@ -15,78 +16,106 @@ import java.util.List;
 import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
 
 /**
- * What the runs of each group say, summed up when first asked, and taken over from the moment
- * before where a group is as it was.
+ * What the runs of each group say, worked out when first asked, and taken over from the moment
+ * before where a group is as it was. A group so large that working it out would keep people waiting
+ * answers by what was believed before until it is done.
  */
 final class KnownEvidence {
 
   /** So many of the last runs are told of one by one. */
   private static final int LAST = 6;
 
-  private record Key(Level level, GroupKey of, boolean inCounts) {}
+  /** Groups of more runs are worked out beside, where something was believed of them before. */
+  private static final int MOST_AT_ONCE = 400;
+
+  private record Key(Level level, GroupKey of, boolean inCounts, double shape) {}
 
   private final Map<Key, Known> known = new ConcurrentHashMap<>();
   private final Map<Key, Known> before;
+  private final Consumer<Runnable> beside;
 
+  /** Nothing is known yet; large groups are worked out at once. */
   KnownEvidence() {
-    this(Map.of());
+    this(Runnable::run);
   }
 
-  private KnownEvidence(Map<Key, Known> before) {
+  /**
+   * Nothing is known yet.
+   *
+   * @param beside runs what is worked out beside
+   */
+  KnownEvidence(Consumer<Runnable> beside) {
+    this(Map.of(), beside);
+  }
+
+  private KnownEvidence(Map<Key, Known> before, Consumer<Runnable> beside) {
     this.before = before;
+    this.beside = beside;
   }
 
   /** For the groups of a later moment. */
   KnownEvidence later() {
-    return new KnownEvidence(known);
+    return new KnownEvidence(known, beside);
   }
 
-  GroupEvidence of(Group group, boolean inCounts, double shape) {
-    return known
-        .computeIfAbsent(
-            new Key(group.level(), group.of(), inCounts),
-            key -> {
-              Known earlier = before.get(key);
-              return earlier != null && earlier.group.runs().equals(group.runs())
-                  ? earlier
-                  : new Known(group, inCounts, shape);
-            })
-        .with(shape);
+  GroupEvidence of(Group group, boolean inCounts, LibraryExpectation expected) {
+    return known.computeIfAbsent(
+            new Key(group.level(), group.of(), inCounts, expected.shape()),
+            key -> known(group, inCounts, expected, before.get(key)))
+        .evidence;
   }
 
-  /** What is known of a group, for each shape of a failure mode that was asked for. */
+  private Known known(Group group, boolean inCounts, LibraryExpectation expected, Known earlier) {
+    if (earlier != null && earlier.isOf(group, expected)) {
+      return earlier;
+    }
+    Known made = new Known(group, expected);
+    if (earlier != null && group.runs().size() > MOST_AT_ONCE) {
+      made.evidence = evidence(group, inCounts, earlier.evidence.lives());
+      beside.accept(
+          () -> made.evidence = evidence(group, inCounts, fitted(group, inCounts, expected)));
+    } else {
+      made.evidence = evidence(group, inCounts, fitted(group, inCounts, expected));
+    }
+    return made;
+  }
+
+  /** What is known of a group by its runs and by what was expected of its pumps. */
   private static final class Known {
 
     private final Group group;
-    private final boolean inCounts;
-    private final GroupEvidence first;
-    private final Map<Double, GroupEvidence> byShape = new ConcurrentHashMap<>();
+    private final LibraryExpectation expected;
+    private volatile GroupEvidence evidence;
 
-    Known(Group group, boolean inCounts, double shape) {
+    Known(Group group, LibraryExpectation expected) {
       this.group = group;
-      this.inCounts = inCounts;
-      List<Run> ages = group.ages(inCounts);
-      first =
-          new GroupEvidence(
-              LifeEstimate.Evidence.of(shape, ages),
-              (int) group.runs().stream().filter(r -> !r.running()).count(),
-              lastFailed(group.runs()),
-              ages.stream().filter(Run::failed).map(Run::age).sorted().toList());
-      byShape.put(shape, first);
+      this.expected = expected;
     }
 
-    GroupEvidence with(double shape) {
-      return byShape.computeIfAbsent(
-          shape,
-          s ->
-              new GroupEvidence(
-                  first.evidence().shaped(s, group.ages(inCounts)),
-                  first.finished(),
-                  first.lastFailed(),
-                  first.failedAt()));
+    boolean isOf(Group other, LibraryExpectation also) {
+      return expected.equals(also) && group.runs().equals(other.runs());
     }
+  }
+
+  /** What is believed of a group, not kept for later. */
+  static GroupPosterior fitted(Group group, boolean inCounts, LibraryExpectation expected) {
+    return FrailtyModel.fit(expected.prior(), expected.relative(group, inCounts));
+  }
+
+  private static GroupEvidence evidence(Group group, boolean inCounts, GroupPosterior lives) {
+    return new GroupEvidence(
+        lives,
+        (int) group.runs().stream().filter(r -> !r.running()).count(),
+        lastFailed(group.runs()),
+        group.runs().stream()
+            .filter(WearRun::running)
+            .map(WearRun::pump)
+            .collect(Collectors.toUnmodifiableSet()),
+        group.ages(inCounts).stream().filter(Run::failed).map(Run::age).sorted().toList());
   }
 
   private record Ended(LocalDate day, int place, boolean failed) {}

@@ -4,6 +4,7 @@ import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.material.Knowledge;
 import isokinon.core.wetend.Duty;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
@@ -40,6 +41,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -81,13 +84,32 @@ public class LifeService {
   private final Sheets sheets;
   private final Clock clock;
   private final FinishedRuns finished;
-  private final Cached<Map<String, PumpInService>> standing;
+  private final Cached<Standing> standing;
   private final Cached<InService> inService;
   private final Cached<LifeSnapshot> read;
-  private volatile KnownEvidence known = new KnownEvidence();
+  private volatile KnownEvidence known;
 
-  /** The pumps by the library alone, and all runs with those of the parts in them. */
-  private record InService(LifeGroups groups, Map<String, PumpInService> standing) {}
+  /** The pumps by the library alone, and what they run on. */
+  private record Standing(
+      Map<String, PumpInService> pumps,
+      Map<String, List<ExposureRow>> exposures,
+      Map<String, WetEndRow> wetEnds) {}
+
+  /** The same with all runs, those of the parts in the pumps among them. */
+  private record InService(LifeGroups groups, Standing standing) {}
+
+  /** So many pumps of a duty tell what the library expects of a material in it. */
+  private static final int TELLING_OF_A_DUTY = 8;
+
+  /** Works out large groups while people go on by what was believed before. */
+  private final ExecutorService beside =
+      Executors.newSingleThreadExecutor(
+          r -> {
+            Thread thread = new Thread(r, "lives of large groups");
+            thread.setDaemon(true);
+            thread.setPriority(Thread.MIN_PRIORITY);
+            return thread;
+          });
 
   private record ModeKey(String role, String material, String duty) {}
 
@@ -113,12 +135,23 @@ public class LifeService {
     this.library = library;
     this.sheets = sheets;
     this.clock = clock;
+    this.known =
+        new KnownEvidence(
+            task ->
+                beside.execute(
+                    () -> {
+                      task.run();
+                      versions.changed(EnumSet.of(Topic.LIVES));
+                    }));
     this.standing = Cached.by(() -> LocalDate.now(clock), versions, COME_FROM, this::readStanding);
     this.inService =
         Cached.by(this.standing::get, versions, EnumSet.of(Topic.RUNS), this::readInService);
     this.read =
         Cached.by(
-            this.inService::get, versions, EnumSet.of(Topic.FAILURE_MODES), this::readSnapshot);
+            this.inService::get,
+            versions,
+            EnumSet.of(Topic.FAILURE_MODES, Topic.LIVES),
+            this::readSnapshot);
   }
 
   /** The lives as they are now. */
@@ -136,18 +169,23 @@ public class LifeService {
                     FailureModeRow::shape));
     Map<String, PumpInService> standing = new LinkedHashMap<>();
     now.standing()
+        .pumps()
         .forEach(
             (tag, s) -> {
               ModeKey mode = new ModeKey(s.pump().role(), s.pump().material(), s.duty());
               standing.put(tag, modes.containsKey(mode) ? s.shaped(modes.get(mode)) : s);
             });
     known = known.later();
-    return new LifeSnapshot(now.groups(), standing, known);
+    return new LifeSnapshot(
+        now.groups(),
+        standing,
+        (role, material, duty) -> expectedHours(now.standing(), role, material, duty),
+        known);
   }
 
   private InService readInService() {
-    Map<String, PumpInService> standing = this.standing.get();
-    return new InService(finished.groups().and(running(standing)), standing);
+    Standing standing = this.standing.get();
+    return new InService(finished.groups().and(running(standing.pumps())), standing);
   }
 
   /** What runs of a role and material in a duty say, those that still run among them. */
@@ -155,7 +193,7 @@ public class LifeService {
     return now().like(role, material, duty, shape(role, material));
   }
 
-  private Map<String, PumpInService> readStanding() {
+  private Standing readStanding() {
     Map<String, List<ExposureRow>> exposures =
         pumps.allExposures().stream().collect(Collectors.groupingBy(ExposureRow::pump));
     Map<String, WetEndRow> known =
@@ -180,7 +218,7 @@ public class LifeService {
               exposures.getOrDefault(pump.tag(), List.of()),
               known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag()))));
     }
-    return all;
+    return new Standing(all, exposures, known);
   }
 
   private PumpInService standing(
@@ -222,6 +260,27 @@ public class LifeService {
     return library.materials().baseLife(role, material).map(b -> b.hours()).orElse(UNKNOWN_LIFE);
   }
 
+  /** What the library expects of a part in a duty, over some pumps that run on it. */
+  private double expectedHours(Standing now, String role, String material, String duty) {
+    return baseHours(role, material)
+        * now.pumps().values().stream()
+            .filter(s -> s.duty().equals(duty))
+            .limit(TELLING_OF_A_DUTY)
+            .flatMap(s -> leaves(now, s.pump(), role, material).stream())
+            .mapToDouble(Leaves::factor)
+            .average()
+            .orElse(1);
+  }
+
+  private Optional<Leaves> leaves(Standing now, PumpRow pump, String role, String material) {
+    return leaves(
+        pump,
+        role,
+        material,
+        now.exposures().getOrDefault(pump.tag(), List.of()),
+        now.wetEnds().getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())));
+  }
+
   /**
    * The share of the library's base life that a pump's duty leaves its wearing part.
    *
@@ -231,8 +290,16 @@ public class LifeService {
     List<ExposureRow> fluids =
         pumps.exposures(pump.tag()).stream().map(e -> e.hotter(hotterK)).toList();
     WetEndRow wetEnd = wetEnds.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()));
-    return factor(pump, fluids, wetEnd);
+    return leaves(pump, fluids, wetEnd).map(Leaves::factor);
   }
+
+  /**
+   * What a duty leaves a part of the library's base life.
+   *
+   * @param factor share of it
+   * @param row how well that is known
+   */
+  private record Leaves(double factor, Knowledge row) {}
 
   private Prior prior(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
     return library
@@ -240,26 +307,36 @@ public class LifeService {
         .baseLife(pump.role(), pump.material())
         .flatMap(
             base ->
-                factor(pump, fluids, wetEnd)
-                    .map(f -> new Prior(base.hours() * f, true, base.shape())))
+                leaves(pump, fluids, wetEnd)
+                    .map(
+                        l ->
+                            new Prior(
+                                base.hours() * l.factor(), true, base.shape(), l.row().spread())))
         .orElseGet(
             () ->
                 new Prior(
                     pump.intervalHours() * MEAN_OVER_INTERVAL,
                     false,
-                    shape(pump.role(), pump.material())));
+                    shape(pump.role(), pump.material()),
+                    Knowledge.THIN.spread()));
   }
 
-  private Optional<Double> factor(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
+  private Optional<Leaves> leaves(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
+    return leaves(pump, pump.role(), pump.material(), fluids, wetEnd);
+  }
+
+  private Optional<Leaves> leaves(
+      PumpRow pump, String role, String material, List<ExposureRow> fluids, WetEndRow wetEnd) {
     if (fluids.isEmpty()) {
-      return Optional.of(1.0);
+      return Optional.of(new Leaves(1, Knowledge.USUAL));
     }
     try {
       Duty duty = DutyForm.of(pump, fluids, wetEnd, library).duty(library);
       return library
           .materials()
-          .material(pump.material())
-          .flatMap(m -> library.rater().rate(duty, m, pump.role()).factor());
+          .material(material)
+          .map(m -> library.rater().rate(duty, m, role))
+          .flatMap(r -> r.factor().map(f -> new Leaves(f, r.known())));
     } catch (RequestProblem e) {
       // A duty that was never written down right tells nothing of the life in it.
       return Optional.empty();

@@ -5,15 +5,22 @@ import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
+import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.Survival;
+import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /**
- * The lives of all wearing sets at one moment. Evidence of a group is summed up when first asked.
+ * The lives of all wearing sets at one moment. What the runs of a group say is worked out when
+ * first asked.
  */
 public final class LifeSnapshot {
 
@@ -23,8 +30,9 @@ public final class LifeSnapshot {
    * @param hours mean life
    * @param fromLibrary whether the library knows it; else it comes from the fixed interval
    * @param shape Weibull shape of the failure mode
+   * @param spread standard deviation of ln mean life: how well it is known
    */
-  public record Prior(double hours, boolean fromLibrary, double shape) {}
+  public record Prior(double hours, boolean fromLibrary, double shape, double spread) {}
 
   /**
    * A pump as it stands now.
@@ -45,13 +53,12 @@ public final class LifeSnapshot {
 
     /** The same with the shape of the failure mode that somebody chose. */
     PumpInService shaped(double shape) {
-      Prior chosen = new Prior(prior.hours(), prior.fromLibrary(), shape);
+      Prior chosen = new Prior(prior.hours(), prior.fromLibrary(), shape, prior.spread());
       return new PumpInService(pump, usage, duty, chosen, calendar);
     }
 
-    public LifeGroups.GroupKey of() {
-      return new LifeGroups.GroupKey(
-          pump.tag(), pump.sheet().orElse(""), pump.role(), pump.material(), duty);
+    public GroupKey of() {
+      return new GroupKey(pump.tag(), pump.sheet().orElse(""), pump.role(), pump.material(), duty);
     }
 
     public WearCount counted() {
@@ -76,6 +83,16 @@ public final class LifeSnapshot {
       double perHour,
       WearCount counted) {
 
+    /**
+     * What was believed of the set that runs now before it had reached its age: where that age is
+     * among the runs that the life comes from, it must not count twice.
+     */
+    public Survival ofRunning() {
+      return known.running().contains(standing.pump().tag())
+          ? estimate.life().before(age())
+          : estimate.life();
+    }
+
     /** Age of the set now, in the unit of the estimate. */
     public double age() {
       return counted == WearCount.HOURS ? standing.pump().age() : standing.pump().countAge();
@@ -95,28 +112,52 @@ public final class LifeSnapshot {
   /**
    * What the runs of a group say.
    *
+   * @param lives in mean lives of the library
    * @param finished how many came out
    * @param lastFailed whether each of the last few that came out had failed, the latest last
+   * @param running the pumps whose set runs now and is among them
    * @param failedAt ages of those that failed, in the unit of the estimate, lowest first
    */
   public record GroupEvidence(
-      LifeEstimate.Evidence evidence,
+      GroupPosterior lives,
       int finished,
       List<Boolean> lastFailed,
+      Set<String> running,
       List<Double> failedAt) {}
+
+  /** What the library expects of parts that no pump runs with now. */
+  interface LibraryLives {
+
+    /** Mean life of a part in a duty, h. */
+    double hours(String role, String material, String duty);
+  }
+
+  private static final double SOME_HOURS = 4000;
 
   private final LifeGroups groups;
   private final Map<String, PumpInService> standing;
+  private final LibraryLives library;
   private final KnownEvidence known;
+  private final Map<GroupKey, List<PumpInService>> members;
+  private final Map<Expecting, LibraryExpectation> expected = new ConcurrentHashMap<>();
+
+  private record Expecting(GroupKey of, boolean inCounts, double shape) {}
 
   public LifeSnapshot(LifeGroups groups, Map<String, PumpInService> standing) {
-    this(groups, standing, new KnownEvidence());
+    this(groups, standing, (role, material, duty) -> SOME_HOURS, new KnownEvidence());
   }
 
-  LifeSnapshot(LifeGroups groups, Map<String, PumpInService> standing, KnownEvidence known) {
+  LifeSnapshot(
+      LifeGroups groups,
+      Map<String, PumpInService> standing,
+      LibraryLives library,
+      KnownEvidence known) {
+    this.library = library;
     this.groups = groups;
     this.standing = standing;
     this.known = known;
+    this.members =
+        standing.values().stream().collect(Collectors.groupingBy(s -> s.of().at(Level.DUTY)));
   }
 
   public LifeGroups groups() {
@@ -141,33 +182,69 @@ public final class LifeSnapshot {
     return List.copyOf(standing.values());
   }
 
-  /** The life of a pump's set from the narrowest group that has failures enough. */
+  /** The life of a pump's set by its own runs and those of all such sets in the same duty. */
   public Life life(PumpInService s) {
-    return life(s, groups.narrowest(s.of()));
+    return life(s, groups.at(Level.DUTY, s.of()));
   }
 
   /** The life of a pump's set from one group: in what drives its wear where all was counted. */
   public Life life(PumpInService s, Group group) {
     boolean inCounts =
         s.counted() != WearCount.HOURS && s.pump().countsPerHour() > 0 && group.counted();
-    double perHour = inCounts ? s.pump().countsPerHour() : 1;
-    GroupEvidence of = known(group, inCounts, s.prior().shape());
+    LibraryExpectation library = expected(group, inCounts, s.prior().shape());
+    GroupEvidence of = known.of(group, inCounts, library);
     return new Life(
         s,
         group,
         of,
-        LifeEstimate.of(s.prior().hours() * perHour, of.evidence()),
-        perHour,
+        LifeEstimate.of(of.lives(), s.pump().tag(), library.of(s.pump().tag())),
+        inCounts ? s.pump().countsPerHour() : 1,
         inCounts ? s.counted() : WearCount.HOURS);
+  }
+
+  /**
+   * What the runs of a group say, in mean lives of the library.
+   *
+   * @param shape of the failure mode
+   */
+  public GroupEvidence known(Group group, boolean inCounts, double shape) {
+    return known.of(group, inCounts, expected(group, inCounts, shape));
+  }
+
+  /** What is believed of some runs of a group, in mean lives of the library; not kept for later. */
+  public GroupPosterior fitted(Group group, boolean inCounts, double shape) {
+    return KnownEvidence.fitted(group, inCounts, expected(group, inCounts, shape));
+  }
+
+  /**
+   * Mean life by the library, in hours or counts.
+   *
+   * @param pump one that does not run with such a set is an ordinary one
+   */
+  public double expectedMean(String pump, Group group, boolean inCounts, double shape) {
+    return expected(group, inCounts, shape).of(pump);
+  }
+
+  private LibraryExpectation expected(Group group, boolean inCounts, double shape) {
+    // A narrower group is told in what is expected of its duty: each pump has its own mean there.
+    GroupKey of = group.of().at(group.level() == Level.ANY_DUTY ? Level.ANY_DUTY : Level.DUTY);
+    return expected.computeIfAbsent(
+        new Expecting(of, inCounts, shape),
+        e -> {
+          List<PumpInService> running = members(of);
+          double hours = running.isEmpty() ? library.hours(of.role(), of.material(), of.duty()) : 0;
+          return LibraryExpectation.of(running, inCounts, shape, hours);
+        });
+  }
+
+  private List<PumpInService> members(GroupKey of) {
+    return of.duty().isEmpty()
+        ? standing.values().stream().filter(s -> s.of().at(Level.ANY_DUTY).equals(of)).toList()
+        : members.getOrDefault(of, List.of());
   }
 
   /** What the runs of a part's material in a duty say, in hours. */
   GroupEvidence like(String role, String material, String duty, double shape) {
-    return known(
-        groups.at(Level.DUTY, new LifeGroups.GroupKey("", "", role, material, duty)), false, shape);
-  }
-
-  private GroupEvidence known(Group group, boolean inCounts, double shape) {
-    return known.of(group, inCounts, shape);
+    return known(groups.at(Level.DUTY, new GroupKey("", "", role, material, duty)), false, shape);
   }
 }

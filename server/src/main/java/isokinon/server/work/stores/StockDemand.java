@@ -78,9 +78,14 @@ class StockDemand {
         demand =
             demand.and(
                 Demand.of(
-                    group.get(0).estimate(),
                     group.stream()
-                        .map(l -> new Demand.Running(l.age(), days * l.perDay(), renewAt(l)))
+                        .map(
+                            l ->
+                                new Demand.Running(
+                                    l.estimate().life().scaleBelief(),
+                                    l.age(),
+                                    days * l.perDay(),
+                                    renewAt(l)))
                         .toList()));
       }
       return demand;

@@ -1,12 +1,12 @@
 package isokinon.server.work.wetends;
 
-import isokinon.core.life.LifeEstimate;
 import isokinon.core.wetend.Duty;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
 import isokinon.server.db.materials.WetKitRow;
 import isokinon.server.work.library.Catalogue;
 import isokinon.server.work.lives.LifeService;
+import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
 import isokinon.server.work.shared.CachedByKey;
 import java.util.EnumSet;
 import java.util.List;
@@ -39,7 +39,7 @@ public class Offers {
       double rotorClassMm,
       double stopCost,
       Duty duty,
-      List<LifeEstimate.Evidence> evidence) {}
+      List<GroupEvidence> evidence) {}
 
   Offers(
       WetEnds wetEnds,
@@ -81,11 +81,11 @@ public class Offers {
                     k -> CheaperKit.among(wetEnds.kits(s))));
   }
 
-  private List<LifeEstimate.Evidence> evidence(ChoiceSetting s, String sheet) {
+  private List<GroupEvidence> evidence(ChoiceSetting s, String sheet) {
     return catalogue.kits(sheet).stream()
         .map(WetKitRow::material)
         .distinct()
-        .map(m -> lives.like(s.lead(), m, s.dutyGroup()).evidence())
+        .map(m -> lives.like(s.lead(), m, s.dutyGroup()))
         .toList();
   }
 }

@@ -127,7 +127,7 @@ class WetEndKits {
             kit.price(),
             minutes(sheet, s.madeBy(), kit.kit(), other.parts()),
             other.price(),
-            known.evidence().runs() == 0 ? Optional.empty() : Optional.of(known.evidence().sum())),
+            known.lives().runs() == 0 ? Optional.empty() : Optional.of(known.lives().newPump())),
         other.note(),
         other.noRotor(),
         swell,

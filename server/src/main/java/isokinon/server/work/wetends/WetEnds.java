@@ -274,7 +274,7 @@ public class WetEnds {
         usable.stream()
             .findFirst()
             .or(() -> o.lots().stream().filter(l -> l.quantity() > 0).findFirst());
-    int failures = o.known().evidence().failures();
+    int failures = o.known().lives().failures();
     int finished = o.known().finished();
     Optional<Life> life = o.noRotor().isPresent() ? Optional.empty() : r.life();
     Optional<Cost> cost = o.noRotor().isPresent() ? Optional.empty() : r.cost();

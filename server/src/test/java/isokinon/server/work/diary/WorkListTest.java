@@ -88,7 +88,7 @@ class WorkListTest {
         SomePumps.aged(tag, age),
         new Usage(20, 0, Optional.empty(), false),
         "sludge",
-        new Prior(mean, true, 2.5));
+        new Prior(mean, true, 2.5, 0.7));
   }
 
   private static LotRow lot(int quantity, LocalDate cured) {

@@ -100,7 +100,7 @@ class InsightsTest {
     Map<String, PumpInService> standing = new java.util.LinkedHashMap<>();
     for (PumpRow p : pumps) {
       Usage usage = Usage.of(p.hoursPerDay(), List.of(), Optional.empty(), NOW, NOW);
-      standing.put(p.tag(), new PumpInService(p, usage, "sludge", new Prior(3000, true, 2)));
+      standing.put(p.tag(), new PumpInService(p, usage, "sludge", new Prior(3000, true, 2, 0.7)));
     }
     when(lives.now()).thenReturn(new LifeSnapshot(new LifeGroups(runs), standing));
   }

@@ -59,7 +59,7 @@ class ForecastTest {
             ""),
         new Usage(20, 0, Optional.empty(), false),
         "sludge",
-        new Prior(3450, true, 2.5));
+        new Prior(3450, true, 2.5, 0.7));
   }
 
   /** Runs of other pumps in the same duty, which strike {@code perHour} times an hour. */

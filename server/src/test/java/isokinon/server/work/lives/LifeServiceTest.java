@@ -137,11 +137,11 @@ class LifeServiceTest {
     store(ended);
     GroupEvidence known = lives.like("diaphragm", "NBR", "scour-liquor");
     assertThat(known.finished()).isEqualTo(12);
-    assertThat(known.evidence().failures()).isEqualTo(2);
+    assertThat(known.lives().failures()).isEqualTo(2);
     assertThat(known.lastFailed()).containsExactly(false, false, true, false, false, false);
     assertThat(known.failedAt()).containsExactly(1002.0, 1009.0);
     assertThat(lives.like("diaphragm", "NBR", "scour-liquor")).isSameAs(known);
-    assertThat(lives.like("diaphragm", "PTFE", "scour-liquor").evidence().runs()).isZero();
+    assertThat(lives.like("diaphragm", "PTFE", "scour-liquor").lives().runs()).isZero();
   }
 
   @Test

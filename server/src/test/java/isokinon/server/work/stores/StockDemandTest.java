@@ -60,7 +60,7 @@ class StockDemandTest {
               SomePumps.aged("P-" + i, ages[i]),
               new Usage(20, 0, Optional.empty(), false),
               "sludge",
-              new Prior(90_000, true, 3)));
+              new Prior(90_000, true, 3, 0.7)));
     }
     when(lives.now()).thenReturn(new LifeSnapshot(new LifeGroups(List.of()), standing));
     when(store.allKits())
