@@ -4,6 +4,7 @@ import { Link, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { ComparisonView, Level, LifeQuestion, LifeView } from "../../api/types";
 import { LifePlot } from "../../drawing/LifePlot";
+import { PumpRows } from "../../drawing/PumpRows";
 import { Mark } from "../../parts/Mark";
 import { Empty, Failed, Loading } from "../../parts/States";
 import { useWidth } from "../../parts/useWidth";
@@ -91,13 +92,22 @@ function Shown({ life, set, error }: Props) {
               ))}
             </span>
           </h1>
-          <p className="px-5 pt-1 text-body leading-5">{life.basis}</p>
+          <p className="px-5 pt-1 text-body leading-5">
+            {life.apart && <strong className="font-[700]">{life.apart} </strong>}
+            {life.basis}
+          </p>
           <p className="px-5 pb-1 text-small leading-[18px] text-muted">
             {[life.sure, life.of.together, counted(life)].filter(Boolean).join(" ")}
           </p>
           <div ref={ref}>
             <LifePlot life={life} width={width} other={compared?.second ?? null} />
           </div>
+          {life.pumps.length > 1 && (
+            <section className="pt-5">
+              <h2 className="px-5 pb-2 text-title font-[680]">Pump by pump</h2>
+              <PumpRows life={life} width={width} />
+            </section>
+          )}
           <Compare
             key={`${life.of.pump}${life.of.role}${life.of.material}${life.of.duty}`}
             life={life}

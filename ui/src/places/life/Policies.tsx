@@ -60,7 +60,7 @@ export function Policies({ life, set }: Props) {
           procedure and the maker's manual come first.
         </p>
       )}
-      {way && <SetIt life={life} way={way} key={`${way.way} ${way.every}`} />}
+      {way && <SetIt life={life} way={way} key={way.way} />}
       <p className="flex justify-between pt-2 text-body">
         <Link className="under" to="/life/history">
           Past runs in and out

@@ -61,7 +61,7 @@ class HistoryJourneyTest extends AtItsOwnMill {
     assertThat(page.getByText("Brought: ")).containsText("7 new");
     page.navigate("/life?pump=EFF-07");
     assertThat(page.locator("h1")).not().containsText("Not enough runs to tell");
-    assertThat(page.getByText("7 failed")).isVisible();
+    assertThat(page.getByText("7 failed,")).isVisible();
   }
 
   private static final List<List<String>> TWO_PUMPS =

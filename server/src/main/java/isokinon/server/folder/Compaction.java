@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -56,6 +57,9 @@ public class Compaction {
       super(why);
     }
   }
+
+  /** A connection that was being let in already may keep the database open: then once more. */
+  private static final int MOST_TIMES = 5;
 
   private final Optional<DataFolder> folder;
   private final HikariDataSource source;
@@ -120,7 +124,10 @@ public class Compaction {
     try {
       pool.softEvictConnections();
       waitForOthers(pool);
-      shutDownCompact();
+      Optional<Object> old = key(file);
+      for (int i = 0; i < MOST_TIMES && (i == 0 || old.isPresent() && old.equals(key(file))); i++) {
+        shutDownCompact();
+      }
     } finally {
       pool.resumePool();
     }
@@ -158,6 +165,15 @@ public class Compaction {
       statement.execute("shutdown compact");
     } catch (SQLException e) {
       throw new IllegalStateException(e);
+    }
+  }
+
+  /** What tells a file from one that was written anew in its place; empty where nothing does. */
+  private static Optional<Object> key(Path file) {
+    try {
+      return Optional.ofNullable(Files.readAttributes(file, BasicFileAttributes.class).fileKey());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

@@ -67,7 +67,7 @@ public final class FrailtyModel {
     double logs = 0;
     int failed = 0;
     for (int p = 0; p < pumps.size(); p++) {
-      List<Run> runs = pumps.get(p).runs();
+      List<Run> runs = pumps.get(p).telling(prior.meanLife());
       double oldest = runs.stream().mapToDouble(Run::age).max().orElse(prior.meanLife());
       logOldest[p] = Math.log(oldest / prior.meanLife());
       ages[p] = runs.stream().mapToDouble(r -> r.age() / oldest).toArray();
@@ -332,7 +332,7 @@ public final class FrailtyModel {
         double log = logWeight(shape, sigma, scale, points);
         double weight = Math.exp(log + offset) * step;
         peak = Math.max(peak, log);
-        spread(points, weight, atoms);
+        spread(points, weight, scale, atoms, gathered);
         gathered.add(i, j, weight);
         if (log < peak - REACH) {
           break;
@@ -364,11 +364,13 @@ public final class FrailtyModel {
     return log;
   }
 
-  private static void spread(List<double[][]> points, double weight, PumpAtoms[] atoms) {
+  private static void spread(
+      List<double[][]> points, double weight, double scale, PumpAtoms[] atoms, Gathered gathered) {
     for (int p = 0; p < atoms.length; p++) {
       double[][] of = points.get(p);
       for (int n = 0; n < of[0].length; n++) {
         atoms[p].add(of[0][n], weight * of[1][n]);
+        gathered.frailty(p, of[0][n] - scale, weight * of[1][n]);
       }
     }
   }

@@ -13,6 +13,7 @@ final class Gathered {
   private final double[] byBetween;
   private final double[][][] logScales;
   private final double[][][] weights;
+  private final FrailtyHistogram[] frailties;
 
   /**
    * Nothing yet.
@@ -24,11 +25,17 @@ final class Gathered {
     byBetween = new double[sigmas];
     logScales = new double[pumps][shapes][];
     weights = new double[pumps][shapes][];
+    frailties = new FrailtyHistogram[pumps];
+    Arrays.setAll(frailties, p -> new FrailtyHistogram());
   }
 
   void add(int shape, int sigma, double weight) {
     byShape[shape] += weight;
     byBetween[sigma] += weight;
+  }
+
+  void frailty(int pump, double frailty, double weight) {
+    frailties[pump].add(frailty, weight);
   }
 
   void put(int pump, int shape, double[][] atoms) {
@@ -55,6 +62,7 @@ final class Gathered {
         prior,
         pumps.stream().map(PumpRuns::pump).toList(),
         lives,
+        Arrays.stream(frailties).map(FrailtyHistogram::wear).toList(),
         new Marginal(Math.exp(ofLog.low()), Math.exp(ofLog.median()), Math.exp(ofLog.high())),
         sigmas[0] == 0
             ? Marginal.ofPositive(sigmas, shares(byBetween))

@@ -10,7 +10,9 @@ public final class GroupPosterior {
   private final FrailtyPrior prior;
   private final List<String> pumps;
   private final Map<String, WeibullMixture> lives = new HashMap<>();
+  private final Map<String, Marginal> wear = new HashMap<>();
   private final WeibullMixture fresh;
+  private final Marginal freshWear;
   private final Marginal shape;
   private final Marginal between;
   private final int runs;
@@ -20,6 +22,7 @@ public final class GroupPosterior {
       FrailtyPrior prior,
       List<String> pumps,
       List<WeibullMixture> lives,
+      List<Marginal> wear,
       Marginal shape,
       Marginal between,
       int runs,
@@ -28,7 +31,9 @@ public final class GroupPosterior {
     this.pumps = List.copyOf(pumps);
     for (int p = 0; p < pumps.size(); p++) {
       this.lives.put(pumps.get(p), lives.get(p));
+      this.wear.put(pumps.get(p), wear.get(p));
     }
+    this.freshWear = wear.get(pumps.size());
     this.fresh = lives.get(pumps.size());
     this.shape = shape;
     this.between = between;
@@ -53,6 +58,14 @@ public final class GroupPosterior {
   /** The life of a set in a new pump of the group. */
   public WeibullMixture newPump() {
     return fresh;
+  }
+
+  /**
+   * How many times as fast a pump wears as an ordinary one of the group: the mean life of that by
+   * the mean life of this.
+   */
+  public Marginal wear(String pump) {
+    return wear.getOrDefault(pump, freshWear);
   }
 
   /** The Weibull shape, no unit. */

@@ -159,6 +159,31 @@ class FrailtyModelTest {
     assertThat(knowing.risk(age, 500)).isLessThan(risk);
   }
 
+  /** One pump whose sets last half as long as those of five sisters. */
+  @Test
+  void aPumpThatWearsTwiceAsFastIsFound() {
+    SplittableRandom random = new SplittableRandom(11);
+    List<PumpRuns> shop = new ArrayList<>();
+    for (int p = 0; p < 6; p++) {
+      List<Run> runs = new ArrayList<>();
+      for (int i = 0; i < 25; i++) {
+        double scale = p == 0 ? 1500 : 3000;
+        runs.add(new Run(scale * Math.pow(-Math.log(1 - random.nextDouble()), 1 / 2.5), true));
+      }
+      shop.add(new PumpRuns("P-" + p, runs));
+    }
+    GroupPosterior group = FrailtyModel.fit(PRIOR, shop);
+    Marginal fast = group.wear("P-0");
+    assertThat(fast.low()).isGreaterThan(1);
+    assertThat(fast.median()).isBetween(1.4, 2.1);
+    assertThat(group.wear("P-3").median()).isBetween(0.7, 1.1);
+    assertThat(group.wear("another").median()).isCloseTo(1, within(0.01));
+    assertThat(fast.median() / group.wear("P-3").median())
+        .isCloseTo(
+            group.life("P-3").scaleBand().median() / group.life("P-0").scaleBand().median(),
+            within(0.1));
+  }
+
   @Test
   void manyRunsOfPumpsAlikeGiveTheLikelihood() {
     SplittableRandom random = new SplittableRandom(7);
@@ -179,6 +204,17 @@ class FrailtyModelTest {
     assertThat(group.shape().low()).isCloseTo(fit.shapeLow(), within(0.03 * fit.shape()));
     assertThat(group.newPump().scaleBand().median()).isCloseTo(fit.scale(), within(60.0));
     assertThat(group.between().high()).isLessThan(0.08);
+  }
+
+  @Test
+  void aSetThatJustWentInSaysNothingAndOneThatFailedAtOnceIsEarly() {
+    double none = FrailtyModel.fit(PRIOR, List.of(A)).life("A").meanLife();
+    assertThat(FrailtyModel.fit(PRIOR, List.of(with(A, new Run(0, false)))).life("A").meanLife())
+        .isEqualTo(none);
+    assertThat(FrailtyModel.fit(PRIOR, List.of(with(A, new Run(0, true)))).shape().median())
+        .isLessThan(FrailtyModel.fit(PRIOR, List.of(A)).shape().median());
+    PumpRuns fresh = new PumpRuns("F", List.of(new Run(0, false)));
+    assertThat(FrailtyModel.fit(PRIOR, List.of(fresh)).life("F").meanLife()).isFinite();
   }
 
   @ParameterizedTest

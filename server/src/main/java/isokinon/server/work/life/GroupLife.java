@@ -4,9 +4,11 @@ import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * The life of a group of wear parts with the sets that run in it. Where its runs were counted, ages
@@ -14,6 +16,9 @@ import java.util.List;
  *
  * @param inCounts whether ages are counts; else they are hours
  * @param perHour counts an hour of a typical pump, 1 where ages are hours
+ * @param estimate of the pump that is asked for, or of a new one
+ * @param lives of all its pumps, in mean lives of the library
+ * @param ofPump the same in the unit of ages, of one pump; of a new one where the tag is empty
  */
 record GroupLife(
     Group group,
@@ -21,7 +26,9 @@ record GroupLife(
     Prior prior,
     boolean inCounts,
     double perHour,
-    LifeEstimate estimate) {
+    LifeEstimate estimate,
+    GroupPosterior lives,
+    Function<String, LifeEstimate> ofPump) {
 
   double hours(double age) {
     return age / perHour;

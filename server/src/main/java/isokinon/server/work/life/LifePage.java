@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -167,6 +168,9 @@ public class LifePage {
         LifePlot.curve(life, reach),
         LifePlot.ended(life),
         LifePlot.running(life, policies, terms),
+        GroupPumps.apart(life),
+        GroupPumps.of(life, terms, termsView.warning()),
+        GroupPumps.fresh(life, terms, termsView.warning()),
         termsView,
         terms.map(t -> LifePlot.costs(life, t, termsView.warning(), reach)).orElse(List.of()),
         policies.map(p -> LifeWays.all(p, life, terms.orElseThrow(), termsView)).orElse(List.of()),
@@ -244,22 +248,16 @@ public class LifePage {
                 .orElseThrow()
             : 1;
     Prior prior = prior(q, of, running);
-    return new GroupLife(
-        group,
-        running,
-        prior,
-        inCounts,
-        perHour,
-        estimate(pump, group, whole, inCounts, prior, shop));
-  }
-
-  private static LifeEstimate estimate(
-      String pump, Group group, boolean whole, boolean inCounts, Prior prior, LifeSnapshot shop) {
     GroupPosterior lives =
-        whole
-            ? shop.known(group, inCounts, prior.shape()).lives()
-            : shop.fitted(group, inCounts, prior.shape());
-    return LifeEstimate.of(lives, pump, shop.expectedMean(pump, group, inCounts, prior.shape()));
+        RequestProblem.answered(
+            () ->
+                whole
+                    ? shop.known(group, inCounts, prior.shape()).lives()
+                    : shop.fitted(group, inCounts, prior.shape()));
+    Function<String, LifeEstimate> ofPump =
+        p -> LifeEstimate.of(lives, p, shop.expectedMean(p, group, inCounts, prior.shape()));
+    return new GroupLife(
+        group, running, prior, inCounts, perHour, ofPump.apply(pump), lives, ofPump);
   }
 
   private Prior prior(LifeQuestion q, LifeGroups.GroupKey of, List<PumpInService> running) {

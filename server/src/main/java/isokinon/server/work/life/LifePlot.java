@@ -4,14 +4,15 @@ import isokinon.core.life.KaplanMeier;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.life.frailty.Marginal;
 import isokinon.core.renewal.InspectRenew;
 import isokinon.core.renewal.Policies;
 import isokinon.core.renewal.Policies.Kept;
 import isokinon.core.renewal.Policies.Terms;
 import isokinon.core.renewal.RenewalCost;
 import isokinon.server.work.life.LifeView.CostPoint;
+import isokinon.server.work.life.LifeView.CurvePoint;
 import isokinon.server.work.life.LifeView.EndedRun;
-import isokinon.server.work.life.LifeView.PointView;
 import isokinon.server.work.life.LifeView.RunningSet;
 import isokinon.server.work.life.LifeView.SurvivalStep;
 import isokinon.server.work.shared.StateMark;
@@ -41,11 +42,14 @@ final class LifePlot {
     return Math.max(oldest * 1.05, life.estimate().quantile(0.9));
   }
 
-  static List<PointView> curve(GroupLife life, double reach) {
-    List<PointView> curve = new ArrayList<>();
-    for (int i = 0; i <= POINTS; i++) {
+  static List<CurvePoint> curve(GroupLife life, double reach) {
+    List<CurvePoint> curve = new ArrayList<>();
+    curve.add(new CurvePoint(0, 1, 1, 1));
+    for (int i = 1; i <= POINTS; i++) {
       double age = reach * i / POINTS;
-      curve.add(new PointView(life.hours(age), life.estimate().survival(age)));
+      Marginal band = life.estimate().life().survivalBand(age);
+      curve.add(
+          new CurvePoint(life.hours(age), life.estimate().survival(age), band.low(), band.high()));
     }
     return curve;
   }

@@ -24,6 +24,9 @@ import java.util.Optional;
  * @param curve survival by the estimate
  * @param runs what came out, and when
  * @param running sets that run now, by age
+ * @param apart the pump that most surely wears faster than the others, as a sentence, or empty
+ * @param pumps each against the others; of very many those that wear fastest
+ * @param fresh what a new pump of the group should expect
  * @param terms what it costs
  * @param costs cost for 1000 h over the age, or over the time between looks
  * @param policies the three ways at their best, and what is done today
@@ -39,9 +42,12 @@ public record LifeView(
     String sure,
     Optional<EstimateView> estimate,
     List<SurvivalStep> steps,
-    List<PointView> curve,
+    List<CurvePoint> curve,
     List<EndedRun> runs,
     List<RunningSet> running,
+    String apart,
+    List<PumpInGroup> pumps,
+    FreshPump fresh,
     TermsView terms,
     List<CostPoint> costs,
     List<PolicyView> policies,
@@ -120,8 +126,43 @@ public record LifeView(
   public record SurvivalStep(
       double age, double survival, Optional<Double> low, Optional<Double> high) {}
 
-  /** A point of a curve. */
-  public record PointView(double age, double value) {}
+  /** A point of the survival that is believed, 90 % band. */
+  public record CurvePoint(double age, double value, double low, double high) {}
+
+  /**
+   * A pump of the group against the others.
+   *
+   * @param wear how many times as fast it wears as an ordinary pump of the group, middle
+   * @param wearLow 5 % of it
+   * @param wearHigh 95 % of it
+   * @param age of the set that runs now, h; empty where none does
+   * @param best age at which to renew it, h; empty where no age pays
+   * @param risk30 chance that the set that runs now fails within 30 days; empty where none does
+   * @param state watch where it is past its best age
+   * @param say how far it is from that
+   */
+  public record PumpInGroup(
+      String pump,
+      int runs,
+      int failures,
+      double wear,
+      double wearLow,
+      double wearHigh,
+      Optional<Double> age,
+      Optional<Double> best,
+      Optional<Double> risk30,
+      StateMark state,
+      String say) {}
+
+  /**
+   * What a new pump of the group should expect.
+   *
+   * @param half age that half of its sets outlive, h
+   * @param low age that nineteen in twenty outlive, h
+   * @param high age that one in twenty outlives, h
+   * @param best age at which to renew it, h; empty where no age pays
+   */
+  public record FreshPump(double half, double low, double high, Optional<Double> best) {}
 
   /** A run that came out. */
   public record EndedRun(String pump, double from, double age, boolean failed, String on) {}
