@@ -3,7 +3,12 @@ import { expect, test } from "vitest";
 import type { LifeView } from "../api/types";
 import { LifePlot } from "./LifePlot";
 
-const curve = Array.from({ length: 41 }, (_, i) => ({ age: i * 100, value: Math.exp(-((i / 25) ** 2.5)) }));
+const curve = Array.from({ length: 41 }, (_, i) => ({
+  age: i * 100,
+  value: Math.exp(-((i / 25) ** 2.5)),
+  low: Math.exp(-((i / 20) ** 2.5)),
+  high: Math.exp(-((i / 32) ** 2.5)),
+}));
 
 const policy = (way: string, every: number | null, per1000h: number, chosen: boolean) => ({
   way,
@@ -67,7 +72,7 @@ test("with few failures the curve is the library's, and dotted", () => {
   const few = drawn({ estimate: { tells: false, runs: 6, failures: 1, sound: 3, running: 2 } as LifeView["estimate"] });
   expect(few).toContain("what the library expects");
   expect(few).toContain('stroke-dasharray="2 4"');
-  expect(drawn()).toContain("fitted curve");
+  expect(drawn()).toContain("believed; dashes: 9 times in 10");
 });
 
 test("a second group is drawn beside the first", () => {

@@ -5,11 +5,13 @@ import { Failure, Planned } from "./eventMarks";
 
 const LEFT = 128;
 const ROW = 46;
+/** On a narrow screen a row's ages stand under its numbers. */
+const TALL_ROW = 78;
 const TOP = 46;
 const WEAR = 186;
 const BEST = 96;
 const GAP = 26;
-/** Under this width the wear stands as a number alone. */
+/** Under this width the ages stand under the numbers, and the wear is a number alone. */
 const NARROW = 620;
 
 type Scale = ScaleLinear<number, number>;
@@ -17,21 +19,23 @@ type Pump = LifeView["pumps"][number];
 
 /** The pumps of a group under one axis of age: what came out, what runs, how fast each wears. */
 export function PumpRows({ life, width }: { life: LifeView; width: number }) {
-  const wear = width < NARROW ? 76 : WEAR;
-  const axisEnd = width - 20 - BEST - wear - 2 * GAP;
+  const narrow = width < NARROW;
+  const right = width - 20;
+  const wear = narrow ? 60 : WEAR;
+  const wearAt = right - BEST - GAP - wear;
   const x = scaleLinear()
     .domain([0, life.curve.at(-1)?.age ?? 1000])
-    .range([LEFT, axisEnd]);
-  const wearAt = axisEnd + GAP;
+    .range(narrow ? [20, right] : [LEFT, wearAt - GAP]);
   const rows = life.pumps;
-  const height = TOP + (rows.length + 1) * ROW + 8;
+  const row = narrow ? TALL_ROW : ROW;
+  const height = TOP + (rows.length + 1) * row + 8;
   return (
     <svg width={width} height={height} className="block" role="img" aria-label={spoken(life)}>
-      <Heads x={x} wearAt={wearAt} right={width - 20} wear={wear} bottom={height - 8} />
+      <Heads x={x} wearAt={wearAt} right={right} narrow={narrow} bottom={height - 8} />
       {rows.map((p, i) => (
-        <Row key={p.pump} pump={p} life={life} x={x} y={TOP + i * ROW} wearAt={wearAt} wear={wear} right={width - 20} />
+        <Row key={p.pump} pump={p} life={life} x={x} y={TOP + i * row} wearAt={wearAt} narrow={narrow} right={right} />
       ))}
-      <Fresh life={life} x={x} y={TOP + rows.length * ROW} wearAt={wearAt} right={width - 20} />
+      <Fresh life={life} x={x} y={TOP + rows.length * row} wearAt={wearAt} narrow={narrow} right={right} />
     </svg>
   );
 }
@@ -45,33 +49,44 @@ function spoken(life: LifeView): string {
 interface HeadsProps {
   x: Scale;
   wearAt: number;
-  wear: number;
+  narrow: boolean;
   right: number;
   bottom: number;
 }
 
-function Heads({ x, wearAt, wear, right, bottom }: HeadsProps) {
-  const [, end] = x.range() as [number, number];
-  const ticks = x.ticks(end - LEFT < 260 ? 3 : 5);
+function Heads({ x, wearAt, narrow, right, bottom }: HeadsProps) {
+  const [start, end] = x.range() as [number, number];
+  const ticks = x.ticks(end - start < 420 ? 3 : 5);
+  const axis = narrow ? 40 : 30;
   return (
     <g>
-      <text x={20} y={18} fontSize={13.5} fontWeight={680} fill="var(--ink)">
-        Age, h
-      </text>
-      <path d={`M${LEFT},30H${end}`} stroke="var(--ink)" strokeWidth={1.4} />
+      {!narrow && (
+        <text x={20} y={18} fontSize={13.5} fontWeight={680} fill="var(--ink)">
+          Age, h
+        </text>
+      )}
+      <path d={`M${start},${axis}H${end}`} stroke="var(--ink)" strokeWidth={1.4} />
       {ticks.map((t) => (
         <g key={t}>
-          <path d={`M${x(t)},24V${bottom}`} stroke="var(--line2)" />
-          <path d={`M${x(t)},24V30`} stroke="var(--ink)" />
-          <text className="m" x={x(t)} y={18} fontSize={12.5} textAnchor="middle" fill="var(--muted)">
+          <path d={`M${x(t)},${axis - 6}V${bottom}`} stroke="var(--line2)" />
+          <path d={`M${x(t)},${axis - 6}V${axis}`} stroke="var(--ink)" />
+          <text
+            className="m"
+            x={x(t)}
+            y={narrow ? 30 : 18}
+            fontSize={12.5}
+            textAnchor={t === 0 && narrow ? "start" : "middle"}
+            fill="var(--muted)"
+          >
             {rounded(t)}
+            {t === 0 && narrow ? " h" : ""}
           </text>
         </g>
       ))}
-      <text x={wearAt} y={18} fontSize={13} fontWeight={640} fill="var(--ink)">
-        {wear < WEAR ? "wears" : "wears, times the others"}
+      <text x={wearAt} y={narrow ? 12 : 18} fontSize={13} fontWeight={640} fill="var(--ink)">
+        {narrow ? "wears" : "wears, times the others"}
       </text>
-      <text x={right} y={18} fontSize={13} fontWeight={640} textAnchor="end" fill="var(--ink)">
+      <text x={right} y={narrow ? 12 : 18} fontSize={13} fontWeight={640} textAnchor="end" fill="var(--ink)">
         renew at
       </text>
     </g>
@@ -84,44 +99,47 @@ interface RowProps {
   x: Scale;
   y: number;
   wearAt: number;
-  wear: number;
+  narrow: boolean;
   right: number;
 }
 
-function Row({ pump, life, x, y, wearAt, wear, right }: RowProps) {
-  const [, end] = x.range() as [number, number];
+function Row({ pump, life, x, y, wearAt, narrow, right }: RowProps) {
+  const [start, end] = x.range() as [number, number];
+  const wear = narrow ? 60 : WEAR;
+  const row = narrow ? TALL_ROW : ROW;
+  const marks = narrow ? y + 50 : y + 14;
   const inside = (age: number) => Math.min(end, x(age));
   const asked = life.of.pump === pump.pump;
   const apart = pump.wearLow > 1;
-  const cy = y + 31;
+  const cy = marks + 17;
   const runs = life.runs.filter((r) => r.pump === pump.pump);
-  const to = pump.age === null ? LEFT : inside(pump.age);
+  const to = pump.age === null ? start : inside(pump.age);
   return (
     <g>
-      {asked && <rect x={0} y={y + 1} width={5} height={ROW - 1} fill="var(--accent)" />}
-      <path d={`M20,${y + ROW}H${right}`} stroke="var(--line2)" />
+      {asked && <rect x={0} y={y + 1} width={5} height={row - 1} fill="var(--accent)" />}
+      <path d={`M20,${y + row}H${right}`} stroke="var(--line2)" />
       <text x={20} y={y + 21} fontSize={15} fontWeight={700} fill="var(--ink)">
         {pump.pump}
       </text>
       <text x={20} y={y + 37} fontSize={12} fill="var(--muted)">
         {pump.runs} sets, {pump.failures} failed
       </text>
-      <path d={`M${LEFT},${y + 14}H${end}`} stroke="var(--line)" />
+      <path d={`M${start},${marks}H${end}`} stroke="var(--line)" />
       {runs.map((r, i) =>
         r.failed ? (
-          <Failure key={i} x={inside(r.age)} y={y + 14} h={7} />
+          <Failure key={i} x={inside(r.age)} y={marks} h={7} />
         ) : (
-          <g key={i} transform={`translate(${inside(r.age)} ${y + 14}) scale(.66)`}>
+          <g key={i} transform={`translate(${inside(r.age)} ${marks}) scale(.66)`}>
             <Planned x={0} y={0} />
           </g>
         ),
       )}
       {pump.best !== null && (
-        <path d={`M${inside(pump.best)},${y + 5}V${y + 42}`} stroke="var(--accent)" strokeWidth={2.2} />
+        <path d={`M${inside(pump.best)},${marks - 9}V${cy + 11}`} stroke="var(--accent)" strokeWidth={2.2} />
       )}
       {pump.age !== null && (
         <g>
-          <path d={`M${LEFT},${cy - 6}L${to},${cy - 3}V${cy + 3}L${LEFT},${cy + 6}Z`} fill="var(--soft)" />
+          <path d={`M${start},${cy - 6}L${to},${cy - 3}V${cy + 3}L${start},${cy + 6}Z`} fill="var(--soft)" />
           <path d={`M${to},${cy - 8}V${cy + 8}`} stroke="var(--ink)" strokeWidth={2} />
           <text
             className="m"
@@ -137,7 +155,7 @@ function Row({ pump, life, x, y, wearAt, wear, right }: RowProps) {
           </text>
         </g>
       )}
-      {wear >= WEAR && <Wear pump={pump} x={wearAt} y={y + 23} width={106} />}
+      {!narrow && <Wear pump={pump} x={wearAt} y={y + 23} width={106} />}
       <text
         className="m"
         x={wearAt + wear}
@@ -187,11 +205,11 @@ function Wear({ pump, x, y, width }: { pump: Pump; x: number; y: number; width: 
   );
 }
 
-function Fresh({ life, x, y, wearAt, right }: { life: LifeView; x: Scale; y: number; wearAt: number; right: number }) {
+function Fresh({ life, x, y, wearAt, narrow, right }: Omit<RowProps, "pump">) {
   const [, end] = x.range() as [number, number];
   const inside = (age: number) => Math.min(end, x(age));
   const { low, half, high, best } = life.fresh;
-  const cy = y + 24;
+  const cy = narrow ? y + 58 : y + 24;
   return (
     <g>
       <text x={20} y={y + 21} fontSize={15} fontWeight={700} fill="var(--ink)">
@@ -206,11 +224,11 @@ function Fresh({ life, x, y, wearAt, right }: { life: LifeView; x: Scale; y: num
         stroke="var(--muted)"
         strokeDasharray="3 2"
       />
-      {best !== null && <path d={`M${inside(best)},${y + 5}V${y + 42}`} stroke="var(--accent)" strokeWidth={2.2} />}
-      <text x={wearAt} y={y + 21} fontSize={13} fontWeight={640} fill="var(--ink)">
+      {best !== null && <path d={`M${inside(best)},${cy - 19}V${cy + 18}`} stroke="var(--accent)" strokeWidth={2.2} />}
+      <text x={narrow ? 112 : wearAt} y={y + 21} fontSize={13} fontWeight={640} fill="var(--ink)">
         half outlive {rounded(Math.round(half / 10) * 10)} h
       </text>
-      <text x={wearAt} y={y + 37} fontSize={12} fill="var(--muted)">
+      <text x={narrow ? 112 : wearAt} y={y + 37} fontSize={12} fill="var(--muted)">
         nine in ten {rounded(Math.round(low / 10) * 10)} to {rounded(Math.round(high / 10) * 10)}
       </text>
       <text className="m" x={right} y={y + 21} fontSize={15} fontWeight={640} textAnchor="end" fill="var(--accent)">

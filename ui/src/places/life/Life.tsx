@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { api } from "../../api/client";
 import type { ComparisonView, Level, LifeQuestion, LifeView } from "../../api/types";
+import { FitStretches } from "../../drawing/FitStretches";
 import { LifePlot } from "../../drawing/LifePlot";
 import { PumpRows } from "../../drawing/PumpRows";
 import { Mark } from "../../parts/Mark";
@@ -102,6 +103,19 @@ function Shown({ life, set, error }: Props) {
           <div ref={ref}>
             <LifePlot life={life} width={width} other={compared?.second ?? null} />
           </div>
+          {(life.estimate?.failures ?? 0) > 0 && (
+            <section className="pt-5">
+              <h2 className="px-5 pb-1 text-title font-[680]">
+                {life.fit.say ? "Where curve and facts part" : "Curve and facts agree"}
+              </h2>
+              {life.fit.say && (
+                <p className="px-5 pb-1 text-body leading-5">
+                  <strong className="font-[700]">{life.fit.say}</strong> {life.fit.explains}
+                </p>
+              )}
+              <FitStretches life={life} width={width} />
+            </section>
+          )}
           {life.pumps.length > 1 && (
             <section className="pt-5">
               <h2 className="px-5 pb-2 text-title font-[680]">Pump by pump</h2>

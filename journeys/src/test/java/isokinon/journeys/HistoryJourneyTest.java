@@ -226,7 +226,6 @@ class HistoryJourneyTest extends AtItsOwnMill {
     choose(page, "Compare with", "TPC-ET in scour liquor");
     assertThat(page.getByText("Log-rank test:")).isVisible();
     Shop.accessible(page);
-    Shop.picture(page, "life");
     page.getByLabel("A failure, all in, £").fill("190");
     page.keyboard().press("Enter");
     assertThat(page.locator("h1")).not().containsText("hardly dearer");
@@ -239,6 +238,20 @@ class HistoryJourneyTest extends AtItsOwnMill {
     assertThat(page.getByText("Set for EFF-02. The floor counts to it.")).isVisible();
     page.navigate("/?pump=EFF-02");
     assertThat(page.getByText("Fixed interval " + hours + " h")).isVisible();
+  }
+
+  @Test
+  void thePumpsOfAGroupStandAgainstEachOther() {
+    Page page = shop.device("RT");
+    page.navigate("/life?pump=BLE-02");
+    assertThat(page.getByText("of BLE-02 count in full")).isVisible();
+    assertThat(page.getByText("Curve and facts agree")).isVisible();
+    assertThat(page.getByText("wears, times the others")).isVisible();
+    assertThat(page.getByLabel(Pattern.compile("EFF-01: \\d+ runs, \\d+ failed, wears")))
+        .isVisible();
+    assertThat(page.getByText("Knowing this life exactly")).isVisible();
+    Shop.accessible(page);
+    Shop.picture(page, "life");
   }
 
   @Test

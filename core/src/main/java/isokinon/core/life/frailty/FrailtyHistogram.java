@@ -7,8 +7,8 @@ import java.util.Arrays;
  */
 final class FrailtyHistogram {
 
-  private static final double REACH = 3;
-  private static final int PER_ONE = 50;
+  private static final double REACH = 6;
+  private static final int PER_ONE = 40;
   private static final int BINS = (int) (2 * REACH * PER_ONE);
 
   private final double[] weights = new double[BINS + 1];

@@ -2,6 +2,7 @@ package isokinon.core.life.frailty;
 
 import isokinon.core.life.Survival;
 import java.util.Arrays;
+import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -18,6 +19,7 @@ public final class WeibullMixture implements Survival {
 
   private static final double BEYOND = 1e-5;
   private static final int HALVINGS = 60;
+  private static final double HARDLY = 20;
 
   /** One Weibull life of the mixture. */
   record Atom(double shape, double logScale, double weight) {}
@@ -83,26 +85,38 @@ public final class WeibullMixture implements Survival {
    * @param age that the set has reached, which is among the runs this comes from
    */
   public WeibullMixture before(double age) {
-    double[][] without = new double[shapes.length][];
+    // What is hardly believed now cannot have been believed much more before.
+    return weighed((k, hazard) -> Math.exp(Math.min(HARDLY, hazard)), age);
+  }
+
+  /**
+   * The life as it will be believed once a set of the pump has failed.
+   *
+   * @param age at which it failed, over 0
+   */
+  public WeibullMixture after(double age) {
+    return weighed((k, hazard) -> k * hazard * Math.exp(-hazard), age);
+  }
+
+  /** Every life weighed anew by its shape and by the hazard that it has run through at an age. */
+  private WeibullMixture weighed(DoubleBinaryOperator times, double age) {
+    double[][] anew = new double[shapes.length][];
     double sum = 0;
     for (int i = 0; i < shapes.length; i++) {
       double power = Math.pow(Math.max(0, age) / unit, shapes[i]);
-      without[i] = new double[weights[i].length];
+      anew[i] = new double[weights[i].length];
       for (int j = 0; j < weights[i].length; j++) {
-        // What is hardly believed now cannot have been believed much more before.
-        without[i][j] = weights[i][j] * Math.exp(Math.min(HARDLY, power * rates[i][j]));
-        sum += without[i][j];
+        anew[i][j] = weights[i][j] * times.applyAsDouble(shapes[i], power * rates[i][j]);
+        sum += anew[i][j];
       }
     }
-    for (double[] row : without) {
+    for (double[] row : anew) {
       for (int j = 0; j < row.length; j++) {
         row[j] /= sum;
       }
     }
-    return new WeibullMixture(unit, renewals, shapes, logScales, without);
+    return new WeibullMixture(unit, renewals, shapes, logScales, anew);
   }
-
-  private static final double HARDLY = 20;
 
   @Override
   public double survival(double age) {
@@ -259,6 +273,38 @@ public final class WeibullMixture implements Survival {
    */
   public double quantileOfAge(DoubleUnaryOperator ofScaleOne, double probability) {
     return unit * Math.exp(where(k -> -Math.log(ofScaleOne.applyAsDouble(k)), k -> 1, probability));
+  }
+
+  /**
+   * The mean over what is believed of the hazard that sets have run through.
+   *
+   * @param ofShape sum over the sets of age^shape - from^shape, in the unit of the scales
+   */
+  double meanHazard(DoubleUnaryOperator ofShape) {
+    double sum = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      double passed = ofShape.applyAsDouble(shapes[i]) * Math.pow(unit, -shapes[i]);
+      for (int j = 0; j < weights[i].length; j++) {
+        sum += weights[i][j] * passed * rates[i][j];
+      }
+    }
+    return sum;
+  }
+
+  /**
+   * The mean over what is believed of a rate for each unit of age, which goes with 1/scale.
+   *
+   * @param ofScaleOne that rate of a Weibull life of scale 1 and a shape
+   */
+  public double meanOfRate(DoubleUnaryOperator ofScaleOne) {
+    double sum = 0;
+    for (int i = 0; i < shapes.length; i++) {
+      double one = ofScaleOne.applyAsDouble(shapes[i]);
+      for (int j = 0; j < weights[i].length; j++) {
+        sum += weights[i][j] * one * Math.exp(-logScales[i][j]);
+      }
+    }
+    return sum / unit;
   }
 
   private Marginal band(DoubleUnaryOperator from) {

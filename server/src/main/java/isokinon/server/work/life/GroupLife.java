@@ -4,6 +4,7 @@ import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
@@ -18,6 +19,8 @@ import java.util.function.Function;
  * @param perHour counts an hour of a typical pump, 1 where ages are hours
  * @param estimate of the pump that is asked for, or of a new one
  * @param lives of all its pumps, in mean lives of the library
+ * @param libraryMean mean life of an ordinary pump of it by the library, in the unit of ages
+ * @param agreement whether that agrees with its runs, in mean lives of the library
  * @param ofPump the same in the unit of ages, of one pump; of a new one where the tag is empty
  */
 record GroupLife(
@@ -28,7 +31,9 @@ record GroupLife(
     double perHour,
     LifeEstimate estimate,
     GroupPosterior lives,
-    Function<String, LifeEstimate> ofPump) {
+    Function<String, LifeEstimate> ofPump,
+    double libraryMean,
+    List<FitCheck.Stretch> agreement) {
 
   double hours(double age) {
     return age / perHour;

@@ -168,6 +168,7 @@ public class LifePage {
         LifePlot.curve(life, reach),
         LifePlot.ended(life),
         LifePlot.running(life, policies, terms),
+        FitText.of(LifePlot.stretches(life), GroupPumps.apart(life)),
         GroupPumps.apart(life),
         GroupPumps.of(life, terms, termsView.warning()),
         GroupPumps.fresh(life, terms, termsView.warning()),
@@ -257,7 +258,16 @@ public class LifePage {
     Function<String, LifeEstimate> ofPump =
         p -> LifeEstimate.of(lives, p, shop.expectedMean(p, group, inCounts, prior.shape()));
     return new GroupLife(
-        group, running, prior, inCounts, perHour, ofPump.apply(pump), lives, ofPump);
+        group,
+        running,
+        prior,
+        inCounts,
+        perHour,
+        ofPump.apply(pump),
+        lives,
+        ofPump,
+        shop.expectedMean("", group, inCounts, prior.shape()),
+        shop.agreement(lives, group, inCounts, prior.shape()));
   }
 
   private Prior prior(LifeQuestion q, LifeGroups.GroupKey of, List<PumpInService> running) {

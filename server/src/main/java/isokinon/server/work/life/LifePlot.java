@@ -13,6 +13,7 @@ import isokinon.core.renewal.RenewalCost;
 import isokinon.server.work.life.LifeView.CostPoint;
 import isokinon.server.work.life.LifeView.CurvePoint;
 import isokinon.server.work.life.LifeView.EndedRun;
+import isokinon.server.work.life.LifeView.FitStretch;
 import isokinon.server.work.life.LifeView.RunningSet;
 import isokinon.server.work.life.LifeView.SurvivalStep;
 import isokinon.server.work.shared.StateMark;
@@ -52,6 +53,23 @@ final class LifePlot {
           new CurvePoint(life.hours(age), life.estimate().survival(age), band.low(), band.high()));
     }
     return curve;
+  }
+
+  /** Failures beside those that the curve allows, by age. */
+  static List<FitStretch> stretches(GroupLife life) {
+    return life.agreement().stream()
+        .map(
+            s ->
+                new FitStretch(
+                    life.hours(s.from() * life.libraryMean()),
+                    Double.isInfinite(s.to())
+                        ? Optional.empty()
+                        : Optional.of(life.hours(s.to() * life.libraryMean())),
+                    s.failed(),
+                    s.low(),
+                    s.high(),
+                    s.agreement()))
+        .toList();
   }
 
   static List<CostPoint> costs(GroupLife life, Terms t, double warning, double reach) {

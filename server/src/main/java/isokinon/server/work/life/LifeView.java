@@ -2,6 +2,7 @@ package isokinon.server.work.life;
 
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.frailty.FitCheck.Agreement;
 import isokinon.core.renewal.Policies.Way;
 import isokinon.core.value.Code;
 import isokinon.server.work.shared.StateMark;
@@ -24,6 +25,7 @@ import java.util.Optional;
  * @param curve survival by the estimate
  * @param runs what came out, and when
  * @param running sets that run now, by age
+ * @param fit whether the curve and what happened agree
  * @param apart the pump that most surely wears faster than the others, as a sentence, or empty
  * @param pumps each against the others; of very many those that wear fastest
  * @param fresh what a new pump of the group should expect
@@ -45,6 +47,7 @@ public record LifeView(
     List<CurvePoint> curve,
     List<EndedRun> runs,
     List<RunningSet> running,
+    FitView fit,
     String apart,
     List<PumpInGroup> pumps,
     FreshPump fresh,
@@ -163,6 +166,28 @@ public record LifeView(
    * @param best age at which to renew it, h; empty where no age pays
    */
   public record FreshPump(double half, double low, double high, Optional<Double> best) {}
+
+  /**
+   * Failures in a stretch of age.
+   *
+   * @param from h
+   * @param to h; empty at the last
+   * @param failed sets that failed in it
+   * @param low fewest that the curve allows nine times in ten
+   * @param high most
+   * @param agreement whether the failures are more or fewer than that, surely
+   */
+  public record FitStretch(
+      double from, Optional<Double> to, int failed, int low, int high, Agreement agreement) {}
+
+  /**
+   * Whether the curve and what happened agree.
+   *
+   * @param stretches of age, lowest first
+   * @param say where they part company; empty where they agree
+   * @param explains what would explain it
+   */
+  public record FitView(List<FitStretch> stretches, String say, String explains) {}
 
   /** A run that came out. */
   public record EndedRun(String pump, double from, double age, boolean failed, String on) {}

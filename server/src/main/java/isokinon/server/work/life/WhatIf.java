@@ -6,6 +6,7 @@ import isokinon.core.renewal.Policies.Bar;
 import isokinon.core.renewal.Policies.Kept;
 import isokinon.core.renewal.Policies.Terms;
 import isokinon.core.renewal.Policies.Way;
+import isokinon.core.renewal.WorthOfKnowing;
 import isokinon.server.work.life.LifeView.ChangeView;
 import isokinon.server.work.life.LifeView.TermsView;
 import isokinon.server.work.lives.LifeService;
@@ -56,6 +57,34 @@ class WhatIf {
       }
     }
     p.fixed().flatMap(f -> hotter(f, running, perHour)).ifPresent(changes::add);
+    if (!running.isEmpty()) {
+      changes.addAll(knowing(p, estimate, terms, perHour * view.hoursPerYear()));
+    }
+    return changes;
+  }
+
+  /**
+   * What it would be worth to know the life better.
+   *
+   * @param aYear units of age in a year of all that run
+   */
+  private static List<ChangeView> knowing(
+      Policies p, LifeEstimate estimate, Terms terms, double aYear) {
+    WorthOfKnowing worth = WorthOfKnowing.of(estimate.life(), terms.planned(), terms.failed());
+    List<ChangeView> changes = new ArrayList<>();
+    changes.add(
+        new ChangeView(
+            "Knowing this life exactly", "worth " + money(worth.exactly() * aYear) + " a year"));
+    if (p.untilItFails().bar() == Bar.NONE) {
+      changes.add(
+          new ChangeView(
+              "Two sets more run until they fail",
+              "worth "
+                  + money(worth.byTwo() * aYear)
+                  + " a year, cost "
+                  + money(worth.costOfTwo())
+                  + " once"));
+    }
     return changes;
   }
 

@@ -8,6 +8,7 @@ import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.Survival;
+import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
@@ -214,6 +215,12 @@ public final class LifeSnapshot {
   /** What is believed of some runs of a group, in mean lives of the library; not kept for later. */
   public GroupPosterior fitted(Group group, boolean inCounts, double shape) {
     return KnownEvidence.fitted(group, inCounts, expected(group, inCounts, shape));
+  }
+
+  /** Whether what is believed of a group agrees with its runs, in mean lives of the library. */
+  public List<FitCheck.Stretch> agreement(
+      GroupPosterior lives, Group group, boolean inCounts, double shape) {
+    return FitCheck.of(lives, expected(group, inCounts, shape).relative(group, inCounts));
   }
 
   /**
