@@ -24,13 +24,44 @@ public final class WeibullMixture implements Survival {
   /** One Weibull life of the mixture. */
   record Atom(double shape, double logScale, double weight) {}
 
+  /**
+   * The lives that are mixed, each at an even step of ln scale of its shape. Mixtures of the same
+   * lives with other weights share them.
+   *
+   * @param logScales for each shape, ln(scale / unit)
+   * @param means mean life / unit
+   * @param rates (scale / unit)^-shape
+   */
+  private record Lives(
+      RenewalTable[] renewals,
+      double[] shapes,
+      double[][] logScales,
+      double[][] means,
+      double[][] rates) {
+
+    static Lives of(RenewalTable[] renewals, double[] shapes, double[][] logScales) {
+      double[][] means = new double[shapes.length][];
+      double[][] rates = new double[shapes.length][];
+      for (int i = 0; i < shapes.length; i++) {
+        means[i] = new double[logScales[i].length];
+        rates[i] = new double[logScales[i].length];
+        for (int j = 0; j < rates[i].length; j++) {
+          means[i][j] = renewals[i].mean() * Math.exp(logScales[i][j]);
+          rates[i][j] = Math.exp(-shapes[i] * logScales[i][j]);
+        }
+      }
+      return new Lives(renewals, shapes, logScales, means, rates);
+    }
+  }
+
   private final double unit;
+  private final Lives lives;
   private final double[] shapes;
   private final double[][] logScales;
   private final double[][] rates;
+  private final RenewalTable[] renewals;
   private final double[][] weights;
   private final double mean;
-  private final RenewalTable[] renewals;
   private final double failures;
   private volatile double[][] table;
   private volatile double[][] cumulated;
@@ -50,22 +81,24 @@ public final class WeibullMixture implements Survival {
       double[] shapes,
       double[][] logScales,
       double[][] weights) {
+    this(unit, Lives.of(renewals, shapes, logScales), weights);
+  }
+
+  private WeibullMixture(double unit, Lives lives, double[][] weights) {
     this.unit = unit;
-    this.renewals = renewals;
-    this.shapes = shapes;
-    this.logScales = logScales;
+    this.lives = lives;
+    this.shapes = lives.shapes();
+    this.logScales = lives.logScales();
+    this.rates = lives.rates();
+    this.renewals = lives.renewals();
     this.weights = weights;
-    this.rates = new double[shapes.length][];
     double sum = 0;
     double often = 0;
     for (int i = 0; i < shapes.length; i++) {
-      double ofOne = renewals[i].mean();
-      rates[i] = new double[logScales[i].length];
-      for (int j = 0; j < rates[i].length; j++) {
-        double life = ofOne * Math.exp(logScales[i][j]);
-        rates[i][j] = Math.exp(-shapes[i] * logScales[i][j]);
-        sum += weights[i][j] * life;
-        often += weights[i][j] / life;
+      double[] means = lives.means()[i];
+      for (int j = 0; j < means.length; j++) {
+        sum += weights[i][j] * means[j];
+        often += weights[i][j] / means[j];
       }
     }
     mean = sum * unit;
@@ -74,7 +107,7 @@ public final class WeibullMixture implements Survival {
 
   /** The same life where a unit of age wears {@code times} less: every age is so much longer. */
   public WeibullMixture longer(double times) {
-    return new WeibullMixture(unit * times, renewals, shapes, logScales, weights);
+    return new WeibullMixture(unit * times, lives, weights);
   }
 
   /**
@@ -115,7 +148,7 @@ public final class WeibullMixture implements Survival {
         row[j] /= sum;
       }
     }
-    return new WeibullMixture(unit, renewals, shapes, logScales, anew);
+    return new WeibullMixture(unit, lives, anew);
   }
 
   @Override

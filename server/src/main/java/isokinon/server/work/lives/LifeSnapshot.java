@@ -142,6 +142,8 @@ public final class LifeSnapshot {
   private final Map<GroupKey, List<PumpInService>> members;
   private final Map<Expecting, LibraryExpectation> expected = new ConcurrentHashMap<>();
 
+  private final Map<String, Life> lives = new ConcurrentHashMap<>();
+
   private record Expecting(GroupKey of, boolean inCounts, double shape) {}
 
   public LifeSnapshot(LifeGroups groups, Map<String, PumpInService> standing) {
@@ -185,7 +187,12 @@ public final class LifeSnapshot {
 
   /** The life of a pump's set by its own runs and those of all such sets in the same duty. */
   public Life life(PumpInService s) {
-    return life(s, groups.at(Level.DUTY, s.of()));
+    Life made = lives.get(s.pump().tag());
+    if (made == null || made.standing() != s) {
+      made = life(s, groups.at(Level.DUTY, s.of()));
+      lives.put(s.pump().tag(), made);
+    }
+    return made;
   }
 
   /** The life of a pump's set from one group: in what drives its wear where all was counted. */
