@@ -36,6 +36,7 @@ public final class LifeGroups {
    * @param hours the run in hours
    * @param counts the run in the count that drives its wear; empty where nobody counted
    * @param ended the day it came out; empty while it runs
+   * @param cause what ended it where it failed
    */
   public record WearRun(
       String pump,
@@ -45,7 +46,37 @@ public final class LifeGroups {
       String duty,
       Run hours,
       Optional<Run> counts,
-      Optional<LocalDate> ended) {
+      Optional<LocalDate> ended,
+      FailureCause cause) {
+
+    /** A run of which nobody said what ended it. */
+    public WearRun(
+        String pump,
+        String construction,
+        String role,
+        String material,
+        String duty,
+        Run hours,
+        Optional<Run> counts,
+        Optional<LocalDate> ended) {
+      this(pump, construction, role, material, duty, hours, counts, ended, FailureCause.UNKNOWN);
+    }
+
+    /** Where it failed of another cause, it says of this one that it had not come yet. */
+    public WearRun only(FailureCause of) {
+      return !hours.failed() || cause == of
+          ? this
+          : new WearRun(
+              pump,
+              construction,
+              role,
+              material,
+              duty,
+              hours.sound(),
+              counts.map(Run::sound),
+              ended,
+              cause);
+    }
 
     /** Whether it still runs. */
     public boolean running() {
@@ -106,6 +137,13 @@ public final class LifeGroups {
         ages.add(inCounts ? r.counts().orElseThrow() : r.hours());
       }
       return ages;
+    }
+
+    /**
+     * The same where only one cause ends a life: those that failed of another say it had not yet.
+     */
+    public Group only(FailureCause cause) {
+      return new Group(level, of, runs.stream().map(r -> r.only(cause)).toList());
     }
 
     /** The runs of it that came out on a day or after, and those that still run. */

@@ -16,6 +16,11 @@ public record Run(double from, double age, boolean failed) {
     this(0, age, failed);
   }
 
+  /** The same taken out sound. */
+  public Run sound() {
+    return new Run(from, age, false);
+  }
+
   /**
    * A run.
    *

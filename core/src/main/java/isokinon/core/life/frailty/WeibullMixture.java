@@ -1,7 +1,6 @@
 package isokinon.core.life.frailty;
 
 import isokinon.core.life.Survival;
-import java.util.Arrays;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
@@ -14,10 +13,6 @@ import org.apache.commons.numbers.gamma.LogGamma;
  */
 public final class WeibullMixture implements Survival {
 
-  /** Points of the table of the time lived; between them a cubic with the survival as its slope. */
-  private static final int POINTS = 80;
-
-  private static final double BEYOND = 1e-5;
   private static final int HALVINGS = 60;
   private static final double HARDLY = 20;
 
@@ -63,8 +58,8 @@ public final class WeibullMixture implements Survival {
   private final double[][] weights;
   private final double mean;
   private final double failures;
-  private volatile double[][] table;
-  private volatile double[][] cumulated;
+  private volatile LivedTable lived;
+  private volatile ScaleQuantiles quantiles;
 
   /**
    * A mixture.
@@ -203,51 +198,12 @@ public final class WeibullMixture implements Survival {
 
   @Override
   public double lived(double age) {
-    if (age <= 0) {
-      return 0;
-    }
-    double[][] t = table();
-    double[] ages = t[0];
-    double last = ages[POINTS];
-    if (age >= last) {
-      // Hardly a set is left: what they still live is what is missing to the mean.
-      double rest = Math.max(0, mean - t[2][POINTS]);
-      return mean - rest * survival(age) / Math.max(BEYOND * BEYOND, t[1][POINTS]);
-    }
-    int i = (int) (POINTS * Math.sqrt(age / last));
-    i = age < ages[i] ? i - 1 : age >= ages[i + 1] ? i + 1 : i;
-    double step = ages[i + 1] - ages[i];
-    double x = (age - ages[i]) / step;
-    double x2 = x * x;
-    double x3 = x2 * x;
-    return t[2][i] * (2 * x3 - 3 * x2 + 1)
-        + step * t[1][i] * (x3 - 2 * x2 + x)
-        + t[2][i + 1] * (3 * x2 - 2 * x3)
-        + step * t[1][i + 1] * (x3 - x2);
-  }
-
-  /** Ages, survival and time lived at them; closer together where the life is young. */
-  private double[][] table() {
-    double[][] made = table;
+    LivedTable made = lived;
     if (made == null) {
-      double last = inverse(BEYOND);
-      double[] ages = new double[POINTS + 1];
-      double[] survival = new double[POINTS + 1];
-      double[] lived = new double[POINTS + 1];
-      survival[0] = 1;
-      for (int i = 1; i <= POINTS; i++) {
-        double share = (double) i / POINTS;
-        ages[i] = last * share * share;
-        survival[i] = survival(ages[i]);
-        double middle = survival((ages[i - 1] + ages[i]) / 2);
-        lived[i] =
-            lived[i - 1]
-                + (ages[i] - ages[i - 1]) / 6 * (survival[i - 1] + 4 * middle + survival[i]);
-      }
-      made = new double[][] {ages, survival, lived};
-      table = made;
+      made = new LivedTable(this, inverse(LivedTable.BEYOND));
+      lived = made;
     }
-    return made;
+    return made.lived(age);
   }
 
   @Override
@@ -347,91 +303,13 @@ public final class WeibullMixture implements Survival {
         Math.exp(where(from, k -> 1, 0.95)));
   }
 
-  /**
-   * Solves for y: the chance that the ln scale is under from(k) + y·by(k) is a probability. For
-   * every shape that chance is known at even steps; between two of them it is a cubic with the
-   * density as its slope.
-   */
   private double where(DoubleUnaryOperator from, DoubleUnaryOperator by, double probability) {
-    double[] a = Arrays.stream(shapes).map(from).toArray();
-    double[] b = Arrays.stream(shapes).map(by).toArray();
-    double low = Double.POSITIVE_INFINITY;
-    double high = Double.NEGATIVE_INFINITY;
-    for (int i = 0; i < shapes.length; i++) {
-      int last = logScales[i].length - 1;
-      if (last >= 0 && !Double.isInfinite(a[i])) {
-        double first = (logScales[i][0] - a[i]) / b[i];
-        double other = (logScales[i][last] - a[i]) / b[i];
-        low = Math.min(low, Math.min(first, other) - 1);
-        high = Math.max(high, Math.max(first, other) + 1);
-      }
-    }
-    boolean rises = b[0] > 0;
-    if (rises && under(a, b, high) < probability) {
-      return Double.POSITIVE_INFINITY;
-    }
-    for (int i = 0; i < HALVINGS && high - low > 1e-9; i++) {
-      double middle = (low + high) / 2;
-      if (under(a, b, middle) < probability == rises) {
-        low = middle;
-      } else {
-        high = middle;
-      }
-    }
-    return (low + high) / 2;
-  }
-
-  private double under(double[] a, double[] b, double y) {
-    double sum = 0;
-    for (int i = 0; i < shapes.length; i++) {
-      sum += under(i, a[i] + b[i] * y);
-    }
-    return sum;
-  }
-
-  /** Chance of a shape together with a ln scale under {@code x}. */
-  private double under(int shape, double x) {
-    double[] at = logScales[shape];
-    int last = at.length - 1;
-    if (last < 0 || x < at[0]) {
-      return 0;
-    }
-    double[] w = weights[shape];
-    double[] chances = cumulated()[shape];
-    if (x >= at[last]) {
-      return chances[last + 1];
-    }
-    double step = (at[last] - at[0]) / last;
-    int i = Math.min(last - 1, (int) ((x - at[0]) / step));
-    double t = (x - at[i]) / step;
-    double t2 = t * t;
-    double t3 = t2 * t;
-    return chances[i] * (2 * t3 - 3 * t2 + 1)
-        + w[i] * (t3 - 2 * t2 + t)
-        + chances[i + 1] * (3 * t2 - 2 * t3)
-        + w[i + 1] * (t3 - t2);
-  }
-
-  /** For each shape the chance of a ln scale under each step; behind them the whole weight. */
-  private double[][] cumulated() {
-    double[][] made = cumulated;
+    ScaleQuantiles made = quantiles;
     if (made == null) {
-      made = Arrays.stream(weights).map(WeibullMixture::cumulated).toArray(double[][]::new);
-      cumulated = made;
+      made = new ScaleQuantiles(shapes, logScales, weights);
+      quantiles = made;
     }
-    return made;
-  }
-
-  private static double[] cumulated(double[] w) {
-    double[] sums = new double[w.length + 1];
-    double sum = 0;
-    for (int i = 0; i < w.length; i++) {
-      double slope = (i + 1 < w.length ? w[i + 1] : 0) - (i > 0 ? w[i - 1] : 0);
-      sums[i] = sum + w[i] / 2 - slope / Marginal.SLOPE;
-      sum += w[i];
-    }
-    sums[w.length] = sum;
-    return sums;
+    return made.where(from, by, probability);
   }
 
   /** The lives of the mixture, with their weights. */

@@ -169,6 +169,12 @@ public class LifePage {
         LifePlot.ended(life),
         LifePlot.running(life, policies, terms),
         FitText.of(LifePlot.stretches(life), GroupPumps.apart(life)),
+        CauseText.of(
+            life,
+            terms,
+            termsView.hoursPerYear(),
+            today.orElse(Double.POSITIVE_INFINITY),
+            c -> shop.byCause(life.group(), life.inCounts(), life.prior().shape(), c)),
         GroupPumps.apart(life),
         GroupPumps.of(life, terms, termsView.warning()),
         GroupPumps.fresh(life, terms, termsView.warning()),

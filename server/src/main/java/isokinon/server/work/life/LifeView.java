@@ -1,6 +1,7 @@
 package isokinon.server.work.life;
 
 import isokinon.core.counter.WearCount;
+import isokinon.core.life.FailureCause;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.frailty.FitCheck.Agreement;
 import isokinon.core.renewal.Policies.Way;
@@ -26,6 +27,7 @@ import java.util.Optional;
  * @param runs what came out, and when
  * @param running sets that run now, by age
  * @param fit whether the curve and what happened agree
+ * @param causes what its sets fail of
  * @param apart the pump that most surely wears faster than the others, as a sentence, or empty
  * @param pumps each against the others; of very many those that wear fastest
  * @param fresh what a new pump of the group should expect
@@ -48,6 +50,7 @@ public record LifeView(
     List<EndedRun> runs,
     List<RunningSet> running,
     FitView fit,
+    CausesView causes,
     String apart,
     List<PumpInGroup> pumps,
     FreshPump fresh,
@@ -103,7 +106,7 @@ public record LifeView(
    * @param meanLow 5 % of it, h
    * @param meanHigh 95 %, h
    * @param priorMean the library's mean life, h
-   * @param fromLibrary whether it is the library's; else it comes from the interval
+   * @param fromLibrary whether the library knows it in this duty
    */
   public record EstimateView(
       boolean tells,
@@ -188,6 +191,37 @@ public record LifeView(
    * @param explains what would explain it
    */
   public record FitView(List<FitStretch> stretches, String say, String explains) {}
+
+  /**
+   * A cause of failure in a group; for it a set that failed of another had not failed yet.
+   *
+   * @param failures of it
+   * @param shape Weibull shape of it alone, no unit, middle
+   * @param byAge whether it is expected to come with age
+   * @param failuresPerYear of all positions, as they are renewed today
+   * @param perYear what these cost, pounds
+   * @param prevented what prevents it, where renewal does not; or empty
+   * @param mayCost what that may cost at most to pay within a year, pounds
+   */
+  public record CauseLine(
+      FailureCause cause,
+      int failures,
+      double shape,
+      double shapeLow,
+      double shapeHigh,
+      boolean byAge,
+      double failuresPerYear,
+      double perYear,
+      String prevented,
+      Optional<Double> mayCost) {}
+
+  /**
+   * What sets fail of.
+   *
+   * @param causes the costliest first; none where nobody said
+   * @param say the costliest that age does not prevent, as a sentence; or empty
+   */
+  public record CausesView(List<CauseLine> causes, String say) {}
 
   /** A run that came out. */
   public record EndedRun(String pump, double from, double age, boolean failed, String on) {}

@@ -1,6 +1,7 @@
 package isokinon.server.work.lives;
 
 import isokinon.core.counter.WearCount;
+import isokinon.core.life.FailureCause;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
@@ -96,6 +97,7 @@ class FinishedRuns {
         Optional.ofNullable(r.counts())
             .filter(c -> r.counted() != WearCount.HOURS)
             .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
-        Optional.of(r.endedOn()));
+        Optional.of(r.endedOn()),
+        FailureCause.ofWords(r.cause()));
   }
 }

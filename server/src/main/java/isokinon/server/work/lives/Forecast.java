@@ -116,14 +116,10 @@ public final class Forecast {
   }
 
   private String expected() {
-    PumpRow pump = life.standing().pump();
+    String mean = Text.plain(Math.round(life.standing().prior().hours() / 10) * 10L) + " h";
     return life.standing().prior().fromLibrary()
-        ? "The library expects a mean of "
-            + Text.plain(Math.round(life.standing().prior().hours() / 10) * 10L)
-            + " h."
-        : "The band comes from the fixed interval of "
-            + Text.plain(pump.intervalHours())
-            + " h alone.";
+        ? "The library expects a mean of " + mean + "."
+        : "The library knows no life in this duty; a mean of " + mean + " is taken.";
   }
 
   private String ages(List<Double> failed) {

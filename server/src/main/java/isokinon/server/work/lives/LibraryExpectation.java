@@ -1,5 +1,6 @@
 package isokinon.server.work.lives;
 
+import isokinon.core.life.FailureCause;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
@@ -23,6 +24,9 @@ import java.util.Map;
  * @param ofPump mean life in each pump that runs with such a set now
  */
 record LibraryExpectation(double shape, double spread, double mean, Map<String, Double> ofPump) {
+
+  private static final double SELDOM = 3;
+  private static final double SELDOM_SPREAD = 1.2;
 
   /**
    * Of the pumps that run with such a set.
@@ -61,6 +65,16 @@ record LibraryExpectation(double shape, double spread, double mean, Map<String, 
   /** The prior of a group whose ages are told in mean lives of the library. */
   FrailtyPrior prior() {
     return new FrailtyPrior(shape, FrailtyPrior.SHAPE_SPREAD, 1, spread);
+  }
+
+  /**
+   * The prior of the life that one cause alone would end. What age does not bring comes at any age,
+   * and how seldom the library does not know: three mean lives, spread 1.2 (shop rule).
+   */
+  FrailtyPrior prior(FailureCause cause) {
+    return cause.byAge()
+        ? prior()
+        : new FrailtyPrior(1, FrailtyPrior.SHAPE_SPREAD, SELDOM, SELDOM_SPREAD);
   }
 
   /** The runs of a group pump by pump, in mean lives of the library. */

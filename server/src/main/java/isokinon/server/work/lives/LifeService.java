@@ -5,6 +5,7 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.material.Knowledge;
+import isokinon.core.material.MaterialLibrary.BaseLife;
 import isokinon.core.wetend.Duty;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
@@ -53,8 +54,14 @@ import org.springframework.stereotype.Component;
 @Component
 public class LifeService {
 
-  /** Where the library knows no life, a mean life is this many fixed intervals (shop rule). */
+  /** Where the library knows no base life, a mean life is so many intervals (shop rule). */
   private static final double MEAN_OVER_INTERVAL = 1.5;
+
+  /**
+   * Share of its base life that a part has where the library rules it out or has no row (shop
+   * rule).
+   */
+  private static final double RULED_OUT = 0.3;
 
   /** Weibull shape of wear by abrasion, where the library knows none. */
   private static final double ABRASION = 2.0;
@@ -266,8 +273,8 @@ public class LifeService {
         * now.pumps().values().stream()
             .filter(s -> s.duty().equals(duty))
             .limit(TELLING_OF_A_DUTY)
-            .flatMap(s -> leaves(now, s.pump(), role, material).stream())
-            .mapToDouble(Leaves::factor)
+            .map(s -> leaves(now, s.pump(), role, material))
+            .mapToDouble(l -> l.map(Leaves::factor).orElse(RULED_OUT))
             .average()
             .orElse(1);
   }
@@ -302,23 +309,17 @@ public class LifeService {
   private record Leaves(double factor, Knowledge row) {}
 
   private Prior prior(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
-    return library
-        .materials()
-        .baseLife(pump.role(), pump.material())
-        .flatMap(
-            base ->
-                leaves(pump, fluids, wetEnd)
-                    .map(
-                        l ->
-                            new Prior(
-                                base.hours() * l.factor(), true, base.shape(), l.row().spread())))
-        .orElseGet(
-            () ->
-                new Prior(
-                    pump.intervalHours() * MEAN_OVER_INTERVAL,
-                    false,
-                    shape(pump.role(), pump.material()),
-                    Knowledge.THIN.spread()));
+    double shape = shape(pump.role(), pump.material());
+    Optional<BaseLife> base = library.materials().baseLife(pump.role(), pump.material());
+    if (base.isEmpty()) {
+      return new Prior(
+          pump.intervalHours() * MEAN_OVER_INTERVAL, false, shape, Knowledge.THIN.spread());
+    }
+    double hours = base.get().hours();
+    // What an interval was set to must not move what is believed: it is set by what is believed.
+    return leaves(pump, fluids, wetEnd)
+        .map(l -> new Prior(hours * l.factor(), true, shape, l.row().spread()))
+        .orElseGet(() -> new Prior(hours * RULED_OUT, false, shape, Knowledge.THIN.spread()));
   }
 
   private Optional<Leaves> leaves(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {

@@ -2,6 +2,7 @@ package isokinon.server.work.lives;
 
 import isokinon.core.counter.Usage;
 import isokinon.core.counter.WearCount;
+import isokinon.core.life.FailureCause;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
@@ -9,6 +10,7 @@ import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.Survival;
 import isokinon.core.life.frailty.FitCheck;
+import isokinon.core.life.frailty.FrailtyModel;
 import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
@@ -29,7 +31,7 @@ public final class LifeSnapshot {
    * What is expected of a wear part before any run.
    *
    * @param hours mean life
-   * @param fromLibrary whether the library knows it; else it comes from the fixed interval
+   * @param fromLibrary whether the library knows it in this duty
    * @param shape Weibull shape of the failure mode
    * @param spread standard deviation of ln mean life: how well it is known
    */
@@ -222,6 +224,16 @@ public final class LifeSnapshot {
   /** What is believed of some runs of a group, in mean lives of the library; not kept for later. */
   public GroupPosterior fitted(Group group, boolean inCounts, double shape) {
     return KnownEvidence.fitted(group, inCounts, expected(group, inCounts, shape));
+  }
+
+  /**
+   * What is believed of the life that one cause alone would end, in mean lives of the library.
+   *
+   * @param shape of the failure mode, for a cause that comes with age
+   */
+  public GroupPosterior byCause(Group group, boolean inCounts, double shape, FailureCause cause) {
+    LibraryExpectation library = expected(group, inCounts, shape);
+    return FrailtyModel.fit(library.prior(cause), library.relative(group.only(cause), inCounts));
   }
 
   /** Whether what is believed of a group agrees with its runs, in mean lives of the library. */

@@ -1,5 +1,6 @@
 package isokinon.server.work.materials;
 
+import isokinon.core.life.FailureCause;
 import isokinon.core.material.Fluid;
 import isokinon.core.material.Material;
 import isokinon.core.material.Resistance;
@@ -20,18 +21,12 @@ import isokinon.server.work.materials.MaterialView.SeenLine;
 import isokinon.server.work.shared.Text;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /** What was seen here of a material in a fluid, and where the library says otherwise. */
 @Service
 class MaterialEvidence {
-
-  /** Words of a cause that tell of chemical attack. */
-  private static final Set<String> ATTACK =
-      Set.of("chemical", "attack", "swollen", "swelled", "oxidised", "softened", "dissolved");
 
   private final ShopLibrary library;
   private final WetEndMapper store;
@@ -81,7 +76,7 @@ class MaterialEvidence {
   List<SeenLine> ofRuns(String fluid, List<RunRow> runs) {
     List<SeenLine> seen = new ArrayList<>();
     for (RunRow r : runs) {
-      boolean attacked = r.failed() && attack(r.cause());
+      boolean attacked = r.failed() && FailureCause.ofWords(r.cause()) == FailureCause.ATTACKED;
       if (attacked || !r.failed()) {
         exposure(r.pump(), fluid)
             .ifPresent(
@@ -100,11 +95,6 @@ class MaterialEvidence {
       }
     }
     return seen;
-  }
-
-  private static boolean attack(String cause) {
-    String words = cause.toLowerCase(Locale.ROOT);
-    return ATTACK.stream().anyMatch(words::contains);
   }
 
   private Optional<ExposureRow> exposure(String pump, String fluid) {

@@ -13,6 +13,7 @@ import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.core.material.Knowledge;
 import isokinon.core.wetend.FluidUse;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
@@ -238,7 +239,8 @@ class LifeServiceTest {
     versions.changed(List.of(Topic.DUTIES));
     LifeSnapshot.Prior unsuited = lives.now().standing("EFF-02").prior();
     assertThat(unsuited.fromLibrary()).isFalse();
-    assertThat(unsuited.hours()).isCloseTo(1.5 * SomePumps.INTERVAL, within(1e-9));
+    assertThat(unsuited.hours()).isBetween(0.1 * cool, 0.5 * cool);
+    assertThat(unsuited.spread()).isEqualTo(Knowledge.THIN.spread());
   }
 
   @Test

@@ -1,0 +1,77 @@
+package isokinon.core.life;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * A part that each of several causes may end, whichever comes first: each is a risk of its own, and
+ * the part lives on with the product of their survivals. Textbook competing risks.
+ *
+ * @param lives the life by each cause alone
+ */
+public record CompetingRisks(Map<FailureCause, Weibull> lives) {
+
+  private static final int STEPS = 400;
+
+  /** Beyond it hardly a set is left. */
+  private static final double BEYOND = 1e-6;
+
+  /** Risks; one of them at least. */
+  public CompetingRisks {
+    lives = Map.copyOf(lives);
+  }
+
+  /** Chance of lasting beyond an age. */
+  public double survival(double age) {
+    double product = 1;
+    for (Weibull life : lives.values()) {
+      product *= life.survival(age);
+    }
+    return product;
+  }
+
+  /**
+   * Failures of each cause for each unit of age, where sets are renewed at an age or when they
+   * fail.
+   *
+   * @param renewed age; infinite where they run until they fail
+   */
+  public Map<FailureCause, Double> rates(double renewed) {
+    double end = Math.min(renewed, last());
+    Map<FailureCause, Double> failed = new EnumMap<>(FailureCause.class);
+    double lived = 0;
+    for (int i = 0; i < STEPS; i++) {
+      double from = end * i / STEPS;
+      double to = end * (i + 1) / STEPS;
+      double whole = survival((from + to) / 2);
+      lived += whole * (to - from);
+      for (Map.Entry<FailureCause, Weibull> cause : lives.entrySet()) {
+        // Of those that are left, so many fail of this cause in the step.
+        double chance = cause.getValue().risk(from, to - from);
+        double left = survival(from);
+        failed.merge(cause.getKey(), left * share(cause.getKey(), chance, from, to), Double::sum);
+      }
+    }
+    double age = lived;
+    failed.replaceAll((cause, chance) -> chance / age);
+    return failed;
+  }
+
+  /** Several causes may fall in one step: each takes its part of what falls in it. */
+  private double share(FailureCause cause, double chance, double from, double to) {
+    double all = 0;
+    for (Weibull life : lives.values()) {
+      all += life.risk(from, to - from);
+    }
+    double any = 1 - survival(to) / Math.max(Double.MIN_NORMAL, survival(from));
+    return all > 0 ? any * chance / all : 0;
+  }
+
+  private double last() {
+    double high = lives.values().stream().mapToDouble(Weibull::meanLife).min().orElse(1);
+    while (survival(high) > BEYOND) {
+      high *= 1.5;
+    }
+    return high;
+  }
+}
