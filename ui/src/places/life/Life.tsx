@@ -12,6 +12,7 @@ import { useWidth } from "../../parts/useWidth";
 import { Compare } from "./Compare";
 import { Policies } from "./Policies";
 import { Asked } from "./Asked";
+import { Causes } from "./Causes";
 import { Insights } from "./Insights";
 import { Runs } from "./Runs";
 
@@ -116,6 +117,7 @@ function Shown({ life, set, error }: Props) {
               <FitStretches life={life} width={width} />
             </section>
           )}
+          <Causes life={life} />
           {life.pumps.length > 1 && (
             <section className="pt-5">
               <h2 className="px-5 pb-2 text-title font-[680]">Pump by pump</h2>

@@ -252,6 +252,11 @@ class HistoryJourneyTest extends AtItsOwnMill {
     assertThat(page.getByText("Knowing this life exactly")).isVisible();
     Shop.accessible(page);
     Shop.picture(page, "life");
+    page.navigate("/life?pump=EFF-04");
+    assertThat(page.getByText("EFF-04 ran dry 5 times: about £"))
+        .containsText("pays within a year");
+    assertThat(page.getByText("at any age; a dry-run guard may cost up to")).isVisible();
+    Shop.accessible(page);
   }
 
   @Test

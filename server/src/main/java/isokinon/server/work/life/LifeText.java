@@ -93,9 +93,11 @@ public final class LifeText {
             + " still running. ";
     double shape = e.shape().median();
     String means =
-        shape > 1.15
+        e.shape().low() > 1
             ? ": these wear out, so age tells."
-            : shape < 0.9 ? ": these fail young, so age protects." : ": age hardly tells.";
+            : e.shape().high() < 1
+                ? ": these fail young, so age protects."
+                : ": whether age tells is not sure.";
     return runs
         + String.format(
             Locale.ROOT,

@@ -23,6 +23,9 @@ class WhatIf {
 
   private static final double HOTTER_K = 5;
 
+  /** What is worth less a year is not worth a line, pounds. */
+  private static final double WORTH = 1;
+
   private final LifeService lives;
 
   WhatIf(LifeService lives) {
@@ -75,7 +78,7 @@ class WhatIf {
     changes.add(
         new ChangeView(
             "Knowing this life exactly", "worth " + money(worth.exactly() * aYear) + " a year"));
-    if (p.untilItFails().bar() == Bar.NONE) {
+    if (p.untilItFails().bar() == Bar.NONE && worth.byTwo() * aYear >= WORTH) {
       changes.add(
           new ChangeView(
               "Two sets more run until they fail",

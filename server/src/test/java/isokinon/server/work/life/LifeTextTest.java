@@ -110,8 +110,12 @@ class LifeTextTest {
             ".* Library and runs together, shape \\d\\.\\d \\(\\d\\.\\d to \\d\\.\\d\\): these wear"
                 + " out, so age tells\\.");
     assertThat(LifeText.basis(LifeEstimate.of(1.0, 2000, List.of()), group(Level.DUTY, 0, 0)))
-        .endsWith("age hardly tells.");
-    assertThat(LifeText.basis(LifeEstimate.of(0.8, 2000, List.of()), group(Level.DUTY, 0, 0)))
+        .endsWith("whether age tells is not sure.");
+    List<Run> young = new ArrayList<>();
+    for (int i = 1; i <= 40; i++) {
+      young.add(new Run(i * i * i / 10.0, true));
+    }
+    assertThat(LifeText.basis(LifeEstimate.of(0.8, 2000, young), group(Level.DUTY, 0, 0)))
         .endsWith("these fail young, so age protects.");
   }
 
