@@ -1,6 +1,7 @@
 package isokinon.core.life;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Weibull by maximum likelihood with right censoring and delayed entry. The intervals are 90 %,
@@ -49,6 +50,14 @@ public record WeibullFit(
               + failures
               + ".");
     }
+  }
+
+  /** Fits runs; empty where fewer than two different ages of failure are among them. */
+  public static Optional<WeibullFit> tried(List<Run> runs) {
+    return runs.stream().filter(Run::failed).mapToDouble(Run::age).distinct().limit(FEWEST).count()
+            < FEWEST
+        ? Optional.empty()
+        : Optional.of(of(runs));
   }
 
   /**

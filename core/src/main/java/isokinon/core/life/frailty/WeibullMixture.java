@@ -337,8 +337,9 @@ public final class WeibullMixture implements Survival {
     double sum = 0;
     double squares = 0;
     for (int i = 0; i < shapes.length; i++) {
+      double log = Math.log(shapes[i]);
       for (int j = 0; j < weights[i].length; j++) {
-        logShape += weights[i][j] * Math.log(shapes[i]);
+        logShape += weights[i][j] * log;
         sum += weights[i][j] * logScales[i][j];
         squares += weights[i][j] * logScales[i][j] * logScales[i][j];
       }

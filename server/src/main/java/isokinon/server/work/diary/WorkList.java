@@ -1,5 +1,6 @@
 package isokinon.server.work.diary;
 
+import isokinon.core.life.SurvivalTable;
 import isokinon.core.renewal.Policies.Way;
 import isokinon.core.schedule.WaitingCost;
 import isokinon.core.stock.Availability;
@@ -43,6 +44,11 @@ import org.springframework.stereotype.Component;
 class WorkList {
 
   /** A set that is so likely to fail within the diary is worth a job though it is not due. */
+  /** A job is asked for its cost on many days: within so many the answers are made once. */
+  private static final double DAYS_AHEAD = 60;
+
+  private static final double LEAST_AHEAD = 1;
+
   private static final double LIKELY = 0.3;
 
   /** Where a failure harms, it weighs so many times its cost (shop rule). */
@@ -149,7 +155,10 @@ class WorkList {
         pump,
         renewal.minutes(),
         new WaitingCost(
-            life.ofRunning(),
+            new SurvivalTable(
+                life.ofRunning(),
+                life.age(),
+                life.age() + Math.max(LEAST_AHEAD, DAYS_AHEAD * life.perDay())),
             life.age(),
             life.perDay(),
             Math.max(dueAge, life.age() * 0.01),

@@ -3,6 +3,7 @@ package isokinon.server.work.insights;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.WeibullFit;
 import isokinon.core.life.frailty.Marginal;
 import isokinon.core.value.Code;
 import isokinon.server.db.DataVersions;
@@ -211,9 +212,12 @@ public class Insights {
 
   private Optional<InsightView> noAge(LifeSnapshot shop, PumpInService s) {
     Group own = shop.groups().at(Level.PUMP, s.of());
+    if (own.failures() < TELLING || !maySaySo(own, s.prior().shape())) {
+      return Optional.empty();
+    }
     LifeEstimate e = shop.life(s, own).estimate();
     Marginal shape = e.shape();
-    if (e.failures() < TELLING || shape.high() >= s.prior().shape() || shape.low() >= 1) {
+    if (shape.high() >= s.prior().shape() || shape.low() >= 1) {
       return Optional.empty();
     }
     String tag = s.pump().tag();
@@ -236,6 +240,14 @@ public class Insights {
             "",
             "",
             ""));
+  }
+
+  /**
+   * The likelihood is quickly asked: where it says that these wear out as usual, nobody need ask
+   * on.
+   */
+  private static boolean maySaySo(Group own, double usual) {
+    return WeibullFit.tried(own.ages(false)).filter(f -> f.shape() < usual).isPresent();
   }
 
   /** What was found to be behind it, as far as anyone said. */
