@@ -83,10 +83,13 @@ class FinishedRuns {
   private static List<WearRun> inGroups(List<RunRow> runs) {
     Map<String, String> words = new HashMap<>();
     UnaryOperator<String> once = w -> words.computeIfAbsent(w, k -> k);
-    return runs.stream().map(r -> run(r, once)).toList();
+    Map<String, FailureCause> causes = new HashMap<>();
+    return runs.stream()
+        .map(r -> run(r, once, causes.computeIfAbsent(r.cause(), FailureCause::ofWords)))
+        .toList();
   }
 
-  private static WearRun run(RunRow r, UnaryOperator<String> once) {
+  private static WearRun run(RunRow r, UnaryOperator<String> once, FailureCause cause) {
     return new WearRun(
         once.apply(r.pump()),
         once.apply(r.construction()),
@@ -98,6 +101,6 @@ class FinishedRuns {
             .filter(c -> r.counted() != WearCount.HOURS)
             .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
         Optional.of(r.endedOn()),
-        FailureCause.ofWords(r.cause()));
+        cause);
   }
 }
