@@ -49,7 +49,7 @@ public record CompetingRisks(Map<FailureCause, Weibull> lives) {
         // Of those that are left, so many fail of this cause in the step.
         double chance = cause.getValue().risk(from, to - from);
         double left = survival(from);
-        failed.merge(cause.getKey(), left * share(cause.getKey(), chance, from, to), Double::sum);
+        failed.merge(cause.getKey(), left * share(chance, from, to), Double::sum);
       }
     }
     double age = lived;
@@ -58,7 +58,7 @@ public record CompetingRisks(Map<FailureCause, Weibull> lives) {
   }
 
   /** Several causes may fall in one step: each takes its part of what falls in it. */
-  private double share(FailureCause cause, double chance, double from, double to) {
+  private double share(double chance, double from, double to) {
     double all = 0;
     for (Weibull life : lives.values()) {
       all += life.risk(from, to - from);

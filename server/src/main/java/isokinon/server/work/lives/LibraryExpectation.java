@@ -25,7 +25,9 @@ import java.util.Map;
  */
 record LibraryExpectation(double shape, double spread, double mean, Map<String, Double> ofPump) {
 
+  /** Mean lives of the library between failures that age does not bring (shop rule). */
   private static final double SELDOM = 3;
+
   private static final double SELDOM_SPREAD = 1.2;
 
   /**
