@@ -1,8 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { LifeView } from "../api/types";
+import { LEFT, RIGHT } from "./LifeCosts";
 
-const LEFT = 92;
-const RIGHT = 20;
 const HEIGHT = 58;
 const NARROWEST = 16;
 

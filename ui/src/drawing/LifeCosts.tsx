@@ -4,7 +4,9 @@ import type { LifeView } from "../api/types";
 import { rounded } from "../text/numbers";
 import { currency, money } from "../text/shop";
 
-const LEFT = 92;
+/** Margins of the plots of a life, px: they share one axis of age. */
+export const LEFT = 92;
+export const RIGHT = 20;
 
 /** Height of the curves of cost. */
 export const COSTS = 196;

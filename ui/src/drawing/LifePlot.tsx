@@ -4,10 +4,8 @@ import type { ComparisonView, LifeView } from "../api/types";
 import { MarkAt } from "../parts/Mark";
 import { rounded } from "../text/numbers";
 import { Failure, Planned } from "./eventMarks";
-import { COSTS, Costs } from "./LifeCosts";
+import { COSTS, Costs, LEFT, RIGHT } from "./LifeCosts";
 
-const LEFT = 92;
-const RIGHT = 20;
 const TOP = 26;
 const SURVIVAL = 178;
 const ROW = 16;

@@ -42,29 +42,18 @@ public record CompetingRisks(Map<FailureCause, Weibull> lives) {
     double lived = 0;
     for (int i = 0; i < STEPS; i++) {
       double from = end * i / STEPS;
-      double to = end * (i + 1) / STEPS;
-      double whole = survival((from + to) / 2);
-      lived += whole * (to - from);
-      for (Map.Entry<FailureCause, Weibull> cause : lives.entrySet()) {
-        // Of those that are left, so many fail of this cause in the step.
-        double chance = cause.getValue().risk(from, to - from);
-        double left = survival(from);
-        failed.merge(cause.getKey(), left * share(chance, from, to), Double::sum);
-      }
+      double step = end / STEPS;
+      lived += survival(from + step / 2) * step;
+      double ended = survival(from) - survival(from + step);
+      double all = lives.values().stream().mapToDouble(l -> l.risk(from, step)).sum();
+      // Several causes may fall in one step: each takes its part of what falls in it.
+      lives.forEach(
+          (cause, life) ->
+              failed.merge(cause, all > 0 ? ended * life.risk(from, step) / all : 0, Double::sum));
     }
     double age = lived;
     failed.replaceAll((cause, chance) -> chance / age);
     return failed;
-  }
-
-  /** Several causes may fall in one step: each takes its part of what falls in it. */
-  private double share(double chance, double from, double to) {
-    double all = 0;
-    for (Weibull life : lives.values()) {
-      all += life.risk(from, to - from);
-    }
-    double any = 1 - survival(to) / Math.max(Double.MIN_NORMAL, survival(from));
-    return all > 0 ? any * chance / all : 0;
   }
 
   private double last() {

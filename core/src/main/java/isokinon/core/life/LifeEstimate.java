@@ -20,7 +20,7 @@ import java.util.List;
  */
 public record LifeEstimate(
     WeibullMixture life, Marginal shape, Marginal between, int runs, int failures)
-    implements Survival {
+    implements Survival.AnsweredBy {
 
   /** Under so many failures the library's word carries the estimate. */
   private static final int FEWEST_FAILURES = 2;
@@ -51,35 +51,5 @@ public record LifeEstimate(
   /** Whether the runs tell enough to be gone by; else it is the library that speaks. */
   public boolean tells() {
     return failures >= FEWEST_FAILURES;
-  }
-
-  @Override
-  public double survival(double age) {
-    return life.survival(age);
-  }
-
-  @Override
-  public double lived(double age) {
-    return life.lived(age);
-  }
-
-  @Override
-  public double meanLife() {
-    return life.meanLife();
-  }
-
-  @Override
-  public double quantile(double probability) {
-    return life.quantile(probability);
-  }
-
-  @Override
-  public double failureRate(double age) {
-    return life.failureRate(age);
-  }
-
-  @Override
-  public double renewalRate(double age) {
-    return life.renewalRate(age);
   }
 }

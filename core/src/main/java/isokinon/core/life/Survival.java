@@ -30,6 +30,43 @@ public interface Survival {
     return Double.isInfinite(age) ? 0 : survival(age) / lived(age);
   }
 
+  /** A life that another one answers for; what differs is overridden. */
+  interface AnsweredBy extends Survival {
+
+    /** The life that answers. */
+    Survival life();
+
+    @Override
+    default double survival(double age) {
+      return life().survival(age);
+    }
+
+    @Override
+    default double lived(double age) {
+      return life().lived(age);
+    }
+
+    @Override
+    default double meanLife() {
+      return life().meanLife();
+    }
+
+    @Override
+    default double quantile(double probability) {
+      return life().quantile(probability);
+    }
+
+    @Override
+    default double failureRate(double age) {
+      return life().failureRate(age);
+    }
+
+    @Override
+    default double renewalRate(double age) {
+      return life().renewalRate(age);
+    }
+  }
+
   /** Chance of failing within {@code ahead} once {@code age} has been reached. */
   default double risk(double age, double ahead) {
     double reached = survival(age);

@@ -4,7 +4,7 @@ package isokinon.core.life;
  * A life that is asked for many times between two ages: its survival at even steps there, and a
  * cubic through the four nearest between them. Beyond these ages the life itself answers.
  */
-public final class SurvivalTable implements Survival {
+public final class SurvivalTable implements Survival.AnsweredBy {
 
   private static final int STEPS = 32;
 
@@ -29,6 +29,11 @@ public final class SurvivalTable implements Survival {
   }
 
   @Override
+  public Survival life() {
+    return life;
+  }
+
+  @Override
   public double survival(double age) {
     double place = (age - from) / step;
     if (!(place >= 0 && place <= STEPS)) {
@@ -40,30 +45,5 @@ public final class SurvivalTable implements Survival {
         + values[i] * (x + 1) * (x - 1) * (x - 2) / 2
         - values[i + 1] * (x + 1) * x * (x - 2) / 2
         + values[i + 2] * (x + 1) * x * (x - 1) / 6;
-  }
-
-  @Override
-  public double lived(double age) {
-    return life.lived(age);
-  }
-
-  @Override
-  public double meanLife() {
-    return life.meanLife();
-  }
-
-  @Override
-  public double quantile(double probability) {
-    return life.quantile(probability);
-  }
-
-  @Override
-  public double failureRate(double age) {
-    return life.failureRate(age);
-  }
-
-  @Override
-  public double renewalRate(double age) {
-    return life.renewalRate(age);
   }
 }

@@ -23,26 +23,6 @@ public record WeibullPosterior(double shape, double a, double b) implements Surv
   public static final double LIBRARY_STRENGTH = 2;
 
   /**
-   * What runs say, summed up once for every part they bear on.
-   *
-   * @param shape Weibull shape that the ages were raised to
-   * @param failures runs that ended in failure
-   * @param ageSum sum of age^shape - from^shape over all runs, failed or sound
-   */
-  public record Evidence(double shape, long failures, double ageSum) {
-
-    /** The sum of {@code runs}. */
-    public static Evidence of(double shape, List<Run> runs) {
-      return new Evidence(
-          shape,
-          runs.stream().filter(Run::failed).count(),
-          runs.stream()
-              .mapToDouble(r -> Math.pow(r.age(), shape) - Math.pow(r.from(), shape))
-              .sum());
-    }
-  }
-
-  /**
    * From the library's mean life and this shop's runs.
    *
    * @param shape Weibull shape of the failure mode, over 0
@@ -53,12 +33,6 @@ public record WeibullPosterior(double shape, double a, double b) implements Surv
    */
   public static WeibullPosterior of(
       double shape, double priorMean, double strength, List<Run> runs) {
-    return of(priorMean, strength, Evidence.of(shape, runs));
-  }
-
-  /** The same from runs summed up already; the shape is the evidence's. */
-  public static WeibullPosterior of(double priorMean, double strength, Evidence evidence) {
-    double shape = evidence.shape();
     if (!(shape > 0) || !(priorMean > 0) || !(strength * shape > 1)) {
       throw new IllegalArgumentException(
           "Shape and mean must be over 0 and strength × shape over 1; got shape "
@@ -75,13 +49,10 @@ public record WeibullPosterior(double shape, double a, double b) implements Surv
                 + LogGamma.value(strength)
                 - LogGamma.value(1 + 1 / shape)
                 - LogGamma.value(strength - 1 / shape));
+    double ages =
+        runs.stream().mapToDouble(r -> Math.pow(r.age(), shape) - Math.pow(r.from(), shape)).sum();
     return new WeibullPosterior(
-        shape, strength + evidence.failures(), Math.exp(logB) + evidence.ageSum());
-  }
-
-  /** Mean life of a Weibull of scale 1: Γ(1 + 1/shape). */
-  public static double meanOfScaleOne(double shape) {
-    return Math.exp(LogGamma.value(1 + 1 / shape));
+        shape, strength + runs.stream().filter(Run::failed).count(), Math.exp(logB) + ages);
   }
 
   /**

@@ -283,7 +283,7 @@ public final class FrailtyModel {
     Gathered gathered = new Gathered(all, logShapes.length, sigmas.length);
     PumpAtoms[] atoms = new PumpAtoms[all];
     Arrays.setAll(atoms, p -> new PumpAtoms());
-    double most = summit(at(logShapes[logShapes.length / 2]), sigmas[0], found.start()).logWeight();
+    double most = Double.NEGATIVE_INFINITY;
     Summit[][] summits = new Summit[logShapes.length][sigmas.length];
     AtShape[] shapes = new AtShape[logShapes.length];
     for (int i = 0; i < logShapes.length; i++) {

@@ -163,29 +163,25 @@ public final class WeibullMixture implements Survival {
 
   @Override
   public double failureRate(double age) {
-    if (Double.isInfinite(age)) {
-      return failures;
-    }
-    double at = Math.log(age / unit);
-    double sum = 0;
-    for (int i = 0; i < shapes.length; i++) {
-      for (int j = 0; j < weights[i].length; j++) {
-        sum += weights[i][j] * renewals[i].failures(at - logScales[i][j]);
-      }
-    }
-    return sum / age;
+    return Double.isInfinite(age) ? failures : meanRate(age, RenewalTable::failures);
   }
 
   @Override
   public double renewalRate(double age) {
-    if (Double.isInfinite(age)) {
-      return 0;
-    }
+    return Double.isInfinite(age) ? 0 : meanRate(age, RenewalTable::renewals);
+  }
+
+  /** A rate of a table at a ln age. */
+  private interface RateOf {
+    double applyAsDouble(RenewalTable table, double logAge);
+  }
+
+  private double meanRate(double age, RateOf of) {
     double at = Math.log(age / unit);
     double sum = 0;
     for (int i = 0; i < shapes.length; i++) {
       for (int j = 0; j < weights[i].length; j++) {
-        sum += weights[i][j] * renewals[i].renewals(at - logScales[i][j]);
+        sum += weights[i][j] * of.applyAsDouble(renewals[i], at - logScales[i][j]);
       }
     }
     return sum / age;

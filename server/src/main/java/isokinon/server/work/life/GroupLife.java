@@ -4,7 +4,6 @@ import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
-import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
@@ -20,7 +19,6 @@ import java.util.function.Function;
  * @param estimate of the pump that is asked for, or of a new one
  * @param lives of all its pumps, in mean lives of the library
  * @param libraryMean mean life of an ordinary pump of it by the library, in the unit of ages
- * @param agreement whether that agrees with its runs, in mean lives of the library
  * @param ofPump the same in the unit of ages, of one pump; of a new one where the tag is empty
  */
 record GroupLife(
@@ -32,8 +30,7 @@ record GroupLife(
     LifeEstimate estimate,
     GroupPosterior lives,
     Function<String, LifeEstimate> ofPump,
-    double libraryMean,
-    List<FitCheck.Stretch> agreement) {
+    double libraryMean) {
 
   double hours(double age) {
     return age / perHour;

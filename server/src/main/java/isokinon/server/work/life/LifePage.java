@@ -6,6 +6,7 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
 import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.core.life.frailty.Marginal;
 import isokinon.core.material.Knowledge;
@@ -151,6 +152,9 @@ public class LifePage {
       LifeSnapshot shop) {
     LifeEstimate estimate = life.estimate();
     double reach = LifePlot.reach(life);
+    String apart = GroupPumps.apart(life);
+    List<FitCheck.Stretch> agreement =
+        shop.agreement(life.lives(), life.group(), life.inCounts(), life.prior().shape());
     Optional<Terms> terms = LifeTerms.core(termsView, life.perHour());
     OptionalDouble today = costs.today(life);
     Optional<Policies> policies =
@@ -168,14 +172,14 @@ public class LifePage {
         LifePlot.curve(life, reach),
         LifePlot.ended(life),
         LifePlot.running(life, policies, terms),
-        FitText.of(LifePlot.stretches(life), GroupPumps.apart(life)),
+        FitText.of(LifePlot.stretches(life, agreement), apart),
         CauseText.of(
             life,
             terms,
             termsView.hoursPerYear(),
             today.orElse(Double.POSITIVE_INFINITY),
             c -> shop.byCause(life.group(), life.inCounts(), life.prior().shape(), c)),
-        GroupPumps.apart(life),
+        apart,
         GroupPumps.of(life, terms, termsView.warning()),
         GroupPumps.fresh(life, terms, termsView.warning()),
         termsView,
@@ -272,8 +276,7 @@ public class LifePage {
         ofPump.apply(pump),
         lives,
         ofPump,
-        shop.expectedMean("", group, inCounts, prior.shape()),
-        shop.agreement(lives, group, inCounts, prior.shape()));
+        shop.expectedMean("", group, inCounts, prior.shape()));
   }
 
   private Prior prior(LifeQuestion q, LifeGroups.GroupKey of, List<PumpInService> running) {

@@ -4,6 +4,7 @@ import isokinon.core.life.KaplanMeier;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.Marginal;
 import isokinon.core.renewal.InspectRenew;
 import isokinon.core.renewal.Policies;
@@ -56,8 +57,8 @@ final class LifePlot {
   }
 
   /** Failures beside those that the curve allows, by age. */
-  static List<FitStretch> stretches(GroupLife life) {
-    return life.agreement().stream()
+  static List<FitStretch> stretches(GroupLife life, List<FitCheck.Stretch> agreement) {
+    return agreement.stream()
         .map(
             s ->
                 new FitStretch(
