@@ -30,6 +30,9 @@ public record Policies(
   /** A saving under this share hardly matters. */
   public static final double MATTERS = 0.03;
 
+  /** Share of a life that is left at the first sign of warning, where nobody says (shop rule). */
+  public static final double WARNING = 0.12;
+
   private static final int HALVINGS = 50;
 
   /** Savings under this share are rounding. */

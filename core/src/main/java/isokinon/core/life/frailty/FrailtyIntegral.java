@@ -24,6 +24,10 @@ final class FrailtyIntegral {
   private final double[] at = new double[2 * MOST_POINTS + 1];
   private final double[] term = new double[2 * MOST_POINTS + 1];
   private int points;
+
+  /** How many points lie above the summit: they come next after it, those below it last. */
+  private int above;
+
   private double sum;
 
   /** How steep ln likelihood is in e, by its summit over z. */
@@ -100,6 +104,7 @@ final class FrailtyIntegral {
     double log = logAgeSum - shape * scale;
     if (sigma == 0) {
       points = 1;
+      above = 0;
       at[0] = scale;
       term[0] = 1;
       sum = 1;
@@ -115,6 +120,7 @@ final class FrailtyIntegral {
     sum = 0;
     put(scale + sigma * z, 1);
     walk(z, width, ratio, y, steep * failures, most, scale, sigma);
+    above = points - 1;
     walk(z, -width, 1 / ratio, y, steep * failures, most, scale, sigma);
     return most + Math.log(sum * width / ROOT_TWO_PI) - shape * failures * scale;
   }
@@ -160,5 +166,31 @@ final class FrailtyIntegral {
   /** Share of a point in the integral. */
   double share(int point) {
     return term[point] / sum;
+  }
+
+  /**
+   * Ln scale of the pump at a probability, 0 to 1, by the last integral; the weight of a point lies
+   * evenly half a step to both sides of it.
+   */
+  double quantile(double probability) {
+    if (points == 1) {
+      return at[0];
+    }
+    double between = above > 0 ? at[1] - at[0] : at[0] - at[points - 1];
+    double left = probability * sum;
+    for (int i = 0; i < points - 1; i++) {
+      int n = rising(i);
+      if (left < term[n]) {
+        return at[n] + (left / term[n] - 0.5) * between;
+      }
+      left -= term[n];
+    }
+    int last = rising(points - 1);
+    return at[last] + (Math.min(1, left / term[last]) - 0.5) * between;
+  }
+
+  private int rising(int i) {
+    int below = points - 1 - above;
+    return i < below ? points - 1 - i : i - below;
   }
 }

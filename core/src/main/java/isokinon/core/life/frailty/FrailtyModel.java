@@ -310,7 +310,8 @@ public final class FrailtyModel {
         gathered.put(p, i, atoms[p].onSteps(finer));
       }
     }
-    return gathered.posterior(prior, pumps, allFailures, logShapes, sigmas);
+    double[][] sums = Arrays.stream(shapes).map(AtShape::logAgeSums).toArray(double[][]::new);
+    return gathered.posterior(prior, pumps, failures, sums, logShapes, sigmas, STEP / finer);
   }
 
   /** Walks ln η from its summit to both sides. */
@@ -333,7 +334,7 @@ public final class FrailtyModel {
         double weight = Math.exp(log + offset) * step;
         peak = Math.max(peak, log);
         spread(points, weight, scale, atoms, gathered);
-        gathered.add(i, j, weight);
+        gathered.add(i, j, scale, weight);
         if (log < peak - REACH) {
           break;
         }

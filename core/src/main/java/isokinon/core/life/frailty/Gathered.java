@@ -14,6 +14,7 @@ final class Gathered {
   private final double[][][] logScales;
   private final double[][][] weights;
   private final FrailtyHistogram[] frailties;
+  private final JointLives.Gathering together = new JointLives.Gathering();
 
   /**
    * Nothing yet.
@@ -29,7 +30,9 @@ final class Gathered {
     Arrays.setAll(frailties, p -> new FrailtyHistogram());
   }
 
-  void add(int shape, int sigma, double weight) {
+  /** A point at ln scale {@code scale}. */
+  void add(int shape, int sigma, double scale, double weight) {
+    together.add(shape, sigma, scale, weight);
     byShape[shape] += weight;
     byBetween[sigma] += weight;
   }
@@ -43,9 +46,23 @@ final class Gathered {
     weights[pump][shape] = atoms[1];
   }
 
+  /**
+   * What was gathered.
+   *
+   * @param failures of each pump
+   * @param logAgeSums for each shape, ln of what the ages of each pump add up to
+   * @param step of the integrals over the frailty, in widths of their summit
+   */
   GroupPosterior posterior(
-      FrailtyPrior prior, List<PumpRuns> pumps, int failures, double[] logShapes, double[] sigmas) {
+      FrailtyPrior prior,
+      List<PumpRuns> pumps,
+      int[] failures,
+      double[][] logAgeSums,
+      double[] logShapes,
+      double[] sigmas,
+      double step) {
     double[] shapes = Arrays.stream(logShapes).map(Math::exp).toArray();
+    List<String> tags = pumps.stream().map(PumpRuns::pump).toList();
     RenewalTable[] renewals =
         Arrays.stream(shapes).mapToObj(RenewalTable::new).toArray(RenewalTable[]::new);
     List<WeibullMixture> lives = new ArrayList<>();
@@ -60,7 +77,7 @@ final class Gathered {
     Marginal ofLog = Marginal.of(logShapes, shares(byShape));
     return new GroupPosterior(
         prior,
-        pumps.stream().map(PumpRuns::pump).toList(),
+        tags,
         lives,
         Arrays.stream(frailties).map(FrailtyHistogram::wear).toList(),
         new Marginal(Math.exp(ofLog.low()), Math.exp(ofLog.median()), Math.exp(ofLog.high())),
@@ -68,7 +85,8 @@ final class Gathered {
             ? Marginal.ofPositive(sigmas, shares(byBetween))
             : Marginal.of(sigmas, shares(byBetween)),
         pumps.stream().mapToInt(p -> p.runs().size()).sum(),
-        failures);
+        Arrays.stream(failures).sum(),
+        together.made(tags, failures, shapes, logAgeSums, sigmas, prior.meanLife(), step));
   }
 
   private static double[] shares(double[] weights) {

@@ -17,6 +17,7 @@ public final class GroupPosterior {
   private final Marginal between;
   private final int runs;
   private final int failures;
+  private final JointLives joint;
 
   GroupPosterior(
       FrailtyPrior prior,
@@ -26,7 +27,9 @@ public final class GroupPosterior {
       Marginal shape,
       Marginal between,
       int runs,
-      int failures) {
+      int failures,
+      JointLives joint) {
+    this.joint = joint;
     this.prior = prior;
     this.pumps = List.copyOf(pumps);
     for (int p = 0; p < pumps.size(); p++) {
@@ -76,6 +79,11 @@ public final class GroupPosterior {
   /** Standard deviation of ln life between pumps. */
   public Marginal between() {
     return between;
+  }
+
+  /** What is believed of its pumps together, to draw their lives from. */
+  public JointLives joint() {
+    return joint;
   }
 
   /** How many runs it comes from, those that still run among them. */

@@ -1,9 +1,13 @@
 package isokinon.server.db.diary;
 
+import isokinon.core.schedule.Shift;
+import isokinon.core.sheet.Family;
 import isokinon.server.db.Changes;
 import isokinon.server.db.Topic;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.Arrays;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -15,10 +19,22 @@ import org.apache.ibatis.annotations.Update;
 public interface DiaryMapper {
 
   /** When somebody is at the bench; weekday 1 is Monday, minutes from midnight. */
-  record ShiftRow(String who, int weekday, int fromMinute, int toMinute, boolean overtime) {}
+  record ShiftRow(String who, int weekday, int fromMinute, int toMinute, boolean overtime) {
+
+    /** The same as the bench's hours are reckoned with. */
+    public Shift shift() {
+      return new Shift(who, DayOfWeek.of(weekday), fromMinute, toMinute, overtime);
+    }
+  }
 
   /** A fixture, and the families of pumps whose jobs need it. */
-  record FixtureRow(String id, String title, int pieces, String families) {}
+  record FixtureRow(String id, String title, int pieces, String families) {
+
+    /** Whether a job on such a pump needs it. */
+    public boolean isFor(Family family) {
+      return Arrays.asList(families.split(";")).contains(family.code());
+    }
+  }
 
   /** A line that stands still for a while. */
   record LineStopRow(String line, String title, OffsetDateTime startsAt, OffsetDateTime endsAt) {}

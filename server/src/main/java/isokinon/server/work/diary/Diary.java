@@ -1,14 +1,14 @@
 package isokinon.server.work.diary;
 
 import static isokinon.server.work.diary.DiaryDays.DAYS;
-import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
-import static isokinon.server.work.diary.DiaryDays.SLOT;
 
 import isokinon.core.schedule.Fixture;
 import isokinon.core.schedule.Job;
 import isokinon.core.schedule.JobPlacer;
 import isokinon.core.schedule.Opening;
 import isokinon.core.schedule.Placement;
+import isokinon.core.schedule.Shift;
+import isokinon.core.schedule.Slots;
 import isokinon.server.db.diary.DiaryMapper;
 import isokinon.server.db.diary.DiaryMapper.DiaryEntryRow;
 import isokinon.server.db.diary.DiaryMapper.FixtureRow;
@@ -113,14 +113,14 @@ public class Diary {
             .map(e -> entry(e, byPump.get(e.pump()), days))
             .toList();
     List<Work> open = work.stream().filter(w -> !placed.contains(w.pump().tag())).toList();
-    List<ShiftRow> shifts = openings.shifts();
+    List<Shift> shifts = openings.shifts();
     Optional<OffsetDateTime> planned =
         entries.stream().map(DiaryEntryRow::plannedAt).max(Comparator.naturalOrder());
     return new DiaryView(
         days.today().toString(),
         DAYS,
-        shifts.stream().mapToInt(ShiftRow::fromMinute).min().orElse(360),
-        shifts.stream().mapToInt(ShiftRow::toMinute).max().orElse(960),
+        shifts.stream().mapToInt(Shift::fromMinute).min().orElse(360),
+        shifts.stream().mapToInt(Shift::toMinute).max().orElse(960),
         hours(openings),
         openings.stops().stream()
             .map(s -> stop(s, days))
@@ -151,7 +151,7 @@ public class Diary {
   private TimeSlots openings(DiaryDays days) {
     return new TimeSlots(
         days,
-        store.shifts(),
+        store.shifts().stream().map(ShiftRow::shift).toList(),
         store.stops(),
         store.holidays(),
         settings.overtime() * settings.labourPerHour());
@@ -187,13 +187,13 @@ public class Diary {
 
   private static List<PersonHours> hours(TimeSlots openings) {
     return openings.shifts().stream()
-        .map(ShiftRow::who)
+        .map(Shift::who)
         .distinct()
         .map(
             who -> {
               List<Hours> hours = new ArrayList<>();
               for (int d = 0; d < DAYS; d++) {
-                for (ShiftRow s : openings.on(d)) {
+                for (Shift s : openings.on(d)) {
                   if (s.who().equals(who)) {
                     hours.add(new Hours(d, s.fromMinute(), s.toMinute(), s.overtime()));
                   }
@@ -268,8 +268,8 @@ public class Diary {
     if (w == null) {
       throw RequestProblem.missing("pump", "No job of " + q.pump() + " can be planned now.");
     }
-    int minute = Math.round((float) q.minute() / SLOT) * SLOT;
-    int start = q.day() * DAY_SLOTS + minute / SLOT;
+    int minute = Math.round((float) q.minute() / Slots.MINUTES) * Slots.MINUTES;
+    int start = q.day() * Slots.A_DAY + minute / Slots.MINUTES;
     Opening opening =
         openings.of(w).stream()
             .filter(o -> o.start() == start)
@@ -281,7 +281,7 @@ public class Diary {
             w.pump().tag(),
             opening.person(),
             days.at(start),
-            days.at(start + DiaryDays.slots(w.minutes())),
+            days.at(start + Slots.of(w.minutes())),
             true,
             "",
             who,
@@ -349,7 +349,7 @@ public class Diary {
     long dearest = Arrays.stream(costs).max().orElse(0);
     return Job.of(
         w.pump().tag(),
-        DiaryDays.slots(w.minutes()),
+        Slots.of(w.minutes()),
         w.fixture().map(FixtureRow::id).orElse(""),
         w.pair(),
         2 * dearest + 100_000 + Math.round(100 * w.cost().at(DAYS)),

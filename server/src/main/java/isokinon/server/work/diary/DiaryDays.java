@@ -1,7 +1,7 @@
 package isokinon.server.work.diary;
 
+import isokinon.core.schedule.Slots;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
@@ -14,8 +14,6 @@ import java.util.Locale;
 record DiaryDays(OffsetDateTime now, ZoneId zone) {
 
   static final int DAYS = 42;
-  static final int SLOT = 30;
-  static final int DAY_SLOTS = 24 * 60 / SLOT;
 
   private static final DateTimeFormatter WHEN =
       DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.UK);
@@ -24,21 +22,12 @@ record DiaryDays(OffsetDateTime now, ZoneId zone) {
     return new DiaryDays(OffsetDateTime.now(clock), clock.getZone());
   }
 
-  /** Slots that so many minutes take. */
-  static int slots(double minutes) {
-    return Math.max(1, (int) Math.ceil(minutes / SLOT));
-  }
-
   LocalDate today() {
     return date(now);
   }
 
   LocalDate date(OffsetDateTime at) {
     return at.atZoneSameInstant(zone).toLocalDate();
-  }
-
-  DayOfWeek weekday(int day) {
-    return today().plusDays(day).getDayOfWeek();
   }
 
   int day(OffsetDateTime at) {
@@ -50,13 +39,13 @@ record DiaryDays(OffsetDateTime now, ZoneId zone) {
   }
 
   int slot(OffsetDateTime at) {
-    return day(at) * DAY_SLOTS + minute(at) / SLOT;
+    return day(at) * Slots.A_DAY + minute(at) / Slots.MINUTES;
   }
 
   OffsetDateTime at(int slot) {
     return today()
-        .plusDays(Math.floorDiv(slot, DAY_SLOTS))
-        .atTime(LocalTime.ofSecondOfDay(60L * SLOT * Math.floorMod(slot, DAY_SLOTS)))
+        .plusDays(Math.floorDiv(slot, Slots.A_DAY))
+        .atTime(LocalTime.ofSecondOfDay(60L * Slots.MINUTES * Math.floorMod(slot, Slots.A_DAY)))
         .atZone(zone)
         .toOffsetDateTime();
   }

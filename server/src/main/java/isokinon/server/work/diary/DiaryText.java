@@ -3,6 +3,7 @@ package isokinon.server.work.diary;
 import isokinon.core.schedule.Job;
 import isokinon.core.schedule.Opening;
 import isokinon.core.schedule.Placement;
+import isokinon.core.schedule.Slots;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.shared.Text;
 import java.util.Locale;
@@ -20,7 +21,7 @@ final class DiaryText {
    */
   static String because(Work w, Job job, Placement plan, DiaryDays when) {
     Opening there = plan.of(job).orElseThrow();
-    double days = (double) there.start() / DiaryDays.DAY_SLOTS;
+    double days = (double) there.start() / Slots.A_DAY;
     StringBuilder say = new StringBuilder();
     say.append(due(w)).append(' ');
     say.append(

@@ -1,12 +1,11 @@
 package isokinon.server.work.diary;
 
 import static isokinon.server.work.diary.DiaryDays.DAYS;
-import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
-import static isokinon.server.work.diary.DiaryDays.SLOT;
 
 import isokinon.core.schedule.Opening;
+import isokinon.core.schedule.Shift;
+import isokinon.core.schedule.Slots;
 import isokinon.server.db.diary.DiaryMapper.LineStopRow;
-import isokinon.server.db.diary.DiaryMapper.ShiftRow;
 import isokinon.server.work.diary.WorkList.Work;
 import isokinon.server.work.shared.Text;
 import java.time.LocalDate;
@@ -22,7 +21,7 @@ import java.util.stream.Stream;
 final class TimeSlots {
 
   private final DiaryDays days;
-  private final List<ShiftRow> shifts;
+  private final List<Shift> shifts;
   private final List<LineStopRow> stops;
   private final Set<LocalDate> off;
   private final double overtimePerHour;
@@ -42,7 +41,7 @@ final class TimeSlots {
    */
   TimeSlots(
       DiaryDays days,
-      List<ShiftRow> shifts,
+      List<Shift> shifts,
       List<LineStopRow> stops,
       List<LocalDate> off,
       double overtimePerHour) {
@@ -53,7 +52,7 @@ final class TimeSlots {
     this.stops = stops;
   }
 
-  List<ShiftRow> shifts() {
+  List<Shift> shifts() {
     return shifts;
   }
 
@@ -76,7 +75,7 @@ final class TimeSlots {
     for (int i = 0; i < costs.length; i++) {
       if (places.openings().get(i).start() != start) {
         start = places.openings().get(i).start();
-        then = w.cost().at((double) start / DAY_SLOTS);
+        then = w.cost().at((double) start / Slots.A_DAY);
       }
       costs[i] = Math.round(100 * (then + (places.overtime().get(i) ? over : 0)));
     }
@@ -84,7 +83,7 @@ final class TimeSlots {
   }
 
   private Places places(Work w) {
-    Like like = new Like(DiaryDays.slots(w.minutes()), w.kitDay(), w.line());
+    Like like = new Like(Slots.of(w.minutes()), w.kitDay(), w.line());
     return known.computeIfAbsent(like, this::places);
   }
 
@@ -93,9 +92,9 @@ final class TimeSlots {
     TreeMap<Opening, Boolean> places =
         new TreeMap<>(Comparator.comparingInt(Opening::start).thenComparing(Opening::person));
     for (int day = like.kitDay(); day < DAYS; day++) {
-      for (ShiftRow s : on(day)) {
-        int first = day * DAY_SLOTS + (s.fromMinute() + SLOT - 1) / SLOT;
-        int last = day * DAY_SLOTS + s.toMinute() / SLOT - like.slots();
+      for (Shift s : on(day)) {
+        int first = day * Slots.A_DAY + Slots.from(s.fromMinute());
+        int last = day * Slots.A_DAY + Slots.to(s.toMinute()) - like.slots();
         for (int start = Math.max(first, next); start <= last; start++) {
           if (still(like.line(), start, start + like.slots())) {
             places.merge(new Opening(start, s.who()), s.overtime(), (a, b) -> a && b);
@@ -107,12 +106,8 @@ final class TimeSlots {
   }
 
   /** The shifts of a day; none on a day off. */
-  List<ShiftRow> on(int day) {
-    if (off.contains(days.today().plusDays(day))) {
-      return List.of();
-    }
-    int weekday = days.weekday(day).getValue();
-    return shifts.stream().filter(s -> s.weekday() == weekday).toList();
+  List<Shift> on(int day) {
+    return Shift.on(days.today().plusDays(day), shifts, off);
   }
 
   private boolean still(String line, int from, int to) {
@@ -131,7 +126,7 @@ final class TimeSlots {
     if (shifts.isEmpty()) {
       return "Nobody has hours in the diary.";
     }
-    if (DiaryDays.slots(w.minutes()) * SLOT > longest) {
+    if (Slots.of(w.minutes()) * Slots.MINUTES > longest) {
       return "It takes " + Text.plain(Math.round(w.minutes())) + " min, and no shift is that long.";
     }
     if (w.kitDay() >= DAYS) {
@@ -157,7 +152,7 @@ final class TimeSlots {
     if (day < w.kitDay()) {
       return tag + " cannot be done then. " + w.kit();
     }
-    int end = minute + DiaryDays.slots(w.minutes()) * SLOT;
+    int end = minute + Slots.of(w.minutes()) * Slots.MINUTES;
     if (on(day).stream().noneMatch(s -> s.fromMinute() <= minute && end <= s.toMinute())) {
       return "Nobody is there for the "
           + Math.round(w.minutes())

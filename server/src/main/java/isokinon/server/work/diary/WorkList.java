@@ -29,7 +29,6 @@ import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import isokinon.server.work.lives.Renewals;
 import isokinon.server.work.shared.Text;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -43,16 +42,13 @@ import org.springframework.stereotype.Component;
 @Component
 class WorkList {
 
-  /** A set that is so likely to fail within the diary is worth a job though it is not due. */
   /** A job is asked for its cost on many days: within so many the answers are made once. */
   private static final double DAYS_AHEAD = 60;
 
   private static final double LEAST_AHEAD = 1;
 
+  /** A set that is so likely to fail within the diary is worth a job though it is not due. */
   private static final double LIKELY = 0.3;
-
-  /** Where a failure harms, it weighs so many times its cost (shop rule). */
-  private static final double HARM_WEIGHT = 4;
 
   /**
    * A job to be placed.
@@ -149,7 +145,7 @@ class WorkList {
       Optional<PumpRuleRow> rule,
       List<FixtureRow> fixtures) {
     PumpRow pump = life.standing().pump();
-    double planned = renewal.planned().orElse(renewal.labour());
+    double planned = renewal.plannedOrLabour();
     double dueAge = life.age() + due.days() * life.perDay();
     return new Work(
         pump,
@@ -163,13 +159,11 @@ class WorkList {
             life.perDay(),
             Math.max(dueAge, life.age() * 0.01),
             planned,
-            renewal.stop() * (pump.harms() ? HARM_WEIGHT : 1)),
+            renewal.weighedStop(pump.harms())),
         due,
         0,
         "",
-        fixtures.stream()
-            .filter(f -> Arrays.asList(f.families().split(";")).contains(pump.family().code()))
-            .findFirst(),
+        fixtures.stream().filter(f -> f.isFor(pump.family())).findFirst(),
         rule.map(PumpRuleRow::line).orElse(""),
         rule.map(PumpRuleRow::pair).orElse(""));
   }

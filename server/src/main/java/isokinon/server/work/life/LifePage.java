@@ -39,7 +39,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class LifePage {
 
-  /** Share of a life that is left at the first sign of warning, where nobody says (shop rule). */
   /**
    * What is asked.
    *

@@ -1,6 +1,7 @@
 package isokinon.server.work.life;
 
 import isokinon.core.life.LifeGroups.WearRun;
+import isokinon.core.renewal.Policies;
 import isokinon.core.renewal.Policies.Terms;
 import isokinon.server.work.life.LifeView.TermsView;
 import isokinon.server.work.lives.Renewals;
@@ -15,8 +16,6 @@ import org.springframework.stereotype.Service;
 /** What a renewal, a failure and a look cost in a group, and how its sets are renewed today. */
 @Service
 class LifeTerms {
-
-  static final double WARNING = 0.12;
 
   private static final double YEAR = 365.25;
 
@@ -47,7 +46,7 @@ class LifeTerms {
             ? Optional.of(q.failed())
             : plannedCost.filter(p -> stop.isPresent()).map(p -> p + stop.getAsDouble()),
         given(q.look(), look),
-        q.warning() == null ? WARNING : q.warning(),
+        q.warning() == null ? Policies.WARNING : q.warning(),
         life.running().stream().anyMatch(s -> s.pump().harms()),
         each.stream().flatMap(r -> r.mostHours().stream()).min(Comparator.naturalOrder()),
         life.running().stream().mapToDouble(s -> s.usage().perDay() * YEAR).sum(),

@@ -1,5 +1,6 @@
 package isokinon.server.work.lives;
 
+import isokinon.core.renewal.Policies.Terms;
 import isokinon.core.sheet.Part;
 import isokinon.core.sheet.Sheet;
 import isokinon.server.db.materials.WetKitRow;
@@ -13,6 +14,7 @@ import isokinon.server.work.shared.ShopSettings;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 
 /** What renewing the wearing set of a pump takes: the kit, the minutes, the money. */
@@ -41,8 +43,43 @@ public class Renewals {
       double look,
       Optional<Double> mostHours) {
 
+    /** Where a failure harms people or the environment, it weighs so many times its cost (rule). */
+    private static final double HARM_WEIGHT = 4;
+
     Optional<Double> failed() {
       return planned.map(p -> p + stop);
+    }
+
+    /**
+     * A stop by failure as it weighs against work that waits, pounds.
+     *
+     * @param harms whether a failure harms people or the environment
+     */
+    public double weighedStop(boolean harms) {
+      return stop * (harms ? HARM_WEIGHT : 1);
+    }
+
+    /** Kit and labour, pounds; where nobody knows the price of the kit, the labour. */
+    public double plannedOrLabour() {
+      return planned.orElse(labour);
+    }
+
+    /**
+     * The costs in the unit of a life; empty where the price is not known.
+     *
+     * @param perHour units of the life in a running hour
+     */
+    public Optional<Terms> terms(boolean harms, double perHour) {
+      return planned.map(
+          p ->
+              new Terms(
+                  p,
+                  p + stop,
+                  OptionalDouble.of(look),
+                  harms,
+                  mostHours
+                      .map(h -> OptionalDouble.of(h * perHour))
+                      .orElse(OptionalDouble.empty())));
     }
   }
 

@@ -1,11 +1,10 @@
 package isokinon.server.work.diary;
 
 import static isokinon.server.work.diary.DiaryDays.DAYS;
-import static isokinon.server.work.diary.DiaryDays.DAY_SLOTS;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isokinon.core.schedule.Slots;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -28,19 +27,19 @@ class DiaryDaysTest {
   @ValueSource(strings = {"2026-03-16T08:00:00Z", "2026-10-12T22:45:00Z", "2026-12-31T23:30:00Z"})
   void aSlotIsTheSameClockTimeOnEveryDay(String now) {
     DiaryDays days = from(now);
-    for (int slot = 0; slot < DAYS * DAY_SLOTS; slot++) {
+    for (int slot = 0; slot < DAYS * Slots.A_DAY; slot++) {
       OffsetDateTime at = days.at(slot);
-      assertThat(days.date(at)).isEqualTo(days.today().plusDays(slot / DAY_SLOTS));
+      assertThat(days.date(at)).isEqualTo(days.today().plusDays(slot / Slots.A_DAY));
       if (!skipped(at, slot)) {
         assertThat(days.slot(at)).isEqualTo(slot);
-        assertThat(days.minute(at)).isEqualTo(slot % DAY_SLOTS * DiaryDays.SLOT);
+        assertThat(days.minute(at)).isEqualTo(slot % Slots.A_DAY * Slots.MINUTES);
       }
     }
   }
 
   /** The hour from one to two of that night is on no clock. */
   private static boolean skipped(OffsetDateTime at, int slot) {
-    int ofDay = slot % DAY_SLOTS;
+    int ofDay = slot % Slots.A_DAY;
     return at.toLocalDate().equals(LocalDate.of(2026, 3, 29)) && ofDay >= 2 && ofDay < 4;
   }
 
@@ -48,16 +47,15 @@ class DiaryDaysTest {
   void todayIsTheShopsOwnDay() {
     DiaryDays late = from("2026-06-30T23:30:00Z");
     assertThat(late.today()).isEqualTo(LocalDate.of(2026, 7, 1));
-    assertThat(late.weekday(1)).isEqualTo(DayOfWeek.THURSDAY);
     assertThat(late.day(OffsetDateTime.parse("2026-06-30T22:30:00Z"))).isEqualTo(-1);
-    assertThat(late.say(DAY_SLOTS + 15)).isEqualTo("Thu 2 Jul 07:30");
+    assertThat(late.say(Slots.A_DAY + 15)).isEqualTo("Thu 2 Jul 07:30");
   }
 
   @Test
   void aJobTakesWholeSlotsAndAtLeastOne() {
-    assertThat(DiaryDays.slots(0)).isEqualTo(1);
-    assertThat(DiaryDays.slots(30)).isEqualTo(1);
-    assertThat(DiaryDays.slots(30.5)).isEqualTo(2);
-    assertThat(DiaryDays.slots(87)).isEqualTo(3);
+    assertThat(Slots.of(0)).isEqualTo(1);
+    assertThat(Slots.of(30)).isEqualTo(1);
+    assertThat(Slots.of(30.5)).isEqualTo(2);
+    assertThat(Slots.of(87)).isEqualTo(3);
   }
 }
