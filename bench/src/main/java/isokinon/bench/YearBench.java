@@ -103,6 +103,7 @@ public final class YearBench {
         1,
         3_000 * random.nextDouble(),
         6 + 16 * random.nextDouble(),
+        2_200,
         new Cost(300 + 400 * random.nextDouble(), 600 + 3_000 * random.nextDouble(), 30),
         new Job(
             60 + 180 * random.nextDouble(),

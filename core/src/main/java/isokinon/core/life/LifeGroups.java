@@ -64,18 +64,25 @@ public final class LifeGroups {
 
     /** Where it failed of another cause, it says of this one that it had not come yet. */
     public WearRun only(FailureCause of) {
-      return !hours.failed() || cause == of
-          ? this
-          : new WearRun(
-              pump,
-              construction,
-              role,
-              material,
-              duty,
-              hours.sound(),
-              counts.map(Run::sound),
-              ended,
-              cause);
+      return !hours.failed() || cause == of ? this : notYet();
+    }
+
+    /** Where it failed of this cause, it says of all others that they had not come yet. */
+    public WearRun without(FailureCause of) {
+      return hours.failed() && cause == of ? notYet() : this;
+    }
+
+    private WearRun notYet() {
+      return new WearRun(
+          pump,
+          construction,
+          role,
+          material,
+          duty,
+          hours.sound(),
+          counts.map(Run::sound),
+          ended,
+          cause);
     }
 
     /** Whether it still runs. */
@@ -144,6 +151,11 @@ public final class LifeGroups {
      */
     public Group only(FailureCause cause) {
       return new Group(level, of, runs.stream().map(r -> r.only(cause)).toList());
+    }
+
+    /** The same where one cause ends no life any more. */
+    public Group without(FailureCause cause) {
+      return new Group(level, of, runs.stream().map(r -> r.without(cause)).toList());
     }
 
     /** The runs of it that came out on a day or after, and those that still run. */

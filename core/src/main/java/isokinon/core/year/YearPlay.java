@@ -372,15 +372,22 @@ final class YearPlay {
   }
 
   private void end() {
-    double sum = 0;
+    double paid = 0;
+    double worn = 0;
     for (int p = 0; p < pumps.length; p++) {
+      // A failed set is paid for already: what follows it is new.
+      double used = -pumps[p].usedUp(pumps[p].age());
       if (failed[p]) {
         out.downDays()[year] += DAYS - failDay[p];
+      } else {
+        used += pumps[p].usedUp(startAge[p] + (DAYS - startDay[p]) * pumps[p].perDay());
       }
       looked(p, DAYS);
-      out.ofPump()[p][year] = (float) money[p];
-      sum += money[p];
+      out.ofPump()[p][year] = (float) (money[p] + used);
+      paid += money[p];
+      worn += used;
     }
-    out.money()[year] = sum;
+    out.paid()[year] = paid;
+    out.money()[year] = paid + worn;
   }
 }

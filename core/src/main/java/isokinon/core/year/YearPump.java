@@ -11,11 +11,20 @@ import isokinon.core.value.Range;
  * @param mean mean life by the library in this pump, which the belief's lives are multiples of
  * @param age of its set now
  * @param perDay how much older it gets in a day
+ * @param whole age at which a set is used up: its best age, or its mean life where none pays
  * @param cost what renewals, failures and looks cost
  * @param job what a renewal takes at the bench
  */
 public record YearPump(
-    String tag, int belief, int place, double mean, double age, double perDay, Cost cost, Job job) {
+    String tag,
+    int belief,
+    int place,
+    double mean,
+    double age,
+    double perDay,
+    double whole,
+    Cost cost,
+    Job job) {
 
   /** None of them. */
   public static final int NONE = -1;
@@ -25,6 +34,7 @@ public record YearPump(
     Range.check("mean", mean, 1e-9, 1e15);
     Range.check("age", age, 0, 1e15);
     Range.check("perDay", perDay, 0, 1e12);
+    Range.check("whole", whole, 1e-9, 1e15);
   }
 
   /**
@@ -50,6 +60,16 @@ public record YearPump(
 
   /** The same with another belief in its life. */
   public YearPump believed(int other, int placeThere) {
-    return new YearPump(tag, other, placeThere, mean, age, perDay, cost, job);
+    return new YearPump(tag, other, placeThere, mean, age, perDay, whole, cost, job);
+  }
+
+  /** The same where a set is used up at another age. */
+  public YearPump usedUpAt(double other) {
+    return new YearPump(tag, belief, place, mean, age, perDay, other, cost, job);
+  }
+
+  /** What a set of an age is used up by, of the price of a renewal, pounds. */
+  double usedUp(double at) {
+    return cost.planned() * Math.min(1, at / whole);
   }
 }

@@ -3,6 +3,7 @@ package isokinon.core.year;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isokinon.core.life.Demand;
 import isokinon.core.life.Run;
 import isokinon.core.life.frailty.FrailtyModel;
 import isokinon.core.life.frailty.FrailtyPrior;
@@ -10,6 +11,7 @@ import isokinon.core.life.frailty.GroupPosterior;
 import isokinon.core.life.frailty.JointLives;
 import isokinon.core.life.frailty.PumpRuns;
 import isokinon.core.renewal.Policies.Way;
+import isokinon.core.renewal.RenewalCost;
 import isokinon.core.schedule.Slots;
 import isokinon.core.schedule.WaitingCost;
 import isokinon.core.year.YearPump.Cost;
@@ -17,6 +19,7 @@ import isokinon.core.year.YearPump.Job;
 import isokinon.core.year.YearShop.Kit;
 import isokinon.core.year.YearShop.Stretch;
 import isokinon.core.year.YearShop.Window;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
@@ -66,6 +69,7 @@ class YearTest {
         1,
         age,
         1,
+        60,
         cost,
         new Job(1, 1, kit, YearPump.NONE, YearPump.NONE, YearPump.NONE));
   }
@@ -117,7 +121,7 @@ class YearTest {
     double failures = Arrays.stream(out.failures()).average().orElseThrow();
     // Four years in ten thousand are 0.01 failures; a set stands half an hour before it runs on.
     assertThat(failures).isCloseTo(expected, within(0.02 * expected)).isBetween(3.0, 6.0);
-    assertThat(out.money()[3]).isEqualTo(1000.0 * out.failures()[3], within(0.01));
+    assertThat(out.paid()[3]).isEqualTo(1000.0 * out.failures()[3], within(0.01));
     assertThat(Arrays.stream(out.downDays()).sum()).isLessThan(0.1 * 20_000);
   }
 
@@ -132,7 +136,7 @@ class YearTest {
       // Nobody mends it, so that it fails once at most, by the end of the year.
       YearPump pump =
           new YearPump(
-              "A", 0, 0, 1, age, ahead / YearOutcome.DAYS, new Cost(1, 1, 1), pump(0).job());
+              "A", 0, 0, 1, age, ahead / YearOutcome.DAYS, 60, new Cost(1, 1, 1), pump(0).job());
       YearOutcome out =
           play(
               new YearPlan(
@@ -147,6 +151,49 @@ class YearTest {
                   .risk(YearOutcome.DAYS),
               within(0.012));
     }
+  }
+
+  /**
+   * Renewal reward theorem: what a year costs is the rate at that age, whatever the age it begins.
+   */
+  @Test
+  void aYearAtTheBestAgeCostsWhatTheBestRateSays() {
+    List<Run> many = new ArrayList<>();
+    for (int i = 0; i < 400; i++) {
+      many.add(new Run(100 * Math.pow(-Math.log((i + 0.5) / 400), 1 / 3.0), true));
+    }
+    GroupPosterior known =
+        FrailtyModel.fit(FrailtyPrior.of(3, 90), List.of(new PumpRuns("A", many)));
+    RenewalCost best = RenewalCost.best(known.life("A"), 100, 1000);
+    for (double age : new double[] {0, 0.8 * best.age()}) {
+      YearPump pump =
+          new YearPump("A", 0, 0, 1, age, 1, best.age(), new Cost(100, 900, 0), pump(0).job());
+      YearOutcome out =
+          play(
+              new YearPlan(
+                  List.of(pump),
+                  List.of(Keeping.atAge(best.age(), pump, 0)),
+                  always(),
+                  List.of(new Belief(known.joint(), 0))),
+              20_000);
+      double expected = best.rate() * YearOutcome.DAYS;
+      assertThat(Arrays.stream(out.money()).average().orElseThrow())
+          .isCloseTo(expected, within(0.04 * expected));
+    }
+  }
+
+  @Test
+  void asManyKitsAreUsedAsTheShelfReckonsWith() {
+    YearPump pump = pump("B", 30, new Cost(100, 900, 0), 0);
+    double asked =
+        Demand.of(
+                List.of(
+                    new Demand.Running(
+                        GROUP.life("B").scaleBelief(), 30, YearOutcome.DAYS, ENDLESS)))
+            .mean();
+    YearOutcome out = play(pump, Keeping.UNTIL_IT_FAILS, always(new Kit("K", 9, 1)), 4000);
+    // The shelf reckons at one shape and in steps of a sixty-fourth.
+    assertThat(out.used()[0] / 4000.0).isCloseTo(asked, within(0.06 * asked));
   }
 
   @Test
@@ -182,7 +229,7 @@ class YearTest {
     // Looked at every three days nothing escapes that warns for an eighth of its life.
     assertThat(Arrays.stream(out.failures()).sum()).isLessThan(60);
     assertThat(Arrays.stream(out.renewals()).average().orElseThrow()).isBetween(3.0, 6.0);
-    assertThat(out.money()[0])
+    assertThat(out.paid()[0])
         .isEqualTo(100.0 * out.renewals()[0] + 10 * Math.floor(364 / 3.0), within(60.0));
   }
 

@@ -23,16 +23,6 @@ import java.util.stream.Collectors;
  */
 final class CauseText {
 
-  /** A counter-measure that is named, and the share of such failures it is taken to prevent. */
-  private record Prevented(String by, double share) {}
-
-  private static final Map<FailureCause, Prevented> PREVENTED =
-      Map.of(
-          FailureCause.RAN_DRY, new Prevented("a dry-run guard", 0.9),
-          FailureCause.FOREIGN_BODY, new Prevented("a strainer", 0.6),
-          FailureCause.OVERPRESSURE, new Prevented("a relief valve", 0.9),
-          FailureCause.BUILD, new Prevented("a second look at the build", 0.5));
-
   private CauseText() {}
 
   /**
@@ -84,7 +74,7 @@ final class CauseText {
 
   private static CauseLine line(
       FailureCause cause, int failures, Marginal shape, double aYear, double failed) {
-    Optional<Prevented> prevented = Optional.ofNullable(PREVENTED.get(cause));
+    Optional<CounterMeasure> prevented = CounterMeasure.against(cause);
     return new CauseLine(
         cause,
         failures,
@@ -94,7 +84,7 @@ final class CauseText {
         cause.byAge(),
         aYear,
         aYear * failed,
-        prevented.map(Prevented::by).orElse(""),
+        prevented.map(CounterMeasure::name).orElse(""),
         prevented.map(p -> p.share() * aYear * failed));
   }
 

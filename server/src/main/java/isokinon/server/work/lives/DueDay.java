@@ -34,14 +34,18 @@ public record DueDay(double days, String because) {
           }
           default -> new DueDay((s.pump().intervalHours() - s.pump().age()) / perDay, "");
         };
+    return sooner(s, look).filter(d -> d.days() < due.days()).orElse(due);
+  }
+
+  /** When something that is watched or the calendar asks for it, whatever way it is kept. */
+  public static Optional<DueDay> sooner(PumpInService s, Optional<NextLookRow> look) {
+    double perDay = Math.max(1e-9, s.usage().perDay());
     Optional<DueDay> watched =
         look.map(l -> new DueDay((l.atHours() - s.pump().runningHours()) / perDay, l.because()));
     Optional<DueDay> byCalendar =
         s.calendar().map(days -> new DueDay(days, "Renewed by the calendar, whatever it ran."));
     return Stream.of(watched, byCalendar)
         .flatMap(Optional::stream)
-        .filter(d -> d.days() < due.days())
-        .min(Comparator.comparingDouble(DueDay::days))
-        .orElse(due);
+        .min(Comparator.comparingDouble(DueDay::days));
   }
 }

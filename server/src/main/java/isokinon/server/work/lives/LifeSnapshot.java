@@ -75,6 +75,7 @@ public final class LifeSnapshot {
    * @param group the runs it comes from
    * @param known what they say
    * @param estimate of the life, in hours or counts
+   * @param libraryMean mean life by the library in this pump, which the runs are told in
    * @param perHour units of the estimate in a running hour: 1, or counts
    * @param counted the unit of the estimate
    */
@@ -83,6 +84,7 @@ public final class LifeSnapshot {
       Group group,
       GroupEvidence known,
       LifeEstimate estimate,
+      double libraryMean,
       double perHour,
       WearCount counted) {
 
@@ -208,6 +210,7 @@ public final class LifeSnapshot {
         group,
         of,
         LifeEstimate.of(of.lives(), s.pump().tag(), library.of(s.pump().tag())),
+        library.of(s.pump().tag()),
         inCounts ? s.pump().countsPerHour() : 1,
         inCounts ? s.counted() : WearCount.HOURS);
   }

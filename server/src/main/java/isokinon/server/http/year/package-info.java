@@ -1,0 +1,2 @@
+/** The year ahead over HTTP. */
+package isokinon.server.http.year;
