@@ -25,6 +25,7 @@ const People = lazy(() => import("./places/signin/People"));
 const Me = lazy(() => import("./places/signin/Me"));
 const Gauges = lazy(() => import("./places/library/Gauges"));
 const Diary = lazy(() => import("./places/diary/Diary"));
+const YearAhead = lazy(() => import("./places/diary/year/YearAhead"));
 const Stores = lazy(() => import("./places/stores/Stores"));
 const Life = lazy(() => import("./places/life/Life"));
 const History = lazy(() => import("./places/life/History"));
@@ -60,6 +61,7 @@ export function App() {
                 <Route path="/symptoms" element={<SymptomsList />} />
                 <Route path="/symptoms/:tag" element={<Symptoms />} />
                 <Route path="/diary" element={<Diary />} />
+                <Route path="/diary/year" element={<YearAhead />} />
                 <Route path="/stores" element={<Stores />} />
                 <Route path="/people" element={<People />} />
                 <Route path="/me" element={<Me />} />

@@ -32,6 +32,8 @@ import type {
   SymptomQuestion,
   TakenIn,
   UnitRequest,
+  ChangeQuestion,
+  YearQuestion,
 } from "./types";
 
 export { Away, Refused } from "./transport";
@@ -202,6 +204,13 @@ export const api = {
   planDiary: () => answer(server.POST("/api/v1/diary/plan", {})),
   pin: (pump: string, place: { day: number; minute: number; person: string } | null) =>
     answer(server.POST("/api/v1/diary/pin", { body: { pump, ...(place ?? {}) } })),
+
+  playYear: (body: YearQuestion) => answer(server.POST("/api/v1/year", { body })),
+  year: (id: string) => answer(server.GET("/api/v1/year/{id}", { params: { path: { id } } })),
+  stopYear: (id: string) => answer(server.POST("/api/v1/year/{id}/stop", { params: { path: { id } } })),
+  changeYear: (id: string, change: ChangeQuestion) =>
+    answer(server.POST("/api/v1/year/{id}/change", { params: { path: { id } }, body: known(change) })),
+  takeYear: (id: string) => answer(server.POST("/api/v1/year/{id}/take", { params: { path: { id } } })),
 
   symptoms: (tag: string, body: SymptomQuestion) =>
     answer(server.POST("/api/v1/pumps/{tag}/symptoms", { params: { path: { tag } }, body })),

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import { api } from "../../api/client";
 import type { DiaryView } from "../../api/types";
 import { Failed, Loading, Sentence } from "../../parts/States";
@@ -48,6 +49,9 @@ function Shown({ diary }: { diary: DiaryView }) {
             {diary.waiting > 0 && `; ${diary.waiting} not placed`}.
           </span>
           <span className="ml-auto flex items-center gap-2">
+            <Link className="press flex items-center px-3 text-body" to="/diary/year">
+              The year ahead
+            </Link>
             <a className="press flex items-center px-3 text-body" href="/api/v1/diary.ics" download="diary.ics">
               Calendar file
             </a>

@@ -260,6 +260,28 @@ class HistoryJourneyTest extends AtItsOwnMill {
   }
 
   @Test
+  void theYearIsPlayedAndOneChangeIsTriedBesideIt() {
+    Page page = shop.device("MA");
+    page.navigate("/diary");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("The year ahead")).click();
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+        .containsText(Pattern.compile("As advised £.* failures; *as today £"));
+    assertThat(page.getByText("with the same luck")).isVisible();
+    page.getByText("A dry-run guard on EFF-04").click();
+    assertThat(page.getByText(Pattern.compile("Failures a year: \\d\\.\\d fewer"))).isVisible();
+    Shop.accessible(page);
+    Shop.picture(page, "year");
+    page.getByLabel("Pump", new Page.GetByLabelOptions().setExact(true)).fill("nobody");
+    button(page, "Try it").last().click();
+    assertThat(page.getByText("No pump of this year is called NOBODY.")).isVisible();
+    page.getByLabel("People: people as they are").click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("one person less")).click();
+    assertThat(page.getByText(Pattern.compile("the shifts hold (32|38) h a week"))).isVisible();
+    button(page, "Take the advised ages").click();
+    assertThat(button(page, "Yes, keep every pump as advised")).isVisible();
+  }
+
+  @Test
   void aKitIsHeldHandedOutAndBookedAndTheOverAgeOneScrapped() {
     Page page = shop.device("SB");
     page.navigate("/stores");

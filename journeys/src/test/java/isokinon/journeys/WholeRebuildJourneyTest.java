@@ -111,7 +111,6 @@ class WholeRebuildJourneyTest extends AtTheMill {
     Page page = rt.page();
     Shop.accessibleByDayAndNight(page);
     Shop.fitsEveryDevice(page);
-    Shop.picture(page, "bench-decide");
     assertThat(
             page.getByText("Not fitted: scrap it and write it off.")
                 .or(page.getByText("over-age"))

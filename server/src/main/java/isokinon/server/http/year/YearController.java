@@ -7,7 +7,7 @@ import isokinon.server.access.Right;
 import isokinon.server.access.SignedIn;
 import isokinon.server.http.security.Me;
 import isokinon.server.work.year.YearQuestion;
-import isokinon.server.work.year.YearQuestion.YearChange;
+import isokinon.server.work.year.YearQuestion.ChangeQuestion;
 import isokinon.server.work.year.YearRuns;
 import isokinon.server.work.year.YearView.YearRunView;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -53,17 +53,17 @@ class YearController {
   @PostMapping("/{id}/change")
   @Needs(Right.WORK)
   @Operation(summary = "Begins to play one change beside the second policy")
-  YearRunView change(@PathVariable String id, @RequestBody YearChange change) {
+  YearRunView change(@PathVariable String id, @RequestBody ChangeQuestion change) {
     return years.change(id, change);
   }
 
   /** How many pumps are kept otherwise than before. */
-  record Taken(int pumps) {}
+  record KeptAnew(int pumps) {}
 
   @PostMapping("/{id}/take")
   @Needs(Right.LEAD)
   @Operation(summary = "Keeps every pump as advised from now on")
-  Taken take(@PathVariable String id, @Me SignedIn me) {
-    return new Taken(years.take(id, me.initials()));
+  KeptAnew take(@PathVariable String id, @Me SignedIn me) {
+    return new KeptAnew(years.take(id, me.initials()));
   }
 }

@@ -16,16 +16,17 @@ import isokinon.server.work.lives.LifeSnapshot.Life;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.Text;
 import isokinon.server.work.year.YearQuestion.ChangeKind;
-import isokinon.server.work.year.YearQuestion.YearChange;
+import isokinon.server.work.year.YearQuestion.ChangeQuestion;
 import isokinon.server.work.year.YearView.ChangeOption;
-import isokinon.server.work.year.YearView.ChangeView;
-import isokinon.server.work.year.YearView.KitView;
+import isokinon.server.work.year.YearView.TriedChange;
+import isokinon.server.work.year.YearView.WaitedKit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -45,10 +46,10 @@ class YearChanges {
   }
 
   /** What the shop's own figures suggest to try. */
-  List<ChangeOption> options(YearGround ground, List<KitView> kits, YearPlan right) {
-    List<YearChange> changes = new ArrayList<>();
-    for (KitView k : kits) {
-      changes.add(new YearChange(ChangeKind.KIT, null, k.number(), 1, null, null));
+  List<ChangeOption> options(YearGround ground, List<WaitedKit> kits, YearPlan right) {
+    List<ChangeQuestion> changes = new ArrayList<>();
+    for (WaitedKit k : kits) {
+      changes.add(new ChangeQuestion(ChangeKind.KIT, null, k.number(), 1, null, null));
     }
     ground.subjects().stream()
         .flatMap(s -> causes(s.life()).entrySet().stream().map(e -> Map.entry(s.tag(), e)))
@@ -57,16 +58,26 @@ class YearChanges {
         .forEach(
             e ->
                 changes.add(
-                    new YearChange(
+                    new ChangeQuestion(
                         ChangeKind.PREVENTED,
                         e.getKey(),
                         null,
                         null,
                         null,
                         e.getValue().getKey())));
-    changes.add(new YearChange(ChangeKind.ONE_PERSON_MORE, null, null, null, null, null));
-    changes.add(new YearChange(ChangeKind.ONE_PERSON_LESS, null, null, null, null, null));
-    return changes.stream().map(c -> new ChangeOption(say(c, ground), c)).toList();
+    changes.add(new ChangeQuestion(ChangeKind.ONE_PERSON_MORE, null, null, null, null, null));
+    changes.add(new ChangeQuestion(ChangeKind.ONE_PERSON_LESS, null, null, null, null, null));
+    return changes.stream()
+        .map(
+            c ->
+                new ChangeOption(
+                    say(c, ground),
+                    c.kind(),
+                    Optional.ofNullable(c.pump()),
+                    Optional.ofNullable(c.kit()),
+                    Optional.ofNullable(c.pieces()),
+                    Optional.ofNullable(c.cause())))
+        .toList();
   }
 
   /** How often the sets of this very pump failed of each cause that something prevents. */
@@ -84,7 +95,7 @@ class YearChanges {
    *
    * @throws RequestProblem where it cannot be played
    */
-  static String say(YearChange c, YearGround ground) {
+  static String say(ChangeQuestion c, YearGround ground) {
     if (c.kind() == null) {
       throw RequestProblem.invalid("kind", "Say what is changed.");
     }
@@ -103,14 +114,14 @@ class YearChanges {
     };
   }
 
-  private static int kit(YearChange c, YearGround ground) {
+  private static int kit(ChangeQuestion c, YearGround ground) {
     if (c.kit() == null || c.kit() < 0 || c.kit() >= ground.shop().kits().size()) {
       throw RequestProblem.invalid("kit", "Say which kit, by its number in the answer.");
     }
     return c.kit();
   }
 
-  private static int pieces(YearChange c) {
+  private static int pieces(ChangeQuestion c) {
     int more = c.pieces() == null ? 1 : c.pieces();
     if (more == 0 || Math.abs(more) > MOST_PIECES) {
       throw RequestProblem.invalid("pieces", "Give 1 to " + MOST_PIECES + " pieces more or fewer.");
@@ -118,14 +129,14 @@ class YearChanges {
     return more;
   }
 
-  private static double hours(YearChange c) {
+  private static double hours(ChangeQuestion c) {
     if (c.hours() == null || !(c.hours() >= 1 && c.hours() <= 1e6)) {
       throw RequestProblem.invalid("hours", "Give the hours, 1 to a million.");
     }
     return c.hours();
   }
 
-  private static CounterMeasure measure(YearChange c) {
+  private static CounterMeasure measure(ChangeQuestion c) {
     if (c.cause() == null) {
       throw RequestProblem.invalid("cause", "Say which cause is prevented.");
     }
@@ -136,7 +147,7 @@ class YearChanges {
                     "cause", "Nothing but renewal prevents that cause: " + c.cause().code() + "."));
   }
 
-  private static YearSubject subject(YearChange c, YearGround ground) {
+  private static YearSubject subject(ChangeQuestion c, YearGround ground) {
     String tag = c.pump() == null ? "" : c.pump().toUpperCase(Locale.ROOT);
     return ground.subjects().stream()
         .filter(s -> s.tag().equals(tag))
@@ -146,7 +157,7 @@ class YearChanges {
   }
 
   /** The plan with the change in it, the same pumps in the same order. */
-  YearPlan plan(YearChange c, YearGround ground, YearPlan right) {
+  YearPlan plan(ChangeQuestion c, YearGround ground, YearPlan right) {
     return switch (c.kind()) {
       case KIT -> in(right, right.shop().with(kit(c, ground), pieces(c)));
       case ONE_PERSON_MORE -> in(right, with(ground, right.shop(), PeopleLevel.ONE_MORE));
@@ -177,7 +188,7 @@ class YearChanges {
   }
 
   /** The life of the pump as its group would live if the cause ended none. */
-  private YearPlan prevented(YearChange c, YearGround ground, YearPlan plan) {
+  private YearPlan prevented(ChangeQuestion c, YearGround ground, YearPlan plan) {
     measure(c);
     YearSubject subject = subject(c, ground);
     Life life = subject.life();
@@ -198,11 +209,11 @@ class YearChanges {
   }
 
   /** What it came to beside the policy that it changes. */
-  static ChangeView came(String say, YearOutcome right, YearOutcome changed) {
+  static TriedChange came(String say, YearOutcome right, YearOutcome changed) {
     double[] saves = YearBands.less(right.money(), changed.money());
     double failures = mean(right.failures()) - mean(changed.failures());
     double down = YearBands.mean(right.downDays()) - YearBands.mean(changed.downDays());
-    return new ChangeView(
+    return new TriedChange(
         say,
         YearBands.mean(saves),
         YearBands.of(saves),

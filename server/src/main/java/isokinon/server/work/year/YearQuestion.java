@@ -52,7 +52,7 @@ public record YearQuestion(
    * @param hours age of renewal, h
    * @param cause that is prevented
    */
-  public record YearChange(
+  public record ChangeQuestion(
       ChangeKind kind,
       String pump,
       Integer kit,

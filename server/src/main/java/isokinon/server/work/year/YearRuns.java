@@ -9,8 +9,8 @@ import isokinon.core.year.YearPlan;
 import isokinon.server.work.lives.PolicyService;
 import isokinon.server.work.lives.PolicyService.PolicyRequest;
 import isokinon.server.work.shared.RequestProblem;
-import isokinon.server.work.year.YearQuestion.YearChange;
-import isokinon.server.work.year.YearView.ChangeView;
+import isokinon.server.work.year.YearQuestion.ChangeQuestion;
+import isokinon.server.work.year.YearView.TriedChange;
 import isokinon.server.work.year.YearView.YearRunView;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -65,7 +65,7 @@ public class YearRuns {
     private volatile String problem = "";
     private volatile YearViews.Played played;
     private volatile YearView view;
-    private volatile List<ChangeView> tried = List.of();
+    private volatile List<TriedChange> tried = List.of();
 
     Run(YearQuestion question) {
       this.question = question;
@@ -126,7 +126,7 @@ public class YearRuns {
    *
    * @throws RequestProblem where the year is still played, or the change cannot be
    */
-  public YearRunView change(String id, YearChange change) {
+  public YearRunView change(String id, ChangeQuestion change) {
     Run run = run(id);
     if (run.view == null || !run.playing.isEmpty()) {
       throw RequestProblem.notNow("", "The year is still being played: wait for it, or stop it.");
@@ -209,14 +209,14 @@ public class YearRuns {
     run.view = YearViews.of(played, changes.options(ground, plain.kits(), right));
   }
 
-  private void tryOut(Run run, YearChange change, String say) {
+  private void tryOut(Run run, ChangeQuestion change, String say) {
     YearPlan plan = changes.plan(change, run.played.ground(), run.played.rightPlan());
     Optional<YearOutcome> out = outcome(run, plan, 0);
     if (out.isEmpty()) {
       run.problem = "It was stopped.";
       return;
     }
-    List<ChangeView> tried = new ArrayList<>(run.tried);
+    List<TriedChange> tried = new ArrayList<>(run.tried);
     tried.removeIf(t -> t.say().equals(say));
     tried.add(YearChanges.came(say, run.played.rightOut(), out.get()));
     run.tried = List.copyOf(tried);

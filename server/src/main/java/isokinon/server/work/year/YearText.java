@@ -53,14 +53,14 @@ final class YearText {
   }
 
   /** From which pumps most of a difference comes. */
-  static String driving(List<YearView.DriverView> drivers, double all) {
+  static String driving(List<YearView.YearDriver> drivers, double all) {
     if (drivers.isEmpty() || Math.abs(all) < 1) {
       return "";
     }
-    List<YearView.DriverView> same =
+    List<YearView.YearDriver> same =
         drivers.stream().filter(d -> d.saves() * all > 0).limit(3).toList();
-    double sum = same.stream().mapToDouble(YearView.DriverView::saves).sum();
-    List<String> tags = same.stream().map(YearView.DriverView::pump).toList();
+    double sum = same.stream().mapToDouble(YearView.YearDriver::saves).sum();
+    List<String> tags = same.stream().map(YearView.YearDriver::pump).toList();
     return same.isEmpty()
         ? ""
         : and(tags)

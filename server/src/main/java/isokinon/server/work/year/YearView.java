@@ -1,6 +1,7 @@
 package isokinon.server.work.year;
 
-import isokinon.server.work.year.YearQuestion.YearChange;
+import isokinon.core.life.FailureCause;
+import isokinon.server.work.year.YearQuestion.ChangeKind;
 import java.util.List;
 import java.util.Optional;
 
@@ -30,16 +31,16 @@ public record YearView(
     int years,
     int pumps,
     String leaves,
-    SideView left,
-    SideView right,
+    YearSide left,
+    YearSide right,
     int cheaper,
     int fewer,
     YearBand saves,
     YearBand withOwnLuck,
-    List<WeekView> weeks,
-    List<KitView> kits,
-    List<DriverView> drivers,
-    OthersView others,
+    List<YearWeek> weeks,
+    List<WaitedKit> kits,
+    List<YearDriver> drivers,
+    YearOthers others,
     String driving,
     List<ChangeOption> changes) {
 
@@ -66,7 +67,7 @@ public record YearView(
    * @param moneyOf each year, pounds
    * @param failuresOf each year
    */
-  public record SideView(
+  public record YearSide(
       YearPolicy policy,
       String title,
       YearBand money,
@@ -87,7 +88,7 @@ public record YearView(
    * @param overLeft share of the years in which they are more than the shifts hold, 0 to 1
    * @param overRight the same by the second
    */
-  public record WeekView(
+  public record YearWeek(
       String from,
       double hours,
       YearBand left,
@@ -106,7 +107,7 @@ public record YearView(
    * @param weeksLeft the same share for each week
    * @param weeksRight the same by the second policy
    */
-  public record KitView(
+  public record WaitedKit(
       int number,
       String name,
       int there,
@@ -125,7 +126,7 @@ public record YearView(
    * @param low a quarter of the years save less
    * @param high a quarter of the years save more
    */
-  public record DriverView(
+  public record YearDriver(
       String pump, String from, String to, double saves, double low, double high) {}
 
   /**
@@ -134,15 +135,25 @@ public record YearView(
    * @param pumps how many
    * @param saves what they save together, pounds a year; negative where they are dearer
    */
-  public record OthersView(int pumps, double saves) {}
+  public record YearOthers(int pumps, double saves) {}
 
   /**
    * A change that may be tried.
    *
    * @param say what it is called
-   * @param change to ask for it
+   * @param kind what it is about
+   * @param pump it is about; absent where it is none
+   * @param kit number of the kit it is about; absent where it is none
+   * @param pieces so many more of the kit
+   * @param cause that is prevented
    */
-  public record ChangeOption(String say, YearChange change) {}
+  public record ChangeOption(
+      String say,
+      ChangeKind kind,
+      Optional<String> pump,
+      Optional<Integer> kit,
+      Optional<Integer> pieces,
+      Optional<FailureCause> cause) {}
 
   /**
    * A change that was tried.
@@ -152,7 +163,7 @@ public record YearView(
    * @param because what it does, as a sentence
    * @param savesOf each year, pounds
    */
-  public record ChangeView(
+  public record TriedChange(
       String say, double mean, YearBand saves, String because, List<Integer> savesOf) {}
 
   /**
@@ -172,6 +183,6 @@ public record YearView(
       int of,
       String playing,
       Optional<YearView> year,
-      List<ChangeView> changes,
+      List<TriedChange> changes,
       String problem) {}
 }

@@ -6,11 +6,11 @@ import isokinon.core.year.YearPump;
 import isokinon.core.year.YearShop.Kit;
 import isokinon.core.year.YearShop.Stretch;
 import isokinon.server.work.year.YearView.ChangeOption;
-import isokinon.server.work.year.YearView.DriverView;
-import isokinon.server.work.year.YearView.KitView;
-import isokinon.server.work.year.YearView.OthersView;
-import isokinon.server.work.year.YearView.SideView;
-import isokinon.server.work.year.YearView.WeekView;
+import isokinon.server.work.year.YearView.WaitedKit;
+import isokinon.server.work.year.YearView.YearDriver;
+import isokinon.server.work.year.YearView.YearOthers;
+import isokinon.server.work.year.YearView.YearSide;
+import isokinon.server.work.year.YearView.YearWeek;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -22,6 +22,10 @@ final class YearViews {
 
   private static final int DRIVERS = 6;
   private static final int KITS = 3;
+
+  /** A kit that keeps jobs waiting in fewer of the years is not told of. */
+  private static final double SELDOM = 0.01;
+
   private static final double SLOTS_AN_HOUR = 2;
 
   /** What was played: the two policies and what they came to. */
@@ -40,9 +44,9 @@ final class YearViews {
     double[] a = p.leftOut().money();
     double[] b = p.rightOut().money();
     double[] saves = YearBands.less(a, b);
-    List<DriverView> drivers = drivers(p);
+    List<YearDriver> drivers = drivers(p);
     double all = YearBands.mean(saves);
-    List<DriverView> shown = drivers.stream().limit(DRIVERS).toList();
+    List<YearDriver> shown = drivers.stream().limit(DRIVERS).toList();
     return new YearView(
         p.ground().from().toString(),
         a.length,
@@ -60,15 +64,15 @@ final class YearViews {
         weeks(p),
         kits(p),
         shown,
-        new OthersView(
+        new YearOthers(
             p.ground().subjects().size() - shown.size(),
-            all - shown.stream().mapToDouble(DriverView::saves).sum()),
+            all - shown.stream().mapToDouble(YearDriver::saves).sum()),
         YearText.driving(drivers, all),
         changes);
   }
 
-  private static SideView side(YearPolicy policy, YearOutcome out) {
-    return new SideView(
+  private static YearSide side(YearPolicy policy, YearOutcome out) {
+    return new YearSide(
         policy,
         YearText.title(policy),
         YearBands.of(out.money()),
@@ -80,9 +84,9 @@ final class YearViews {
         Arrays.stream(out.failures()).boxed().toList());
   }
 
-  private static List<WeekView> weeks(Played p) {
+  private static List<YearWeek> weeks(Played p) {
     List<List<Stretch>> days = p.leftPlan().shop().days();
-    List<WeekView> weeks = new ArrayList<>();
+    List<YearWeek> weeks = new ArrayList<>();
     for (int w = 0; w < YearOutcome.WEEKS; w++) {
       double hours =
           days.subList(7 * w, 7 * w + 7).stream()
@@ -93,7 +97,7 @@ final class YearViews {
       float[] left = p.leftOut().hours()[w];
       float[] right = p.rightOut().hours()[w];
       weeks.add(
-          new WeekView(
+          new YearWeek(
               p.ground().from().plusDays(7L * w).toString(),
               hours,
               YearBands.of(left),
@@ -104,14 +108,16 @@ final class YearViews {
     return weeks;
   }
 
-  private static List<KitView> kits(Played p) {
+  private static List<WaitedKit> kits(Played p) {
     List<Kit> kits = p.rightPlan().shop().kits();
     double years = p.leftOut().years();
     return IntStream.range(0, kits.size())
-        .filter(k -> p.leftOut().waitYears()[k] + p.rightOut().waitYears()[k] > 0)
+        .filter(
+            k ->
+                Math.max(p.leftOut().waitYears()[k], p.rightOut().waitYears()[k]) >= SELDOM * years)
         .mapToObj(
             k ->
-                new KitView(
+                new WaitedKit(
                     k,
                     kits.get(k).name(),
                     kits.get(k).there(),
@@ -121,8 +127,8 @@ final class YearViews {
                     shares(p.leftOut().waits()[k], years),
                     shares(p.rightOut().waits()[k], years)))
         .sorted(
-            Comparator.comparingDouble((KitView k) -> -Math.max(k.left(), k.right()))
-                .thenComparing(KitView::number))
+            Comparator.comparingDouble((WaitedKit k) -> -Math.max(k.left(), k.right()))
+                .thenComparing(WaitedKit::number))
         .limit(KITS)
         .toList();
   }
@@ -131,7 +137,7 @@ final class YearViews {
     return Arrays.stream(counts).mapToObj(c -> c / years).toList();
   }
 
-  private static List<DriverView> drivers(Played p) {
+  private static List<YearDriver> drivers(Played p) {
     List<YearPump> pumps = p.leftPlan().pumps();
     return IntStream.range(0, pumps.size())
         .mapToObj(
@@ -143,7 +149,7 @@ final class YearViews {
                       YearBands.doubles(p.rightOut().ofPump()[i]));
               double mean = YearBands.mean(saves);
               Arrays.sort(saves);
-              return new DriverView(
+              return new YearDriver(
                   pumps.get(i).tag(),
                   YearText.kept(p.leftPlan().kept().get(i), perHour),
                   YearText.kept(p.rightPlan().kept().get(i), perHour),
@@ -152,8 +158,8 @@ final class YearViews {
                   YearBands.quantile(saves, 0.75));
             })
         .sorted(
-            Comparator.comparingDouble((DriverView d) -> -Math.abs(d.saves()))
-                .thenComparing(DriverView::pump))
+            Comparator.comparingDouble((YearDriver d) -> -Math.abs(d.saves()))
+                .thenComparing(YearDriver::pump))
         .toList();
   }
 }
