@@ -133,8 +133,8 @@ export const api = {
   choose: (body: ChoiceQuestion) => answer(server.POST("/api/v1/wet-ends/choose", { body })),
   choiceSheet: (body: ChoiceQuestion): Promise<Blob> =>
     answer(server.POST("/api/v1/wet-ends/choice.pdf", { body, parseAs: "blob" })),
-  changeDuty: (tag: string, duty: DutyForm) =>
-    answer(server.PUT("/api/v1/pumps/{tag}/duty", { params: { path: { tag } }, body: { duty } })),
+  changeDuty: (tag: string, duty: DutyForm, alwaysSo: boolean) =>
+    answer(server.PUT("/api/v1/pumps/{tag}/duty", { params: { path: { tag } }, body: { duty, alwaysSo } })),
   rate: (role: string, chooser: ChooserView) =>
     answer(
       server.POST("/api/v1/compute/wet-end/rate", {

@@ -99,7 +99,7 @@ function Shown({ life, set, error }: Props) {
             {life.basis}
           </p>
           <p className="px-5 pb-1 text-small leading-[18px] text-muted">
-            {[life.sure, life.of.together, counted(life)].filter(Boolean).join(" ")}
+            {[life.earlier, life.sure, life.of.together, counted(life)].filter(Boolean).join(" ")}
           </p>
           <div ref={ref}>
             <LifePlot life={life} width={width} other={compared?.second ?? null} />

@@ -28,7 +28,7 @@ function OfPump({ tag }: { tag: string }) {
   const question = { tag, ...(trial ? { duty: trial } : {}) };
   const choice = useChoice(question);
   const save = useMutation({
-    mutationFn: (duty: DutyForm) => api.changeDuty(tag, duty),
+    mutationFn: ({ duty, alwaysSo }: { duty: DutyForm; alwaysSo: boolean }) => api.changeDuty(tag, duty, alwaysSo),
     onSuccess: async () => {
       setTrial(null);
       await Promise.all(["choice", "wet-ends", "pump", "floor"].map((k) => cache.invalidateQueries({ queryKey: [k] })));
@@ -76,11 +76,21 @@ function OfPump({ tag }: { tag: string }) {
             </button>
             <button
               type="button"
+              className="press"
+              disabled={!lead.may || save.isPending || choice.isError}
+              title={lead.why || "What stood there was wrong: all runs of the pump count by this duty."}
+              onClick={() => save.mutate({ duty: trial, alwaysSo: true })}
+            >
+              It was always so
+            </button>
+            <button
+              type="button"
               className="press call"
               disabled={!lead.may || save.isPending || choice.isError}
-              onClick={() => save.mutate(trial)}
+              title={lead.why || "What ran before counts by the duty of its time."}
+              onClick={() => save.mutate({ duty: trial, alwaysSo: false })}
             >
-              {lead.why || "Make it its duty"}
+              {lead.why || "Its duty from today on"}
             </button>
           </>
         )

@@ -66,6 +66,7 @@ public final class LifeBench {
               "F-" + pump % DUTIES,
               hours,
               Optional.of(new Run(hours.age() * 4000, hours.failed())),
+              DAY,
               Optional.of(DAY)));
     }
     double[] ms = new double[TIMES];

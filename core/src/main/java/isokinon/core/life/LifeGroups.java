@@ -35,6 +35,7 @@ public final class LifeGroups {
    * @param duty duty group: the fluid pumped most of the time
    * @param hours the run in hours
    * @param counts the run in the count that drives its wear; empty where nobody counted
+   * @param fitted the day it went in
    * @param ended the day it came out; empty while it runs
    * @param cause what ended it where it failed
    */
@@ -46,6 +47,7 @@ public final class LifeGroups {
       String duty,
       Run hours,
       Optional<Run> counts,
+      LocalDate fitted,
       Optional<LocalDate> ended,
       FailureCause cause) {
 
@@ -58,8 +60,19 @@ public final class LifeGroups {
         String duty,
         Run hours,
         Optional<Run> counts,
+        LocalDate fitted,
         Optional<LocalDate> ended) {
-      this(pump, construction, role, material, duty, hours, counts, ended, FailureCause.UNKNOWN);
+      this(
+          pump,
+          construction,
+          role,
+          material,
+          duty,
+          hours,
+          counts,
+          fitted,
+          ended,
+          FailureCause.UNKNOWN);
     }
 
     /** Where it failed of another cause, it says of this one that it had not come yet. */
@@ -81,6 +94,7 @@ public final class LifeGroups {
           duty,
           hours.sound(),
           counts.map(Run::sound),
+          fitted,
           ended,
           cause);
     }

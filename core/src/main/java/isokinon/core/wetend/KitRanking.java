@@ -1,7 +1,7 @@
 package isokinon.core.wetend;
 
+import isokinon.core.life.LibraryLife;
 import isokinon.core.life.Weibull;
-import isokinon.core.life.frailty.LibraryLife;
 import isokinon.core.life.frailty.Marginal;
 import isokinon.core.life.frailty.WeibullMixture;
 import isokinon.core.material.Knowledge;

@@ -80,9 +80,12 @@ class CompetingRisksTest {
             "sludge",
             failed,
             Optional.empty(),
+            LocalDate.EPOCH,
             Optional.of(LocalDate.EPOCH),
             FailureCause.RAN_DRY);
     assertThat(run.only(FailureCause.RAN_DRY)).isSameAs(run);
     assertThat(run.only(FailureCause.WORE_OUT).hours()).isEqualTo(new Run(900, false));
+    assertThat(run.without(FailureCause.RAN_DRY).hours()).isEqualTo(new Run(900, false));
+    assertThat(run.without(FailureCause.WORE_OUT)).isSameAs(run);
   }
 }

@@ -29,6 +29,7 @@ class LifeGroupsTest {
               duty,
               new Run(1000 + i, failed),
               failed ? Optional.of(new Run(5e6 + i, true)) : Optional.empty(),
+              DAY,
               Optional.of(DAY)));
     }
   }

@@ -45,14 +45,24 @@ class WetEndController {
     return wetEnds.view(tag);
   }
 
-  record ChangedDuty(DutyForm duty) {}
+  /**
+   * A duty that is written down.
+   *
+   * @param duty as it is
+   * @param alwaysSo whether it was so all along; from today on where it is left out
+   */
+  record DutyRequest(DutyForm duty, Boolean alwaysSo) {}
 
   @PutMapping("/pumps/{tag}/duty")
   @Needs(Right.LEAD)
   @Operation(summary = "Writes a pump's duty down")
   ChooserView changeDuty(
-      @PathVariable String tag, @RequestBody ChangedDuty changed, @Me SignedIn me) {
-    return wetEnds.change(tag, Require.present("duty", changed.duty()), me.initials());
+      @PathVariable String tag, @RequestBody DutyRequest changed, @Me SignedIn me) {
+    return wetEnds.change(
+        tag,
+        Require.present("duty", changed.duty()),
+        Boolean.TRUE.equals(changed.alwaysSo()),
+        me.initials());
   }
 
   @PostMapping("/wet-ends/choose")

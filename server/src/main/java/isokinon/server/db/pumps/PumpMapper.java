@@ -184,6 +184,17 @@ public interface PumpMapper {
   @Changes(Topic.DUTIES)
   void addExposure(ExposureRow exposure);
 
+  /** The duties that pumps had before, the first one first. */
+  @Select(
+      "select pump, until_on, duty, changed_by, changed_at from past_duty order by until_on, id")
+  List<PastDutyRow> pastDuties();
+
+  @Insert(
+      "insert into past_duty (pump, until_on, duty, changed_by, changed_at) values (#{pump},"
+          + " #{untilOn}, #{duty}, #{changedBy}, #{changedAt})")
+  @Changes(Topic.DUTIES)
+  void keepDuty(PastDutyRow row);
+
   @Insert(
       "insert into run (pump, role, material, duty_group, fitted_on, ended_on, hours, failed, cause,"
           + " unit, part_serial, place, construction, came_hours, counted, came_count, counts, note)"

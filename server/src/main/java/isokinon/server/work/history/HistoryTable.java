@@ -1,6 +1,6 @@
 package isokinon.server.work.history;
 
-import isokinon.core.life.RunEnd;
+import isokinon.core.life.history.RunEnd;
 import isokinon.core.table.CsvTable;
 import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.PumpMapper;

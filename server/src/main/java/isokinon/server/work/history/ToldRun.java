@@ -1,7 +1,7 @@
 package isokinon.server.work.history;
 
-import isokinon.core.life.RunEnd;
-import isokinon.core.life.Stints.Stint;
+import isokinon.core.life.history.RunEnd;
+import isokinon.core.life.history.Stints.Stint;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.work.shared.Text;

@@ -19,6 +19,7 @@ import isokinon.server.work.life.LifeView.GroupView;
 import isokinon.server.work.life.LifeView.LevelLine;
 import isokinon.server.work.life.LifeView.TermsView;
 import isokinon.server.work.lives.Forecasts;
+import isokinon.server.work.lives.LibraryWord;
 import isokinon.server.work.lives.LifeService;
 import isokinon.server.work.lives.LifeSnapshot;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
@@ -66,13 +67,21 @@ public class LifePage {
       Double warning) {}
 
   private final LifeService lives;
+  private final LibraryWord word;
   private final LifeTerms costs;
   private final Forecasts forecasts;
   private final WhatIf whatIf;
   private final Clock clock;
 
-  LifePage(LifeService lives, LifeTerms costs, Forecasts forecasts, WhatIf whatIf, Clock clock) {
+  LifePage(
+      LifeService lives,
+      LibraryWord word,
+      LifeTerms costs,
+      Forecasts forecasts,
+      WhatIf whatIf,
+      Clock clock) {
     this.lives = lives;
+    this.word = word;
     this.costs = costs;
     this.forecasts = forecasts;
     this.whatIf = whatIf;
@@ -165,6 +174,7 @@ public class LifePage {
         life.inCounts() ? life.perHour() : 0,
         LifeText.headline(policies, terms, estimate, life.perHour()),
         LifeText.basis(estimate, life.group()),
+        LifeText.earlier(shop.inEarlierDuties(life.group(), life.inCounts(), life.prior().shape())),
         LifeText.sure(policies, terms, estimate, life.perHour()),
         Optional.of(estimateView(life)),
         LifePlot.survival(life),
@@ -285,14 +295,13 @@ public class LifePage {
             : running.stream()
                 .findFirst()
                 .map(s -> s.prior().shape())
-                .orElseGet(() -> lives.shape(of.role(), of.material()));
+                .orElseGet(() -> word.shape(of.role(), of.material()));
     if (shape < 0.6 || shape > 10) {
       throw RequestProblem.invalid(
           "mode", "The shape of a failure mode lies between 0.6 and 10; got " + shape + ".");
     }
     return running.isEmpty()
-        ? new Prior(
-            lives.baseHours(of.role(), of.material()), false, shape, Knowledge.THIN.spread())
+        ? new Prior(word.baseHours(of.role(), of.material()), false, shape, Knowledge.THIN.spread())
         : new Prior(
             running.stream().mapToDouble(s -> s.prior().hours()).average().orElseThrow(),
             running.stream().allMatch(s -> s.prior().fromLibrary()),

@@ -108,6 +108,27 @@ public final class LifeText {
         + means;
   }
 
+  /**
+   * Which runs count by the duty of their time, as a sentence; empty where all ran in the one of
+   * now.
+   *
+   * @param paces how fast each of them wore, by how fast it would wear now
+   */
+  static String earlier(List<Double> paces) {
+    if (paces.isEmpty()) {
+      return "";
+    }
+    double low = paces.stream().mapToDouble(p -> p).min().orElseThrow();
+    double high = paces.stream().mapToDouble(p -> p).max().orElseThrow();
+    String hour = String.format(Locale.ROOT, "%.2f", low);
+    String to = String.format(Locale.ROOT, "%.2f", high);
+    return Text.count(paces.size(), "run")
+        + (paces.size() == 1 ? " was" : " were")
+        + " in an earlier duty, for a part of it at least: an hour there counts as "
+        + (hour.equals(to) ? hour : hour + " to " + to)
+        + " h of now, by the library's factor.";
+  }
+
   /** What a width of a group takes together. */
   static String level(Level level, LifeGroups.GroupKey of, String duty) {
     return switch (level) {

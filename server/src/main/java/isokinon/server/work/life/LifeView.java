@@ -20,6 +20,7 @@ import java.util.Optional;
  * @param countsPerHour pace at which counts are shown as hours; 0 where ages are hours
  * @param headline the answer, as a sentence in pieces: those that are numbers stand out
  * @param basis what it comes from
+ * @param earlier which runs count by the duty of their time; empty where all ran in the one of now
  * @param sure how sure the best age is
  * @param estimate the life
  * @param steps survival without a model
@@ -43,6 +44,7 @@ public record LifeView(
     double countsPerHour,
     List<HeadPiece> headline,
     String basis,
+    String earlier,
     String sure,
     Optional<EstimateView> estimate,
     List<SurvivalStep> steps,

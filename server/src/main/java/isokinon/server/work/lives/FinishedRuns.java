@@ -100,6 +100,7 @@ class FinishedRuns {
         Optional.ofNullable(r.counts())
             .filter(c -> r.counted() != WearCount.HOURS)
             .map(c -> new Run(r.cameCount(), r.cameCount() + c, r.failed())),
+        r.fittedOn(),
         Optional.of(r.endedOn()),
         cause);
   }

@@ -6,6 +6,7 @@ import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.life.frailty.FrailtyPrior;
 import isokinon.core.life.frailty.PumpRuns;
+import isokinon.core.life.history.DutyHistory;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -22,8 +23,14 @@ import java.util.Map;
  * @param spread standard deviation of ln mean life: how well the library knows it
  * @param mean mean life of an ordinary pump of the group, in hours or counts
  * @param ofPump mean life in each pump that runs with such a set now
+ * @param earlier the duties before, of each pump that had others
  */
-record LibraryExpectation(double shape, double spread, double mean, Map<String, Double> ofPump) {
+record LibraryExpectation(
+    double shape,
+    double spread,
+    double mean,
+    Map<String, Double> ofPump,
+    Map<String, DutyHistory> earlier) {
 
   /** Mean lives of the library between failures that age does not bring (shop rule). */
   private static final double SELDOM = 3;
@@ -49,6 +56,8 @@ record LibraryExpectation(double shape, double spread, double mean, Map<String, 
             : 1;
     Map<String, Double> ofPump = new HashMap<>();
     members.forEach(s -> ofPump.put(s.pump().tag(), s.prior().hours() * perHour));
+    Map<String, DutyHistory> earlier = new HashMap<>();
+    members.forEach(s -> s.earlier().ifPresent(e -> earlier.put(s.pump().tag(), e)));
     return new LibraryExpectation(
         shape,
         members.stream()
@@ -56,7 +65,8 @@ record LibraryExpectation(double shape, double spread, double mean, Map<String, 
             .max()
             .orElse(FrailtyPrior.MEAN_SPREAD),
         ofPump.values().stream().mapToDouble(m -> m).average().orElse(hours * perHour),
-        ofPump);
+        ofPump,
+        earlier);
   }
 
   /** Mean life in a pump, in hours or counts; that of an ordinary one where it runs with none. */
@@ -79,12 +89,20 @@ record LibraryExpectation(double shape, double spread, double mean, Map<String, 
         : new FrailtyPrior(1, FrailtyPrior.SHAPE_SPREAD, SELDOM, SELDOM_SPREAD);
   }
 
-  /** The runs of a group pump by pump, in mean lives of the library. */
+  /** How fast a set wore over its run, by how fast it would wear in the duty of its pump now. */
+  double pace(WearRun r) {
+    DutyHistory history = earlier.get(r.pump());
+    return history == null ? 1 : history.pace(r.fitted(), r.ended());
+  }
+
+  /**
+   * The runs of a group pump by pump, in mean lives of the library, each in the duty of its time.
+   */
   List<PumpRuns> relative(Group group, boolean inCounts) {
     Map<String, List<Run>> byPump = new LinkedHashMap<>();
     for (WearRun r : group.runs()) {
       Run run = inCounts ? r.counts().orElseThrow() : r.hours();
-      double mean = of(r.pump());
+      double mean = of(r.pump()) / pace(r);
       byPump
           .computeIfAbsent(r.pump(), p -> new ArrayList<>())
           .add(new Run(run.from() / mean, run.age() / mean, run.failed()));

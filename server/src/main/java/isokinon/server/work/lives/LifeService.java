@@ -4,9 +4,6 @@ import isokinon.core.counter.Usage;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
-import isokinon.core.material.Knowledge;
-import isokinon.core.material.MaterialLibrary.BaseLife;
-import isokinon.core.wetend.Duty;
 import isokinon.server.db.DataVersions;
 import isokinon.server.db.Topic;
 import isokinon.server.db.materials.WetEndMapper;
@@ -22,14 +19,11 @@ import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
 import isokinon.server.work.library.Sheets;
-import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
-import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
-import isokinon.server.work.pumps.DutyForm;
+import isokinon.server.work.pumps.PastDuties;
 import isokinon.server.work.pumps.PumpRegister;
 import isokinon.server.work.shared.Cached;
-import isokinon.server.work.shared.RequestProblem;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -54,21 +48,6 @@ import org.springframework.stereotype.Component;
 @Component
 public class LifeService {
 
-  /** Where the library knows no base life, a mean life is so many intervals (shop rule). */
-  private static final double MEAN_OVER_INTERVAL = 1.5;
-
-  /**
-   * Share of its base life that a part has where the library rules it out or has no row (shop
-   * rule).
-   */
-  private static final double RULED_OUT = 0.3;
-
-  /** Weibull shape of wear by abrasion, where the library knows none. */
-  private static final double ABRASION = 2.0;
-
-  /** A mean life that stands in where neither library nor interval knows one, h (shop rule). */
-  private static final double UNKNOWN_LIFE = 4000;
-
   /** What a life comes from, but for the failure modes that people chose. */
   private static final Set<Topic> COME_FROM =
       EnumSet.of(
@@ -87,8 +66,9 @@ public class LifeService {
   private final CounterMapper counters;
   private final BenchMapper bench;
   private final WetEndMapper wetEnds;
-  private final ShopLibrary library;
+  private final LibraryWord word;
   private final Sheets sheets;
+  private final PastDuties pastDuties;
   private final Clock clock;
   private final FinishedRuns finished;
   private final Cached<Standing> standing;
@@ -127,8 +107,9 @@ public class LifeService {
       CounterMapper counters,
       BenchMapper bench,
       WetEndMapper wetEnds,
-      ShopLibrary library,
+      LibraryWord word,
       Sheets sheets,
+      PastDuties pastDuties,
       FinishedRuns finished,
       DataVersions versions,
       Clock clock) {
@@ -139,8 +120,9 @@ public class LifeService {
     this.counters = counters;
     this.bench = bench;
     this.wetEnds = wetEnds;
-    this.library = library;
+    this.word = word;
     this.sheets = sheets;
+    this.pastDuties = pastDuties;
     this.clock = clock;
     this.known =
         new KnownEvidence(
@@ -197,7 +179,7 @@ public class LifeService {
 
   /** What runs of a role and material in a duty say, those that still run among them. */
   public GroupEvidence like(String role, String material, String duty) {
-    return now().like(role, material, duty, shape(role, material));
+    return now().like(role, material, duty, word.shape(role, material));
   }
 
   private Standing readStanding() {
@@ -210,6 +192,7 @@ public class LifeService {
     Map<String, List<CounterRow>> readings =
         counters.hoursSince(OffsetDateTime.now(clock).minus(Usage.LOOK_BACK)).stream()
             .collect(Collectors.groupingBy(CounterRow::pump));
+    Map<String, List<PastDuties.Past>> past = pastDuties.all();
     Map<String, PumpInService> all = new LinkedHashMap<>();
     for (PumpRow pump : pumps.all()) {
       Usage usage =
@@ -223,15 +206,26 @@ public class LifeService {
               pump.after(usage.since()),
               usage,
               exposures.getOrDefault(pump.tag(), List.of()),
-              known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag()))));
+              known.getOrDefault(pump.tag(), WetEndRow.unknown(pump.tag())),
+              past.getOrDefault(pump.tag(), List.of())));
     }
     return new Standing(all, exposures, known);
   }
 
   private PumpInService standing(
-      PumpRow pump, Usage usage, List<ExposureRow> fluids, WetEndRow wetEnd) {
+      PumpRow pump,
+      Usage usage,
+      List<ExposureRow> fluids,
+      WetEndRow wetEnd,
+      List<PastDuties.Past> past) {
     String duty = fluids.isEmpty() ? "" : fluids.get(0).fluid();
-    return new PumpInService(pump, usage, duty, prior(pump, fluids, wetEnd), calendar(pump));
+    return new PumpInService(
+        pump,
+        usage,
+        duty,
+        word.prior(pump, fluids, wetEnd),
+        calendar(pump),
+        word.earlier(pump, fluids, wetEnd, past));
   }
 
   /** A pump that is in service, or one that is retired, with its hours as they were read last. */
@@ -244,7 +238,8 @@ public class LifeService {
                     pump,
                     register.usage(pump, List.of(), Optional.empty()),
                     pumps.exposures(pump.tag()),
-                    wetEnds.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()))));
+                    wetEnds.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag())),
+                    List.of()));
   }
 
   /** Days from today until a set is renewed whatever it ran, by the sheet of the pump. */
@@ -257,30 +252,20 @@ public class LifeService {
         .map(most -> most - ChronoUnit.DAYS.between(pump.fittedOn(), LocalDate.now(clock)));
   }
 
-  /** Weibull shape of the failure mode of a part, by the library. */
-  public double shape(String role, String material) {
-    return library.materials().baseLife(role, material).map(b -> b.shape()).orElse(ABRASION);
-  }
-
-  /** The library's mean life of a part before any duty takes from it, h. */
-  public double baseHours(String role, String material) {
-    return library.materials().baseLife(role, material).map(b -> b.hours()).orElse(UNKNOWN_LIFE);
-  }
-
   /** What the library expects of a part in a duty, over some pumps that run on it. */
   private double expectedHours(Standing now, String role, String material, String duty) {
-    return baseHours(role, material)
+    return word.baseHours(role, material)
         * now.pumps().values().stream()
             .filter(s -> s.duty().equals(duty))
             .limit(TELLING_OF_A_DUTY)
             .map(s -> leaves(now, s.pump(), role, material))
-            .mapToDouble(l -> l.map(Leaves::factor).orElse(RULED_OUT))
+            .mapToDouble(LibraryWord.Leaves::factor)
             .average()
             .orElse(1);
   }
 
-  private Optional<Leaves> leaves(Standing now, PumpRow pump, String role, String material) {
-    return leaves(
+  private LibraryWord.Leaves leaves(Standing now, PumpRow pump, String role, String material) {
+    return word.leavesOrRuledOut(
         pump,
         role,
         material,
@@ -297,51 +282,8 @@ public class LifeService {
     List<ExposureRow> fluids =
         pumps.exposures(pump.tag()).stream().map(e -> e.hotter(hotterK)).toList();
     WetEndRow wetEnd = wetEnds.wetEnd(pump.tag()).orElseGet(() -> WetEndRow.unknown(pump.tag()));
-    return leaves(pump, fluids, wetEnd).map(Leaves::factor);
-  }
-
-  /**
-   * What a duty leaves a part of the library's base life.
-   *
-   * @param factor share of it
-   * @param row how well that is known
-   */
-  private record Leaves(double factor, Knowledge row) {}
-
-  private Prior prior(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
-    double shape = shape(pump.role(), pump.material());
-    Optional<BaseLife> base = library.materials().baseLife(pump.role(), pump.material());
-    if (base.isEmpty()) {
-      return new Prior(
-          pump.intervalHours() * MEAN_OVER_INTERVAL, false, shape, Knowledge.THIN.spread());
-    }
-    double hours = base.get().hours();
-    // What an interval was set to must not move what is believed: it is set by what is believed.
-    return leaves(pump, fluids, wetEnd)
-        .map(l -> new Prior(hours * l.factor(), true, shape, l.row().spread()))
-        .orElseGet(() -> new Prior(hours * RULED_OUT, false, shape, Knowledge.THIN.spread()));
-  }
-
-  private Optional<Leaves> leaves(PumpRow pump, List<ExposureRow> fluids, WetEndRow wetEnd) {
-    return leaves(pump, pump.role(), pump.material(), fluids, wetEnd);
-  }
-
-  private Optional<Leaves> leaves(
-      PumpRow pump, String role, String material, List<ExposureRow> fluids, WetEndRow wetEnd) {
-    if (fluids.isEmpty()) {
-      return Optional.of(new Leaves(1, Knowledge.USUAL));
-    }
-    try {
-      Duty duty = DutyForm.of(pump, fluids, wetEnd, library).duty(library);
-      return library
-          .materials()
-          .material(material)
-          .map(m -> library.rater().rate(duty, m, role))
-          .flatMap(r -> r.factor().map(f -> new Leaves(f, r.known())));
-    } catch (RequestProblem e) {
-      // A duty that was never written down right tells nothing of the life in it.
-      return Optional.empty();
-    }
+    return word.leaves(pump, pump.role(), pump.material(), fluids, wetEnd)
+        .map(LibraryWord.Leaves::factor);
   }
 
   /** The parts in the pumps, as runs that go on. */
@@ -368,6 +310,7 @@ public class LifeService {
         pump.countsPerHour() > 0 && f.countsHere(pump) > 0
             ? Optional.of(new Run(f.cameCount(), f.countAge(pump), false))
             : Optional.empty(),
+        f.fittedOn(),
         Optional.empty());
   }
 }

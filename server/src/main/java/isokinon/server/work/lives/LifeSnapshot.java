@@ -12,6 +12,7 @@ import isokinon.core.life.Survival;
 import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.FrailtyModel;
 import isokinon.core.life.frailty.GroupPosterior;
+import isokinon.core.life.history.DutyHistory;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.work.shared.RequestProblem;
 import java.util.List;
@@ -45,19 +46,30 @@ public final class LifeSnapshot {
    * @param prior what is expected of its set
    * @param calendar days from today until its set is renewed whatever it ran; empty where its sheet
    *     sets no such limit
+   * @param earlier the duties it had before; empty where nobody wrote down another
    */
   public record PumpInService(
-      PumpRow pump, Usage usage, String duty, Prior prior, Optional<Double> calendar) {
+      PumpRow pump,
+      Usage usage,
+      String duty,
+      Prior prior,
+      Optional<Double> calendar,
+      Optional<DutyHistory> earlier) {
 
-    /** One that no calendar limits. */
+    /** One that no calendar limits, and that was always in one duty. */
     public PumpInService(PumpRow pump, Usage usage, String duty, Prior prior) {
-      this(pump, usage, duty, prior, Optional.empty());
+      this(pump, usage, duty, prior, Optional.empty(), Optional.empty());
+    }
+
+    /** How fast its set has worn, by how fast it wears in the duty of now. */
+    double pace() {
+      return earlier.map(e -> e.pace(pump.fittedOn(), Optional.empty())).orElse(1.0);
     }
 
     /** The same with the shape of the failure mode that somebody chose. */
     PumpInService shaped(double shape) {
       Prior chosen = new Prior(prior.hours(), prior.fromLibrary(), shape, prior.spread());
-      return new PumpInService(pump, usage, duty, chosen, calendar);
+      return new PumpInService(pump, usage, duty, chosen, calendar, earlier);
     }
 
     public GroupKey of() {
@@ -98,9 +110,13 @@ public final class LifeSnapshot {
           : estimate.life();
     }
 
-    /** Age of the set now, in the unit of the estimate. */
+    /**
+     * Age of the set now, in the unit of the estimate: what it ran in an earlier duty counts by how
+     * fast it wore there.
+     */
     public double age() {
-      return counted == WearCount.HOURS ? standing.pump().age() : standing.pump().countAge();
+      return standing.pace()
+          * (counted == WearCount.HOURS ? standing.pump().age() : standing.pump().countAge());
     }
 
     /** An age in the unit of the estimate as hours of this pump. */
@@ -243,6 +259,12 @@ public final class LifeSnapshot {
   public List<FitCheck.Stretch> agreement(
       GroupPosterior lives, Group group, boolean inCounts, double shape) {
     return FitCheck.of(lives, expected(group, inCounts, shape).relative(group, inCounts));
+  }
+
+  /** How fast those runs of a group wore that were in an earlier duty of their pump. */
+  public List<Double> inEarlierDuties(Group group, boolean inCounts, double shape) {
+    LibraryExpectation library = expected(group, inCounts, shape);
+    return group.runs().stream().map(library::pace).filter(p -> Math.abs(p - 1) > 0.005).toList();
   }
 
   /**

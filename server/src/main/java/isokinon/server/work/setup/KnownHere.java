@@ -2,7 +2,7 @@ package isokinon.server.work.setup;
 
 import isokinon.core.counter.CounterLog.Kind;
 import isokinon.core.counter.WearCount;
-import isokinon.core.life.RunEnd;
+import isokinon.core.life.history.RunEnd;
 import isokinon.core.person.PersonRole;
 import isokinon.core.renewal.Consequence;
 import isokinon.core.sheet.Family;

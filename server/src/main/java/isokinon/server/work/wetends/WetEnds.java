@@ -31,6 +31,7 @@ import isokinon.server.work.library.ShelfLifeService;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.pumps.DutyForm;
 import isokinon.server.work.pumps.FittedWetEnds;
+import isokinon.server.work.pumps.PastDuties;
 import isokinon.server.work.shared.RequestProblem;
 import isokinon.server.work.shared.ShopSettings;
 import isokinon.server.work.shared.Text;
@@ -86,6 +87,7 @@ public class WetEnds {
   private final WetEndKits kitsOf;
   private final ShopLibrary library;
   private final Meetings meetings;
+  private final PastDuties past;
   private final ShelfLifeService shelf;
   private final Clock clock;
 
@@ -98,6 +100,7 @@ public class WetEnds {
       WetEndKits kitsOf,
       ShopLibrary library,
       Meetings meetings,
+      PastDuties past,
       ShelfLifeService shelf,
       Clock clock) {
     this.store = store;
@@ -108,6 +111,7 @@ public class WetEnds {
     this.kitsOf = kitsOf;
     this.library = library;
     this.meetings = meetings;
+    this.past = past;
     this.shelf = shelf;
     this.clock = clock;
   }
@@ -192,14 +196,19 @@ public class WetEnds {
   /**
    * Writes a pump's duty down.
    *
+   * @param alwaysSo whether it was so all along, and what stood there was wrong; else it is so from
+   *     today on, and what ran before counts by the duty of its time
    * @throws RequestProblem with everything that is wrong with it
    */
   @Transactional
-  public ChooserView change(String tag, DutyForm form, String who) {
+  public ChooserView change(String tag, DutyForm form, boolean alwaysSo, String who) {
     PumpRow pump =
         store.lock(tag).orElseThrow(() -> RequestProblem.missing("No pump is called " + tag + "."));
     Duty duty = form.duty(library);
     WetEndRow before = fitted.of(tag);
+    if (!alwaysSo) {
+      past.keep(tag, DutyForm.of(pump, store.exposures(tag), before, library), duty, who);
+    }
     wetEnds.clear(tag);
     wetEnds.add(form.onto(before, who, OffsetDateTime.now(clock)));
     wetEnds.clearExposures(tag);

@@ -2,7 +2,7 @@ package isokinon.server.work.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.core.life.RunEnd;
+import isokinon.core.life.history.RunEnd;
 import isokinon.core.value.Fault;
 import java.time.LocalDate;
 import java.util.HashMap;

@@ -85,6 +85,7 @@ class InsightsTest {
         "sludge",
         new Run(age, failed),
         Optional.empty(),
+        DAY,
         Optional.of(DAY));
   }
 
@@ -129,6 +130,7 @@ class InsightsTest {
             "sludge",
             new Run(20, false),
             Optional.empty(),
+            DAY,
             Optional.empty()));
     inTheShop(runs);
     assertThat(said())
@@ -179,6 +181,7 @@ class InsightsTest {
         "sludge",
         new Run(age, true),
         Optional.empty(),
+        DAY,
         Optional.of(DAY));
   }
 

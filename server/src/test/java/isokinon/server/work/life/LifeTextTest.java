@@ -96,6 +96,7 @@ class LifeTextTest {
               "x",
               new Run(900 + i, i < failed),
               Optional.empty(),
+              LocalDate.of(2025, 1, 1),
               i < failed ? Optional.of(LocalDate.of(2026, 1, 1)) : Optional.empty()));
     }
     return new Group(level, new GroupKey("", "", "tube", "NR", "x"), runs);

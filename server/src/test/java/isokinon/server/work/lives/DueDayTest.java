@@ -32,7 +32,8 @@ class DueDayTest {
             new Usage(20, 0, Optional.empty(), false),
             "sludge",
             new Prior(4000, true, 2.5, 0.7),
-            calendar);
+            calendar,
+            Optional.empty());
     LifeSnapshot lives = new LifeSnapshot(new LifeGroups(List.of()), Map.of("EFF-02", s));
     return DueDay.of(s, new Forecast(lives.life(s), "Sludge"), look, kept);
   }

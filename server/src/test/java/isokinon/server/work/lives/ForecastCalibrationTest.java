@@ -121,6 +121,7 @@ class ForecastCalibrationTest {
         s.duty(),
         hours,
         Optional.empty(),
+        TODAY,
         running ? Optional.empty() : Optional.of(TODAY));
   }
 

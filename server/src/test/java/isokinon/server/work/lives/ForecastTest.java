@@ -78,6 +78,7 @@ class ForecastTest {
               perHour > 0
                   ? Optional.of(new Run(hours.age() * perHour, hours.failed()))
                   : Optional.empty(),
+              DAY,
               Optional.of(DAY)));
     }
     PumpInService s = standing(age);

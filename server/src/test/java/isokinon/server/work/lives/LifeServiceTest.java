@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.Mockito.doAnswer;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
 import isokinon.core.counter.CounterLog;
 import isokinon.core.counter.WearCount;
 import isokinon.core.life.LifeGroups.Level;
@@ -24,15 +26,20 @@ import isokinon.server.db.pumps.ExposureRow;
 import isokinon.server.db.pumps.FailureModeRow;
 import isokinon.server.db.pumps.FittedPartRow;
 import isokinon.server.db.pumps.HistoryMapper;
+import isokinon.server.db.pumps.PastDutyRow;
 import isokinon.server.db.pumps.PumpMapper;
 import isokinon.server.db.pumps.PumpRow;
 import isokinon.server.db.pumps.RunCount;
 import isokinon.server.db.pumps.RunRow;
+import isokinon.server.db.pumps.WetEndRow;
 import isokinon.server.db.rebuilds.BenchMapper;
 import isokinon.server.db.rebuilds.RebuildRow;
 import isokinon.server.work.library.Sheets;
 import isokinon.server.work.library.ShopLibrary;
 import isokinon.server.work.lives.LifeSnapshot.GroupEvidence;
+import isokinon.server.work.lives.LifeSnapshot.PumpInService;
+import isokinon.server.work.pumps.DutyForm;
+import isokinon.server.work.pumps.PastDuties;
 import isokinon.server.work.pumps.PumpRegister;
 import java.time.Clock;
 import java.time.Instant;
@@ -40,6 +47,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
@@ -58,6 +66,8 @@ class LifeServiceTest {
   private final BenchMapper bench = mock(BenchMapper.class);
   private final WetEndMapper wetEnds = mock(WetEndMapper.class);
   private final DataVersions versions = new DataVersions();
+  private final ShopLibrary library = new ShopLibrary(wetEnds, versions);
+  private final PastDuties past = new PastDuties(pumps, library, new ObjectMapper(), NOW);
   private final LifeService lives =
       new LifeService(
           pumps,
@@ -66,8 +76,9 @@ class LifeServiceTest {
           counters,
           bench,
           wetEnds,
-          new ShopLibrary(wetEnds, versions),
+          new LibraryWord(library, NOW),
           mock(Sheets.class),
+          past,
           new FinishedRuns(pumps, versions),
           versions,
           NOW);
@@ -158,6 +169,41 @@ class LifeServiceTest {
     assertThat(lives.now().standing("EFF-02").usage().perDay()).isCloseTo(10, within(1e-9));
     assertThat(lives.now().life(lives.now().standing("EFF-02")).counted())
         .isEqualTo(WearCount.STROKES);
+  }
+
+  /** 70 degC until January, 40 degC since: what ran hot is not blamed on the cooler duty. */
+  @Test
+  void aRunCountsByTheDutyOfItsTime() {
+    store(List.of(run(1800, true, null, 0)));
+    LifeSnapshot as = lives.now();
+    double plain = as.life(as.standing("EFF-02")).estimate().meanLife();
+    double age = as.life(as.standing("EFF-02")).age();
+    LocalDate january = LocalDate.of(2026, 1, 10);
+    List<PastDutyRow> kept = new ArrayList<>();
+    doAnswer(q -> kept.add(q.getArgument(0))).when(pumps).keepDuty(any());
+    DutyForm hot =
+        DutyForm.of(
+            PUMP, List.of(exposure("scour-liquor", 70)), WetEndRow.unknown("EFF-02"), library);
+    past.keep("EFF-02", hot, hot.duty(library), "MA");
+    assertThat(kept).as("the same duty is no change").isEmpty();
+    DutyForm cool =
+        DutyForm.of(
+            PUMP, List.of(exposure("scour-liquor", 40)), WetEndRow.unknown("EFF-02"), library);
+    past.keep("EFF-02", hot, cool.duty(library), "MA");
+    assertThat(kept).hasSize(1);
+    when(pumps.pastDuties())
+        .thenReturn(List.of(new PastDutyRow("EFF-02", january, kept.get(0).duty(), "MA", null)));
+    versions.changed(EnumSet.of(Topic.DUTIES));
+    LifeSnapshot now = lives.now();
+    PumpInService s = now.standing("EFF-02");
+    double times = s.earlier().orElseThrow().earlier().get(0).times();
+    assertThat(times).as("hotter is shorter").isBetween(0.2, 0.95);
+    assertThat(now.life(s).estimate().meanLife()).isGreaterThan(1.1 * plain);
+    assertThat(now.inEarlierDuties(now.life(s).group(), false, 2))
+        .contains(1 / times)
+        .as("the one that runs went in nine days before")
+        .hasSize(2);
+    assertThat(now.life(s).age()).isGreaterThan(age);
   }
 
   @Test

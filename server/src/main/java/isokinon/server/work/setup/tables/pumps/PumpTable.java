@@ -372,7 +372,8 @@ final class PumpTable extends ShopTable {
       retire(row, true);
       return;
     }
-    for (String table : List.of("exposure", "wet_end", "pump_rule", "pump_energy", "fitted_part")) {
+    for (String table :
+        List.of("exposure", "wet_end", "past_duty", "pump_rule", "pump_energy", "fitted_part")) {
       store.remove(table, Map.of("pump", tag));
     }
     store.remove("pump", Map.of("tag", tag));

@@ -1,9 +1,9 @@
 package isokinon.server.work.setup.tables.pumps;
 
 import isokinon.core.counter.WearCount;
-import isokinon.core.life.RunEnd;
-import isokinon.core.life.Stints;
-import isokinon.core.life.Stints.Stint;
+import isokinon.core.life.history.RunEnd;
+import isokinon.core.life.history.Stints;
+import isokinon.core.life.history.Stints.Stint;
 import isokinon.core.value.Code;
 import isokinon.core.value.Fault;
 import isokinon.server.db.pumps.FittedPartRow;

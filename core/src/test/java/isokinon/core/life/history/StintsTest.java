@@ -1,8 +1,8 @@
-package isokinon.core.life;
+package isokinon.core.life.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isokinon.core.life.Stints.Stint;
+import isokinon.core.life.history.Stints.Stint;
 import isokinon.core.value.Fault;
 import java.time.LocalDate;
 import java.util.List;

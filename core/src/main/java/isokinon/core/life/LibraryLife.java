@@ -1,5 +1,8 @@
-package isokinon.core.life.frailty;
+package isokinon.core.life;
 
+import isokinon.core.life.frailty.FrailtyModel;
+import isokinon.core.life.frailty.FrailtyPrior;
+import isokinon.core.life.frailty.WeibullMixture;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;

@@ -1,4 +1,4 @@
-package isokinon.core.life;
+package isokinon.core.life.history;
 
 import isokinon.core.value.Code;
 
