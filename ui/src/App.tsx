@@ -28,6 +28,7 @@ const Diary = lazy(() => import("./places/diary/Diary"));
 const YearAhead = lazy(() => import("./places/diary/year/YearAhead"));
 const Stores = lazy(() => import("./places/stores/Stores"));
 const Life = lazy(() => import("./places/life/Life"));
+const Score = lazy(() => import("./places/life/score/Score"));
 const History = lazy(() => import("./places/life/History"));
 const Setup = lazy(() => import("./places/setup/Setup"));
 const Workbook = lazy(() => import("./places/setup/Workbook"));
@@ -67,6 +68,7 @@ export function App() {
                 <Route path="/me" element={<Me />} />
                 <Route path="/life" element={<Life />} />
                 <Route path="/life/history" element={<History />} />
+                <Route path="/life/score" element={<Score />} />
                 <Route path="/library/gauges" element={<Gauges />} />
                 <Route path="/library" element={<Library />} />
                 <Route path="/library/materials" element={<Materials />} />

@@ -205,6 +205,8 @@ export const api = {
   pin: (pump: string, place: { day: number; minute: number; person: string } | null) =>
     answer(server.POST("/api/v1/diary/pin", { body: { pump, ...(place ?? {}) } })),
 
+  score: (role: string, years: number) =>
+    answer(server.GET("/api/v1/life/score", { params: { query: { role, years } } })),
   playYear: (body: YearQuestion) => answer(server.POST("/api/v1/year", { body })),
   year: (id: string) => answer(server.GET("/api/v1/year/{id}", { params: { path: { id } } })),
   stopYear: (id: string) => answer(server.POST("/api/v1/year/{id}/stop", { params: { path: { id } } })),

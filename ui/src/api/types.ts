@@ -153,6 +153,7 @@ export type LotRequest = Schemas["LotRequest"];
 export type ReceivedRequest = Schemas["ReceivedRequest"];
 export type KeepRequest = Schemas["KeepRequest"];
 export type DiaryView = Schemas["DiaryView"];
+export type ScoreView = Schemas["ScoreView"];
 export type YearView = Schemas["YearView"];
 export type YearRunView = Schemas["YearRunView"];
 export type YearSide = Schemas["YearSide"];

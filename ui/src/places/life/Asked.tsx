@@ -101,11 +101,9 @@ export function Asked({ life, set, error, unasked = false }: Props) {
         of={Object.keys(MODES)}
         say={(v) => MODES[v] ?? v}
       />
-      {!unasked && (
-        <Link className="under ml-auto" to="/life">
-          All that was found
-        </Link>
-      )}
+      <Link className="under ml-auto" to={unasked ? "/life/score" : "/life"}>
+        {unasked ? "How often it was right" : "All that was found"}
+      </Link>
       {error && (
         <div className="w-full pb-2">
           <Sentence>{error.message}</Sentence>

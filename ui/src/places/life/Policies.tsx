@@ -61,7 +61,10 @@ export function Policies({ life, set }: Props) {
         </p>
       )}
       {way && <SetIt life={life} way={way} key={way.way} />}
-      <p className="flex justify-between pt-2 text-body">
+      <p className="flex flex-wrap justify-between gap-x-4 pt-2 text-body">
+        <Link className="under" to="/life/score">
+          How often it was right
+        </Link>
         <Link className="under" to="/life/history">
           Past runs in and out
         </Link>

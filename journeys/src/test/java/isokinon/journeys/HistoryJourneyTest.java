@@ -260,6 +260,22 @@ class HistoryJourneyTest extends AtItsOwnMill {
   }
 
   @Test
+  void howOftenForecastsWereRightIsSeen() {
+    Page page = shop.device("RT");
+    page.navigate("/life");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("How often it was right"))
+        .click();
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+        .containsText(Pattern.compile("It said \\d+ would fail. \\d+ did."));
+    assertThat(page.getByLabel(Pattern.compile("Called at \\d+ in 100: \\d+ of"))).isVisible();
+    assertThat(page.getByLabel(Pattern.compile("As advised: \\d+ sets"))).isVisible();
+    Shop.accessible(page);
+    page.getByLabel("Part: all kinds of part").click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("tube")).click();
+    assertThat(page).hasURL(Pattern.compile("role=tube"));
+  }
+
+  @Test
   void theYearIsPlayedAndOneChangeIsTriedBesideIt() {
     Page page = shop.device("MA");
     page.navigate("/diary");

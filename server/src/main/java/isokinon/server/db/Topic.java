@@ -20,6 +20,8 @@ public enum Topic {
   LIVES,
   /** The failure modes that people chose for groups of wear parts. */
   FAILURE_MODES,
+  /** What was forecast of sets when their date was set. */
+  FORECASTS,
   /** Readings, causes, faults and next looks. */
   FINDINGS,
   /** Jobs that are opened and closed. */

@@ -10,6 +10,8 @@ import isokinon.server.work.insights.Insights;
 import isokinon.server.work.life.Comparison;
 import isokinon.server.work.life.LifePage;
 import isokinon.server.work.life.LifeView;
+import isokinon.server.work.life.score.ScorePage;
+import isokinon.server.work.life.score.ScoreView;
 import isokinon.server.work.lives.PolicyService;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -17,6 +19,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -31,8 +34,15 @@ class LifePageController {
   private final PolicyService keeping;
   private final Comparison comparison;
   private final Insights finds;
+  private final ScorePage score;
 
-  LifePageController(LifePage place, PolicyService keeping, Comparison comparison, Insights finds) {
+  LifePageController(
+      LifePage place,
+      PolicyService keeping,
+      Comparison comparison,
+      Insights finds,
+      ScorePage score) {
+    this.score = score;
     this.place = place;
     this.keeping = keeping;
     this.comparison = comparison;
@@ -65,6 +75,13 @@ class LifePageController {
   @Operation(summary = "Chooses the Weibull shape of a group's failure mode")
   void mode(@RequestBody PolicyService.ModeRequest request, @Me SignedIn me) {
     keeping.chooseMode(request, me.initials());
+  }
+
+  @GetMapping("/score")
+  @Operation(summary = "How often forecasts were right, and what was advised against what was done")
+  ScoreView score(
+      @RequestParam(defaultValue = "") String role, @RequestParam(defaultValue = "0") int years) {
+    return score.view(role, years);
   }
 
   @PostMapping("/compare")

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import isokinon.server.ApiClient;
 import isokinon.server.MillTest;
+import isokinon.server.work.life.score.ForecastBook;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.StreamSupport;
@@ -224,5 +225,33 @@ class LifePlaceApiTest {
                 .status())
         .isEqualTo(400);
     assertThat(desk.post("/api/v1/life/compare", "{}").fault("first")).contains("Name a pump");
+  }
+
+  @Autowired private ForecastBook book;
+
+  /** The mill's past, each set by what was known on the day it went in. */
+  @Test
+  void forecastsAreKeptAndHeldAgainstWhatCame() {
+    JsonNode score = desk.get("/api/v1/life/score").body();
+    assertThat(score.path("sets").asInt()).isGreaterThan(60);
+    assertThat(score.path("headline").asText()).matches("It said \\d+ would fail\\. \\d+ did\\.");
+    assertThat(score.at("/all/parts").asBoolean())
+        .as("forecasts of a mill that is drawn from the model are right: %s", score.path("all"))
+        .isFalse();
+    assertThat(score.path("skill").asDouble())
+        .as("beside an average that is known only afterwards")
+        .isBetween(-0.2, 1.0);
+    int binned = 0;
+    for (JsonNode bin : score.path("bins")) {
+      binned += bin.path("sets").asInt();
+    }
+    assertThat(binned).isEqualTo(score.path("sets").asInt());
+    assertThat(score.path("ways")).hasSize(3);
+    String role = score.at("/roles/0").asText();
+    assertThat(desk.get("/api/v1/life/score?role=" + role + "&years=1").body().path("sets").asInt())
+        .isLessThan(score.path("sets").asInt());
+    int kept = book.keep();
+    assertThat(kept).as("sets that have a date ahead of them").isBetween(15, 40);
+    assertThat(book.keep()).as("a date that stands is kept once").isZero();
   }
 }

@@ -373,7 +373,14 @@ final class PumpTable extends ShopTable {
       return;
     }
     for (String table :
-        List.of("exposure", "wet_end", "past_duty", "pump_rule", "pump_energy", "fitted_part")) {
+        List.of(
+            "exposure",
+            "wet_end",
+            "past_duty",
+            "forecast",
+            "pump_rule",
+            "pump_energy",
+            "fitted_part")) {
       store.remove(table, Map.of("pump", tag));
     }
     store.remove("pump", Map.of("tag", tag));
