@@ -167,6 +167,21 @@ public final class LifeGroups {
       return new Group(level, of, runs.stream().map(r -> r.only(cause)).toList());
     }
 
+    /** Whether somebody told of a failure that age did not bring. */
+    public boolean tellsOfOtherThanAge() {
+      return runs.stream().anyMatch(r -> r.hours().failed() && !r.cause().byAge());
+    }
+
+    /** The same where only what comes with age ends a life, or only what does not. */
+    public Group only(boolean byAge) {
+      return new Group(
+          level,
+          of,
+          runs.stream()
+              .map(r -> r.hours().failed() && r.cause().byAge() != byAge ? r.notYet() : r)
+              .toList());
+    }
+
     /** The same where one cause ends no life any more. */
     public Group without(FailureCause cause) {
       return new Group(level, of, runs.stream().map(r -> r.without(cause)).toList());

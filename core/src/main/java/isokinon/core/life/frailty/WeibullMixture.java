@@ -1,6 +1,8 @@
 package isokinon.core.life.frailty;
 
 import isokinon.core.life.Survival;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
@@ -15,6 +17,7 @@ public final class WeibullMixture implements Survival {
 
   private static final int HALVINGS = 60;
   private static final double HARDLY = 20;
+  private static final double HARDLY_BELIEVED = 1e-5;
 
   /** One Weibull life of the mixture. */
   record Atom(double shape, double logScale, double weight) {}
@@ -316,6 +319,36 @@ public final class WeibullMixture implements Survival {
             i ->
                 IntStream.range(0, weights[i].length)
                     .mapToObj(j -> new Atom(shapes[i], logScales[i][j], weights[i][j])));
+  }
+
+  /** One of few Weibull lives that stand for the mixture, its scale in the unit of the ages. */
+  public record Standing(double shape, double scale, double weight) {}
+
+  /**
+   * Few lives that stand for the mixture: of each shape that is believed at all, its scales in so
+   * many parts of the same weight, each by its mean of ln scale.
+   */
+  public List<Standing> few(int parts) {
+    List<Standing> few = new ArrayList<>();
+    for (int i = 0; i < shapes.length; i++) {
+      double all = 0;
+      for (double w : weights[i]) {
+        all += w;
+      }
+      double sum = 0;
+      double moment = 0;
+      for (int j = 0; all > HARDLY_BELIEVED && j < weights[i].length; j++) {
+        sum += weights[i][j];
+        moment += weights[i][j] * logScales[i][j];
+        boolean full = sum >= all / parts;
+        if (sum > 0 && (full || j == weights[i].length - 1)) {
+          few.add(new Standing(shapes[i], unit * Math.exp(moment / sum), sum));
+          sum = 0;
+          moment = 0;
+        }
+      }
+    }
+    return few;
   }
 
   /**

@@ -30,13 +30,16 @@ final class CauseText {
    *
    * @param by what is believed of the life that one cause alone would end
    * @param renewed age at which sets are renewed today; infinite where they run until they fail
+   * @param without pounds a 1 000 h where a cause is prevented, at the best way; empty where nobody
+   *     knows
    */
   static CausesView of(
       GroupLife life,
       Optional<Terms> terms,
       double hoursPerYear,
       double renewed,
-      Function<FailureCause, GroupPosterior> by) {
+      Function<FailureCause, GroupPosterior> by,
+      Function<FailureCause, Optional<Double>> without) {
     List<WearRun> failed = life.group().runs().stream().filter(r -> r.hours().failed()).toList();
     Map<FailureCause, List<WearRun>> of =
         failed.stream()
@@ -64,7 +67,7 @@ final class CauseText {
                         terms.get().failed()))
             .sorted(Comparator.comparingDouble((CauseLine l) -> -l.perYear()))
             .toList();
-    return new CausesView(lines, say(lines, of));
+    return new CausesView(lines, say(lines, of, without));
   }
 
   private static Weibull middle(GroupPosterior lives, double libraryMean) {
@@ -89,7 +92,10 @@ final class CauseText {
   }
 
   /** The costliest cause that age does not prevent, as a sentence. */
-  private static String say(List<CauseLine> lines, Map<FailureCause, List<WearRun>> of) {
+  private static String say(
+      List<CauseLine> lines,
+      Map<FailureCause, List<WearRun>> of,
+      Function<FailureCause, Optional<Double>> without) {
     return lines.stream()
         .filter(l -> l.mayCost().isPresent())
         .findFirst()
@@ -110,7 +116,15 @@ final class CauseText {
                   + Text.sentence(l.prevented())
                   + " that costs up to ¤"
                   + Text.plain(Math.round(l.mayCost().orElseThrow() / 10) * 10)
-                  + " pays within a year.";
+                  + " pays within a year."
+                  + without
+                      .apply(l.cause())
+                      .map(
+                          rate ->
+                              " Without it a set costs about ¤"
+                                  + Text.plain(Math.round(rate))
+                                  + " a 1 000 h at the best way.")
+                      .orElse("");
             })
         .orElse("");
   }

@@ -5,6 +5,8 @@ import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
 import isokinon.core.life.frailty.GroupPosterior;
+import isokinon.core.life.frailty.Marginal;
+import isokinon.server.work.life.LifeView.EstimateView;
 import isokinon.server.work.lives.LifeSnapshot.Prior;
 import isokinon.server.work.lives.LifeSnapshot.PumpInService;
 import java.util.List;
@@ -51,5 +53,32 @@ record GroupLife(
 
   double age(PumpInService s) {
     return inCounts ? s.pump().countAge() : s.pump().age();
+  }
+
+  /** What history says, in numbers. */
+  EstimateView inNumbers() {
+    LifeEstimate e = estimate;
+    Marginal scale = e.life().scaleBand();
+    Marginal mean = e.life().meanBand();
+    int running = (int) group.runs().stream().filter(WearRun::running).count();
+    return new EstimateView(
+        e.tells(),
+        e.shape().median(),
+        prior.shape(),
+        e.shape().low(),
+        e.shape().high(),
+        e.between().median(),
+        hours(scale.low()),
+        hours(scale.median()),
+        hours(scale.high()),
+        hours(mean.median()),
+        hours(mean.low()),
+        hours(mean.high()),
+        prior.hours(),
+        prior.fromLibrary(),
+        e.runs(),
+        e.failures(),
+        e.runs() - e.failures() - running,
+        running);
   }
 }

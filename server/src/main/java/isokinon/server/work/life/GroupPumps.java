@@ -91,7 +91,7 @@ final class GroupPumps {
 
   private static Optional<Kept> best(LifeEstimate estimate, Optional<Terms> terms, double warning) {
     return terms.flatMap(
-        t -> Policies.of(estimate.life(), warning, t, OptionalDouble.empty()).fixed());
+        t -> Policies.of(estimate.chosenBy(), warning, t, OptionalDouble.empty()).fixed());
   }
 
   /** What a new pump of the group should expect. */

@@ -1,19 +1,17 @@
 package isokinon.server.work.life;
 
 import isokinon.core.counter.WearCount;
+import isokinon.core.life.FailureCause;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.Level;
-import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.GroupPosterior;
-import isokinon.core.life.frailty.Marginal;
 import isokinon.core.material.Knowledge;
 import isokinon.core.renewal.Policies;
 import isokinon.core.renewal.Policies.Kept;
 import isokinon.core.renewal.Policies.Terms;
-import isokinon.server.work.life.LifeView.EstimateView;
 import isokinon.server.work.life.LifeView.GroupLine;
 import isokinon.server.work.life.LifeView.GroupView;
 import isokinon.server.work.life.LifeView.LevelLine;
@@ -135,7 +133,7 @@ public class LifePage {
       return Optional.empty();
     }
     Policies p =
-        Policies.of(life.estimate().life(), terms.warning(), known.get(), costs.today(life));
+        Policies.of(life.estimate().chosenBy(), terms.warning(), known.get(), costs.today(life));
     double year = life.perHour() * terms.hoursPerYear();
     return LifeWays.today(p, life, terms)
         .flatMap(
@@ -166,7 +164,7 @@ public class LifePage {
     Optional<Terms> terms = LifeTerms.core(termsView, life.perHour());
     OptionalDouble today = costs.today(life);
     Optional<Policies> policies =
-        terms.map(t -> Policies.of(estimate.life(), termsView.warning(), t, today));
+        terms.map(t -> Policies.of(estimate.chosenBy(), termsView.warning(), t, today));
     return new LifeView(
         groups(shop),
         groupView(q, of, life.group(), shop),
@@ -176,7 +174,7 @@ public class LifePage {
         LifeText.basis(estimate, life.group()),
         LifeText.earlier(shop.inEarlierDuties(life.group(), life.inCounts(), life.prior().shape())),
         LifeText.sure(policies, terms, estimate, life.perHour()),
-        Optional.of(estimateView(life)),
+        Optional.of(life.inNumbers()),
         LifePlot.survival(life),
         LifePlot.curve(life, reach),
         LifePlot.ended(life),
@@ -187,7 +185,8 @@ public class LifePage {
             terms,
             termsView.hoursPerYear(),
             today.orElse(Double.POSITIVE_INFINITY),
-            c -> shop.byCause(life.group(), life.inCounts(), life.prior().shape(), c)),
+            c -> shop.byCause(life.group(), life.inCounts(), life.prior().shape(), c),
+            c -> without(c, of.pump(), life, terms, termsView.warning(), shop)),
         apart,
         GroupPumps.of(life, terms, termsView.warning()),
         GroupPumps.fresh(life, terms, termsView.warning()),
@@ -206,6 +205,24 @@ public class LifePage {
                         life.running(),
                         life.perHour()))
             .orElse(List.of()));
+  }
+
+  /** What a set costs by 1 000 h at the best way where a cause is prevented, pounds. */
+  private static Optional<Double> without(
+      FailureCause cause,
+      String pump,
+      GroupLife life,
+      Optional<Terms> terms,
+      double warning,
+      LifeSnapshot shop) {
+    double shape = life.prior().shape();
+    Group group = life.group().without(cause);
+    LifeEstimate estimate =
+        shop.estimate(
+            pump, shop.fitted(group, life.inCounts(), shape), group, life.inCounts(), shape);
+    return terms
+        .flatMap(t -> Policies.of(estimate.chosenBy(), warning, t, OptionalDouble.empty()).chosen())
+        .map(k -> life.perThousandHours(k.rate()));
   }
 
   // ---- which group ------------------------------------------------------------------------------
@@ -275,7 +292,7 @@ public class LifePage {
                     ? shop.known(group, inCounts, prior.shape()).lives()
                     : shop.fitted(group, inCounts, prior.shape()));
     Function<String, LifeEstimate> ofPump =
-        p -> LifeEstimate.of(lives, p, shop.expectedMean(p, group, inCounts, prior.shape()));
+        p -> shop.estimate(p, lives, group, inCounts, prior.shape());
     return new GroupLife(
         group,
         running,
@@ -355,34 +372,5 @@ public class LifePage {
             ? LifeText.together(group, shop.groups().at(Level.PUMP, of), of)
             : "",
         q.years() == null ? 0 : q.years());
-  }
-
-  // ---- what history says, in numbers
-  // -------------------------------------------------------------
-
-  private static EstimateView estimateView(GroupLife life) {
-    LifeEstimate e = life.estimate();
-    Marginal scale = e.life().scaleBand();
-    Marginal mean = e.life().meanBand();
-    int running = (int) life.group().runs().stream().filter(WearRun::running).count();
-    return new EstimateView(
-        e.tells(),
-        e.shape().median(),
-        life.prior().shape(),
-        e.shape().low(),
-        e.shape().high(),
-        e.between().median(),
-        life.hours(scale.low()),
-        life.hours(scale.median()),
-        life.hours(scale.high()),
-        life.hours(mean.median()),
-        life.hours(mean.low()),
-        life.hours(mean.high()),
-        life.prior().hours(),
-        life.prior().fromLibrary(),
-        e.runs(),
-        e.failures(),
-        e.runs() - e.failures() - running,
-        running);
   }
 }

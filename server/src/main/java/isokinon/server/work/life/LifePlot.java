@@ -79,14 +79,15 @@ final class LifePlot {
         t.look().isPresent()
             ? Optional.of(new InspectRenew.Costs(t.look().getAsDouble(), t.planned(), t.failed()))
             : Optional.empty();
-    InspectRenew.Warning warns = Policies.warning(estimate.life(), warning);
+    InspectRenew.Warning warns = Policies.warning(estimate.chosenBy(), warning);
     List<CostPoint> costs = new ArrayList<>();
     for (int i = 1; i <= POINTS; i++) {
       double age = reach * i / POINTS;
       costs.add(
           new CostPoint(
               life.hours(age),
-              life.perThousandHours(RenewalCost.at(age, estimate, t.planned(), t.failed())),
+              life.perThousandHours(
+                  RenewalCost.at(age, estimate.chosenBy(), t.planned(), t.failed())),
               looks.map(c -> life.perThousandHours(InspectRenew.rate(age, warns, c)))));
     }
     return costs;
@@ -113,7 +114,7 @@ final class LifePlot {
       GroupLife life, Optional<Policies> policies, Optional<Terms> terms) {
     Optional<Kept> fixed = policies.flatMap(Policies::fixed);
     Optional<Double> to =
-        fixed.map(f -> Policies.hardlyDearerTo(f, life.estimate().life(), terms.orElseThrow()));
+        fixed.map(f -> Policies.hardlyDearerTo(f, life.estimate().chosenBy(), terms.orElseThrow()));
     Stream<RunningSet> sets =
         life.running().isEmpty()
             ? life.group().runs().stream()

@@ -72,7 +72,7 @@ public final class LifeText {
                   new HeadPiece(
                       "; hardly dearer to "
                           + h(
-                              Policies.hardlyDearerTo(k, estimate.life(), terms.orElseThrow())
+                              Policies.hardlyDearerTo(k, estimate.chosenBy(), terms.orElseThrow())
                                   / perHour)
                           + ".",
                       false));

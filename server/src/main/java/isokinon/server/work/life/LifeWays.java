@@ -61,7 +61,7 @@ final class LifeWays {
         LifeText.say(k, terms, life.perHour()),
         endless ? Optional.empty() : Optional.of(life.hours(k.every())),
         k.way() == Way.FIXED
-            ? Optional.of(life.hours(Policies.hardlyDearerTo(k, life.estimate().life(), terms)))
+            ? Optional.of(life.hours(Policies.hardlyDearerTo(k, life.estimate().chosenBy(), terms)))
             : Optional.empty(),
         life.perThousandHours(k.rate()),
         k.rate() * year,

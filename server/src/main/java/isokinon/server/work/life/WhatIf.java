@@ -42,14 +42,14 @@ class WhatIf {
     List<ChangeView> changes = new ArrayList<>();
     Way way = p.chosen().map(Kept::way).orElse(Way.FIXED);
     if (p.untilItFails().bar() == Bar.NONE) {
-      double cost = Policies.failureCostToCare(estimate.life(), terms);
+      double cost = Policies.failureCostToCare(estimate.chosenBy(), terms);
       changes.add(
           cost < terms.failed()
               ? new ChangeView("A failure under " + money(cost), "then run it until it fails")
               : new ChangeView("A failure over " + money(cost), "then a fixed age pays"));
     }
     if (terms.look().isPresent()) {
-      double cost = Policies.lookCostToLook(estimate.life(), view.warning(), terms);
+      double cost = Policies.lookCostToLook(estimate.chosenBy(), view.warning(), terms);
       if (cost <= 0) {
         changes.add(new ChangeView("A look at any price", "is never the cheapest"));
       } else if (way == Way.LOOK) {
@@ -61,7 +61,7 @@ class WhatIf {
     }
     p.fixed().flatMap(f -> hotter(f, running, perHour)).ifPresent(changes::add);
     if (!running.isEmpty()) {
-      changes.addAll(knowing(p, estimate, terms, perHour * view.hoursPerYear()));
+      changes.addAll(knowing(p, estimate, terms, perHour, view.hoursPerYear()));
     }
     return changes;
   }
@@ -69,10 +69,12 @@ class WhatIf {
   /**
    * What it would be worth to know the life better.
    *
-   * @param aYear units of age in a year of all that run
+   * @param perHour units of age in a running hour
+   * @param hoursPerYear of all that run
    */
   private static List<ChangeView> knowing(
-      Policies p, LifeEstimate estimate, Terms terms, double aYear) {
+      Policies p, LifeEstimate estimate, Terms terms, double perHour, double hoursPerYear) {
+    double aYear = perHour * hoursPerYear;
     WorthOfKnowing worth = WorthOfKnowing.of(estimate.life(), terms.planned(), terms.failed());
     List<ChangeView> changes = new ArrayList<>();
     changes.add(
@@ -86,7 +88,11 @@ class WhatIf {
                   + money(worth.byTwo() * aYear)
                   + " a year, cost "
                   + money(worth.costOfTwo())
-                  + " once"));
+                  + " once"
+                  + p.look()
+                      .filter(l -> l.bar() == Bar.NONE)
+                      .map(l -> ", or look every " + LifeText.h(l.every() / perHour) + " instead")
+                      .orElse("")));
     }
     return changes;
   }

@@ -8,6 +8,7 @@ import isokinon.core.life.LifeGroups;
 import isokinon.core.life.LifeGroups.Group;
 import isokinon.core.life.LifeGroups.GroupKey;
 import isokinon.core.life.LifeGroups.Level;
+import isokinon.core.life.LifeOfTwoRisks;
 import isokinon.core.life.Survival;
 import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.FrailtyModel;
@@ -155,6 +156,9 @@ public final class LifeSnapshot {
 
   private static final double SOME_HOURS = 4000;
 
+  /** A group that is cut out for one question is kept no longer than room is needed. */
+  private static final int MOST_RISKS = 1_000;
+
   private final LifeGroups groups;
   private final Map<String, PumpInService> standing;
   private final LibraryLives library;
@@ -163,6 +167,7 @@ public final class LifeSnapshot {
   private final Map<Expecting, LibraryExpectation> expected = new ConcurrentHashMap<>();
 
   private final Map<String, Life> lives = new ConcurrentHashMap<>();
+  private final Map<RisksOf, Risks> risks = new ConcurrentHashMap<>();
 
   private record Expecting(GroupKey of, boolean inCounts, double shape) {}
 
@@ -225,7 +230,7 @@ public final class LifeSnapshot {
         s,
         group,
         of,
-        LifeEstimate.of(of.lives(), s.pump().tag(), library.of(s.pump().tag())),
+        estimate(s.pump().tag(), of.lives(), group, inCounts, s.prior().shape()),
         library.of(s.pump().tag()),
         inCounts ? s.pump().countsPerHour() : 1,
         inCounts ? s.counted() : WearCount.HOURS);
@@ -253,6 +258,61 @@ public final class LifeSnapshot {
   public GroupPosterior byCause(Group group, boolean inCounts, double shape, FailureCause cause) {
     LibraryExpectation library = expected(group, inCounts, shape);
     return FrailtyModel.fit(library.prior(cause), library.relative(group.only(cause), inCounts));
+  }
+
+  /**
+   * The life of the next set in a pump of a group.
+   *
+   * @param pump one that is not in the group is a new one
+   * @param lives what is believed of the group
+   */
+  public LifeEstimate estimate(
+      String pump, GroupPosterior lives, Group group, boolean inCounts, double shape) {
+    double mean = expectedMean(pump, group, inCounts, shape);
+    LifeEstimate plain = LifeEstimate.of(lives, pump, mean);
+    return group.tellsOfOtherThanAge()
+        ? plain.chosenBy(() -> risks(group, inCounts, shape).life(pump, mean))
+        : plain;
+  }
+
+  /** What is believed of what age brings to the sets of a group, and of what it does not. */
+  private record Risks(GroupPosterior byAge, GroupPosterior other) {
+
+    Survival life(String pump, double mean) {
+      return new LifeOfTwoRisks(byAge.life(pump).longer(mean), other.life(pump).longer(mean));
+    }
+  }
+
+  private record RisksOf(Group group, boolean inCounts, double shape) {
+
+    @Override
+    public boolean equals(Object o) {
+      return o instanceof RisksOf r
+          && r.group == group
+          && r.inCounts == inCounts
+          && Double.compare(r.shape, shape) == 0;
+    }
+
+    @Override
+    public int hashCode() {
+      return System.identityHashCode(group);
+    }
+  }
+
+  private Risks risks(Group group, boolean inCounts, double shape) {
+    if (risks.size() > MOST_RISKS) {
+      risks.clear();
+    }
+    return risks.computeIfAbsent(
+        new RisksOf(group, inCounts, shape),
+        k -> {
+          LibraryExpectation library = expected(group, inCounts, shape);
+          return new Risks(
+              FrailtyModel.fit(library.prior(), library.relative(group.only(true), inCounts)),
+              FrailtyModel.fit(
+                  library.prior(FailureCause.RAN_DRY),
+                  library.relative(group.only(false), inCounts)));
+        });
   }
 
   /** Whether what is believed of a group agrees with its runs, in mean lives of the library. */

@@ -38,7 +38,7 @@ record YearSubject(
             .map(
                 t ->
                     Policies.of(
-                        life.estimate().life(), Policies.WARNING, t, OptionalDouble.empty()));
+                        life.estimate().chosenBy(), Policies.WARNING, t, OptionalDouble.empty()));
     double whole = ways.flatMap(Policies::fixed).map(Kept::every).orElse(pump.whole());
     return new YearSubject(
         pump.usedUpAt(whole), life, renewal, way, interval, sooner, placed, ways);

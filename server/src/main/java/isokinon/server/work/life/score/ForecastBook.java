@@ -104,7 +104,8 @@ public class ForecastBook {
             .flatMap(r -> r.terms(pump.harms(), life.perHour()))
             .flatMap(
                 t ->
-                    Policies.of(life.estimate().life(), Policies.WARNING, t, OptionalDouble.empty())
+                    Policies.of(
+                            life.estimate().chosenBy(), Policies.WARNING, t, OptionalDouble.empty())
                         .fixed())
             .map(Kept::every)
             .map(age -> age / life.perHour());
