@@ -52,7 +52,7 @@ public record YearPump(
    * @param minutes at the bench
    * @param lookMinutes to look at the set
    * @param kit which of the kits, or {@link #NONE}: then its parts are always there
-   * @param fixtures which of the fixtures it needs one piece of, or {@link #NONE}
+   * @param fixture which of the fixtures it needs one piece of, or {@link #NONE}
    * @param line which line must stand still for it while the pump runs, or {@link #NONE}
    * @param pair which of the pumps must not be out as well, or {@link #NONE}
    */
