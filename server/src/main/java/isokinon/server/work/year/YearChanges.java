@@ -38,9 +38,9 @@ class YearChanges {
   private static final int OPTIONS_OF_A_KIND = 3;
 
   private final LifeService lives;
-  private final YearBench people;
+  private final BenchHours people;
 
-  YearChanges(LifeService lives, YearBench people) {
+  YearChanges(LifeService lives, BenchHours people) {
     this.lives = lives;
     this.people = people;
   }

@@ -64,7 +64,7 @@ class YearReader {
   private final Stores stores;
   private final Sheets sheets;
   private final DiaryMapper diary;
-  private final YearBench people;
+  private final BenchHours people;
   private final Clock clock;
 
   YearReader(
@@ -78,7 +78,7 @@ class YearReader {
       Stores stores,
       Sheets sheets,
       DiaryMapper diary,
-      YearBench people,
+      BenchHours people,
       Clock clock) {
     this.lives = lives;
     this.renewals = renewals;

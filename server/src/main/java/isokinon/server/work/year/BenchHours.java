@@ -27,14 +27,14 @@ import org.springframework.stereotype.Component;
 
 /** Who is at the bench on each day of the year ahead, and when the lines stand still. */
 @Component
-class YearBench {
+class BenchHours {
 
   private static final Window ALL_DAY = new Window(0, Slots.A_DAY);
 
   private final DiaryMapper diary;
   private final ShopSettings settings;
 
-  YearBench(DiaryMapper diary, ShopSettings settings) {
+  BenchHours(DiaryMapper diary, ShopSettings settings) {
     this.diary = diary;
     this.settings = settings;
   }
