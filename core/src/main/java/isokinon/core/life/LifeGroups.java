@@ -126,8 +126,15 @@ public final class LifeGroups {
    * @param of what they have in common; empty where they may differ
    * @param failures how many failed
    * @param counted whether every run was counted in what drives the wear
+   * @param otherThanAge whether somebody told of a failure that age did not bring
    */
-  public record Group(Level level, GroupKey of, List<WearRun> runs, int failures, boolean counted) {
+  public record Group(
+      Level level,
+      GroupKey of,
+      List<WearRun> runs,
+      int failures,
+      boolean counted,
+      boolean otherThanAge) {
 
     /** A group of these runs. */
     public Group(Level level, GroupKey of, List<WearRun> runs) {
@@ -136,7 +143,8 @@ public final class LifeGroups {
           of,
           runs,
           (int) runs.stream().filter(r -> r.hours().failed()).count(),
-          !runs.isEmpty() && runs.stream().allMatch(r -> r.counts().isPresent()));
+          !runs.isEmpty() && runs.stream().allMatch(r -> r.counts().isPresent()),
+          runs.stream().anyMatch(r -> r.hours().failed() && !r.cause().byAge()));
     }
 
     private Group and(Group more) {
@@ -148,7 +156,8 @@ public final class LifeGroups {
           of,
           Collections.unmodifiableList(all),
           failures + more.failures,
-          counted && more.counted);
+          counted && more.counted,
+          otherThanAge || more.otherThanAge);
     }
 
     /** The runs as ages in hours, or in the count that drives the wear. */
@@ -165,11 +174,6 @@ public final class LifeGroups {
      */
     public Group only(FailureCause cause) {
       return new Group(level, of, runs.stream().map(r -> r.only(cause)).toList());
-    }
-
-    /** Whether somebody told of a failure that age did not bring. */
-    public boolean tellsOfOtherThanAge() {
-      return runs.stream().anyMatch(r -> r.hours().failed() && !r.cause().byAge());
     }
 
     /** The same where only what comes with age ends a life, or only what does not. */

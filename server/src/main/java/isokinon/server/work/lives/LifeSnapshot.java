@@ -270,7 +270,7 @@ public final class LifeSnapshot {
       String pump, GroupPosterior lives, Group group, boolean inCounts, double shape) {
     double mean = expectedMean(pump, group, inCounts, shape);
     LifeEstimate plain = LifeEstimate.of(lives, pump, mean);
-    return group.tellsOfOtherThanAge()
+    return group.otherThanAge()
         ? plain.chosenBy(() -> risks(group, inCounts, shape).life(pump, mean))
         : plain;
   }
