@@ -20,6 +20,7 @@ public final class GrowthTable {
 
   private static final int PUMPS = 1_000;
   private static final int TIMES = 9;
+  private static final long POLL_MS = 20;
 
   private final Shop shop;
   private int turn;
@@ -84,6 +85,8 @@ public final class GrowthTable {
     added("records say, a run more", () -> shop.get("/api/v1/life/finds"));
     plan();
     each("diary", () -> shop.get("/api/v1/diary"));
+    measure("year ahead, both ways", 3, () -> {}, this::year);
+    measure("score of forecasts, first", 1, () -> {}, () -> shop.get("/api/v1/life/score"));
     shop.stop();
   }
 
@@ -156,6 +159,17 @@ public final class GrowthTable {
             + diary.path("waiting").asInt()
             + ", search "
             + diary.path("search"));
+  }
+
+  /** A year by two policies, 1 000 times each, until it can be seen. */
+  private HttpResponse<String> year() throws IOException, InterruptedException {
+    HttpResponse<String> run = shop.post("/api/v1/year", "{}");
+    String id = Shop.JSON.readTree(run.body()).path("id").asText();
+    while (!Shop.JSON.readTree(run.body()).path("playing").asText().isEmpty()) {
+      Thread.sleep(POLL_MS);
+      run = shop.get("/api/v1/year/" + id);
+    }
+    return run;
   }
 
   /** Another shape for one failure mode: every life that stands on it is fitted again. */
