@@ -61,6 +61,7 @@ export function LifePlot({ life, width, other }: Props) {
       {other && <Steps steps={other.steps} x={x} y={y} stroke="var(--muted)" dash="7 3 2 3" />}
       <Steps steps={life.steps} x={x} y={y} stroke="var(--ink)" />
       <Doubt life={life} x={x} y={y} />
+      <Alone life={life} x={x} y={y} />
       <Curve points={life.curve.map((p) => [x(p.age), y(p.value)])} stroke="var(--accent)" weak={unsure(life)} />
       <Ends life={life} x={x} y={y} />
       <Key life={life} right={width - RIGHT} other={other?.title ?? ""} />
@@ -188,6 +189,12 @@ function Curve({ points, stroke, weak }: { points: [number, number][]; stroke: s
   ) : null;
 }
 
+/** The likelihood of the runs alone, which knows no library and takes all pumps for one. */
+function Alone({ life, x, y }: { life: LifeView; x: Scale; y: Scale }) {
+  const points = life.curve.flatMap((p): [number, number][] => (p.alone === null ? [] : [[x(p.age), y(p.alone)]]));
+  return <path d={line().curve(curveMonotoneX)(points) ?? ""} fill="none" stroke="var(--muted)" strokeWidth={1.2} strokeDasharray="1.5 3" />;
+}
+
 /** Within these lines the curve lies nine times in ten. */
 function Doubt({ life, x, y }: { life: LifeView; x: Scale; y: Scale }) {
   const path = (of: "low" | "high") =>
@@ -221,22 +228,23 @@ function Ends({ life, x, y }: { life: LifeView; x: Scale; y: Scale }) {
 }
 
 function Key({ life, right, other }: { life: LifeView; right: number; other: string }) {
-  const all: [string, string][] = [
+  const all: [string, string, string?][] = [
     ["what happened; band: 9 times in 10", "var(--ink)"],
     [unsure(life) ? "what the library expects" : "believed; dashes: 9 times in 10", "var(--accent)"],
   ];
-  if (other) all.push([other, "var(--muted)"]);
+  if (life.curve[0]?.alone != null) all.push(["by the runs alone, all pumps as one", "var(--muted)", "1.5 3"]);
+  if (other) all.push([other, "var(--muted)", "7 3 2 3"]);
   return (
     <g>
-      {all.map(([text, color], i) => (
+      {all.map(([text, color, dash], i) => (
         <g key={text}>
           <path
-            d={`M${right - 200},${TOP + 8 + i * 18}h20`}
+            d={`M${right - 216},${TOP + 8 + i * 18}h20`}
             stroke={color}
             strokeWidth={2}
-            {...(i === 2 ? { strokeDasharray: "7 3 2 3" } : {})}
+            {...(dash ? { strokeDasharray: dash } : {})}
           />
-          <text x={right - 174} y={TOP + 12.5 + i * 18} fontSize={13} fontWeight={620} fill="var(--ink)">
+          <text x={right - 190} y={TOP + 12.5 + i * 18} fontSize={13} fontWeight={620} fill="var(--ink)">
             {text}
           </text>
         </g>

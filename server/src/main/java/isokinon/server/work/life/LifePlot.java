@@ -4,6 +4,8 @@ import isokinon.core.life.KaplanMeier;
 import isokinon.core.life.LifeEstimate;
 import isokinon.core.life.LifeGroups.WearRun;
 import isokinon.core.life.Run;
+import isokinon.core.life.Weibull;
+import isokinon.core.life.WeibullFit;
 import isokinon.core.life.frailty.FitCheck;
 import isokinon.core.life.frailty.Marginal;
 import isokinon.core.renewal.InspectRenew;
@@ -46,12 +48,20 @@ final class LifePlot {
 
   static List<CurvePoint> curve(GroupLife life, double reach) {
     List<CurvePoint> curve = new ArrayList<>();
-    curve.add(new CurvePoint(0, 1, 1, 1));
+    Optional<Weibull> alone =
+        WeibullFit.tried(life.ages().stream().filter(r -> r.age() > 0).toList())
+            .map(f -> new Weibull(f.shape(), f.scale()));
+    curve.add(new CurvePoint(0, 1, 1, 1, alone.map(a -> 1.0)));
     for (int i = 1; i <= POINTS; i++) {
       double age = reach * i / POINTS;
       Marginal band = life.estimate().life().survivalBand(age);
       curve.add(
-          new CurvePoint(life.hours(age), life.estimate().survival(age), band.low(), band.high()));
+          new CurvePoint(
+              life.hours(age),
+              life.estimate().survival(age),
+              band.low(),
+              band.high(),
+              alone.map(a -> a.survival(age))));
     }
     return curve;
   }

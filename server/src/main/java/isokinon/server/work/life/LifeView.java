@@ -134,8 +134,16 @@ public record LifeView(
   public record SurvivalStep(
       double age, double survival, Optional<Double> low, Optional<Double> high) {}
 
-  /** A point of the survival that is believed, 90 % band. */
-  public record CurvePoint(double age, double value, double low, double high) {}
+  /**
+   * A point of the survival that is believed, 90 % band.
+   *
+   * @param age h
+   * @param value share that is whole
+   * @param alone the same by the likelihood of the runs alone, all pumps as one, without the
+   *     library; absent where under two failed at different ages
+   */
+  public record CurvePoint(
+      double age, double value, double low, double high, Optional<Double> alone) {}
 
   /**
    * A pump of the group against the others.
