@@ -8,6 +8,7 @@ const curve = Array.from({ length: 41 }, (_, i) => ({
   value: Math.exp(-((i / 25) ** 2.5)),
   low: Math.exp(-((i / 20) ** 2.5)),
   high: Math.exp(-((i / 32) ** 2.5)),
+  alone: Math.exp(-((i / 24) ** 3)),
 }));
 
 const policy = (way: string, every: number | null, per1000h: number, chosen: boolean) => ({
@@ -54,6 +55,11 @@ const drawn = (of: Partial<LifeView> = {}) =>
 test("it says what it shows to those who do not see it", () => {
   expect(drawn()).toContain("6 runs, 3 failed, 1 came out sound, 2 still running; best renewed at 1\u2009600 hours");
   expect(drawn({ policies: [] })).toContain("no age stands out");
+});
+
+test("the likelihood of the runs alone is drawn beside what is believed, where it can be", () => {
+  expect(drawn()).toContain("by the runs alone, all pumps as one");
+  expect(drawn({ curve: curve.map((p) => ({ ...p, alone: null })) })).not.toContain("by the runs alone");
 });
 
 test("every run that came out has its mark, every set that runs its bar", () => {

@@ -192,7 +192,15 @@ function Curve({ points, stroke, weak }: { points: [number, number][]; stroke: s
 /** The likelihood of the runs alone, which knows no library and takes all pumps for one. */
 function Alone({ life, x, y }: { life: LifeView; x: Scale; y: Scale }) {
   const points = life.curve.flatMap((p): [number, number][] => (p.alone === null ? [] : [[x(p.age), y(p.alone)]]));
-  return <path d={line().curve(curveMonotoneX)(points) ?? ""} fill="none" stroke="var(--muted)" strokeWidth={1.2} strokeDasharray="1.5 3" />;
+  return (
+    <path
+      d={line().curve(curveMonotoneX)(points) ?? ""}
+      fill="none"
+      stroke="var(--muted)"
+      strokeWidth={1.2}
+      strokeDasharray="1.5 3"
+    />
+  );
 }
 
 /** Within these lines the curve lies nine times in ten. */

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Full, dropShot, keepShot } from "../../../away/shelf";
 import { useShots } from "../../../away/useShots";
+import { useAway } from "../../../api/away";
 import { Away, api } from "../../../api/client";
 import { newKey } from "../../../api/newKey";
 import { useStanding } from "../../../api/session";
@@ -12,6 +13,7 @@ import { shrunk } from "./shrink";
 export function usePhotographs(job: number, of: PhotographOf, subject: string) {
   const queries = useQueryClient();
   const who = useStanding().session?.initials ?? "";
+  const serverAway = useAway();
   const [full, setFull] = useState("");
   const beside = useQuery({
     queryKey: ["photographs", job, of, subject],
@@ -28,7 +30,8 @@ export function usePhotographs(job: number, of: PhotographOf, subject: string) {
       setFull("This device has no room left: the photograph was not kept. Make room on it, then take it again.");
     }
   };
-  const away = beside.error instanceof Away;
+  // While it is asked again nothing is known of the last answer: what is kept here must not go away meanwhile.
+  const away = serverAway || beside.error instanceof Away;
   return {
     beside: beside.data ?? (away ? { last: [], lastDay: "", now: [] } : undefined),
     again: () => queries.invalidateQueries({ queryKey: ["photographs", job] }),
