@@ -17,7 +17,7 @@ public final class WeibullMixture implements Survival {
 
   private static final int HALVINGS = 60;
   private static final double HARDLY = 20;
-  private static final double HARDLY_BELIEVED = 1e-5;
+  private static final double HARDLY_BELIEVED = 2e-3;
 
   /** One Weibull life of the mixture. */
   record Atom(double shape, double logScale, double weight) {}
@@ -325,8 +325,8 @@ public final class WeibullMixture implements Survival {
   public record Standing(double shape, double scale, double weight) {}
 
   /**
-   * Few lives that stand for the mixture: of each shape that is believed at all, its scales in so
-   * many parts of the same weight, each by its mean of ln scale.
+   * Few lives that stand for the mixture, their weights as they are: of each shape that is
+   * believed, its scales in so many parts of the same weight, each by its mean of ln scale.
    */
   public List<Standing> few(int parts) {
     List<Standing> few = new ArrayList<>();

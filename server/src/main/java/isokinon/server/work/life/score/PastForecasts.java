@@ -29,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
@@ -39,7 +40,10 @@ import org.springframework.stereotype.Component;
 class PastForecasts {
 
   /** So many sets are looked at, the latest first: each asks for a fit of its own. */
-  private static final int MOST = 400;
+  private static final int MOST = 200;
+
+  /** Beside the runs of its own pump, so many of the others: the latest that were known then. */
+  private static final int MOST_OTHERS = 40;
 
   private final LifeService lives;
   private final Renewals renewals;
@@ -157,8 +161,12 @@ class PastForecasts {
         new Group(
             now.level(),
             now.of(),
-            now.runs().stream()
-                .filter(r -> r.fitted().isBefore(run.fittedOn()))
+            Stream.concat(
+                    before(run, now).filter(r -> r.pump().equals(run.pump())),
+                    before(run, now)
+                        .filter(r -> !r.pump().equals(run.pump()))
+                        .sorted(Comparator.comparing(WearRun::fitted).reversed())
+                        .limit(MOST_OTHERS))
                 .map(r -> on(run.fittedOn(), r))
                 .toList());
     double shape = s.prior().shape();
@@ -179,6 +187,10 @@ class PastForecasts {
             .map(Kept::every),
         costs,
         false);
+  }
+
+  private static Stream<WearRun> before(RunRow run, Group group) {
+    return group.runs().stream().filter(r -> r.fitted().isBefore(run.fittedOn()));
   }
 
   /** A run as it stood on a day: what ended later still ran. */
